@@ -1,0 +1,115 @@
+package org.grenu.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.ShotReader;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Reads shot files and prints what is measured from each; see docs/cli.md. */
+@Command(name = "analyse", mixinStandardHelpOptions = true,
+        description = "Print extraction yield, times and findings of shot files, without opening a window.",
+        footer = {"", "Exit code 0, or 2 when an option or a file could not be read; the reason is on standard error."})
+public final class AnalyseCommand implements Callable<Integer> {
+
+    /** Exit code when something could not be read. */
+    public static final int FAILED = 2;
+
+    /** How the results are printed. */
+    enum Format { json, table }
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FILE", arity = "1..*", description = "Shot CSV, shot JSON, or any CSV or TSV log.")
+    private List<Path> files;
+
+    @Option(names = "--dose", paramLabel = "G", description = "Dose in g, instead of the file's.")
+    private String dose;
+
+    @Option(names = "--beverage", paramLabel = "G",
+            description = "Beverage mass in g, instead of the file's; without either it is taken from the cup-mass curve.")
+    private String beverage;
+
+    @Option(names = "--strength", paramLabel = "PCT",
+            description = "Strength in %% m/m, instead of the file's readings; several as \"9.40; 9.42\".")
+    private String strength;
+
+    @Option(names = "--moisture", paramLabel = "PCT", description = "Moisture of the coffee in %%, for the dry basis.")
+    private String moisture;
+
+    @Option(names = "--format", paramLabel = "json|table", defaultValue = "table",
+            description = "How to print, ${DEFAULT-VALUE} by default.")
+    private Format format;
+
+    @Override
+    public Integer call() {
+        overridden(ShotSheet.EMPTY);
+        PrintWriter errors = spec.commandLine().getErr();
+        List<AnalysedShot> shots = new ArrayList<>();
+        boolean failed = false;
+        for (Path file : files) {
+            try {
+                ParsedShot parsed = ShotReader.read(file.toString(), Files.readAllBytes(file));
+                Shot shot = parsed.shot().with(overridden(parsed.shot().sheet()));
+                shots.add(new AnalysedShot(file.toString(), shot, ShotMeasures.of(shot), parsed.assumptions()));
+            } catch (ImportFailure failure) {
+                failed = true;
+                errors.println("grenu: " + failure.getMessage());
+            } catch (IOException unreadable) {
+                failed = true;
+                errors.println("grenu: " + file + ": " + reason(unreadable));
+            }
+        }
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(format == Format.json ? AnalysisJson.write(shots) : AnalysisTable.write(shots));
+        out.flush();
+        errors.flush();
+        return failed ? FAILED : 0;
+    }
+
+    private static String reason(IOException unreadable) {
+        return unreadable instanceof NoSuchFileException
+                ? "There is no such file. Check the path."
+                : "The file cannot be read (" + unreadable.getMessage() + "). Check its permissions.";
+    }
+
+    private ShotSheet overridden(ShotSheet sheet) {
+        ShotSheet result = sheet;
+        result = enter(result, SheetField.DOSE, dose, "--dose");
+        result = enter(result, SheetField.BEVERAGE, beverage, "--beverage");
+        if (strength != null) {
+            // The file's zero check belongs to its own readings.
+            result = enter(result, SheetField.READINGS, strength, "--strength").with(SheetField.ZERO, "");
+        }
+        return enter(result, SheetField.MOISTURE, moisture, "--moisture");
+    }
+
+    private ShotSheet enter(ShotSheet sheet, SheetField field, String typed, String option) {
+        if (typed == null) {
+            return sheet;
+        }
+        try {
+            return sheet.with(field, typed);
+        } catch (RefusedEntry refused) {
+            throw new ParameterException(spec.commandLine(), option + ": " + refused.getMessage());
+        }
+    }
+}

@@ -1,0 +1,9 @@
+package org.grenu.cli;
+
+import java.util.List;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+
+/** One file's shot with its measures and what was assumed in reading it. */
+record AnalysedShot(String file, Shot shot, ShotMeasures measures, List<String> assumptions) {
+}

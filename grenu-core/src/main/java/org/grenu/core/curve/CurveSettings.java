@@ -1,0 +1,24 @@
+package org.grenu.core.curve;
+
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * What the record says about the log.
+ *
+ * @param repairsOff       kinds of repair that are switched off
+ * @param pumpOn           stated start of the pump, s on the log's axis
+ * @param pumpOff          stated end of the pump, s on the log's axis
+ * @param massResolution   display step of the scale under the cup, g
+ */
+public record CurveSettings(Set<RepairKind> repairsOff, OptionalDouble pumpOn, OptionalDouble pumpOff,
+                            double massResolution) {
+
+    /** Nothing stated, all repairs on, a 0.1 g scale. */
+    public static final CurveSettings STANDARD =
+            new CurveSettings(Set.of(), OptionalDouble.empty(), OptionalDouble.empty(), 0.1);
+
+    public CurveSettings {
+        repairsOff = Set.copyOf(repairsOff);
+    }
+}

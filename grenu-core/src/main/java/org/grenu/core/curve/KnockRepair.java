@@ -1,0 +1,139 @@
+package org.grenu.core.curve;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Finds short excursions of the cup mass and bridges them.
+ *
+ * <p>A cup that fills only rises, and the running median of a rising curve is the curve itself, however bent. What
+ * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock or
+ * a spike, never the shot. The limit is the larger of {@value #SMALLEST_GRAMS} g and six robust standard deviations of
+ * the residuals (1.4826 · MAD).
+ */
+final class KnockRepair implements CurveRepair {
+
+    private static final double WINDOW_SECONDS = 3.0;
+    private static final double SMALLEST_GRAMS = 0.8;
+    /** A knock rings on either side of its peak; this much beside it is bridged with it. */
+    private static final double SHOULDER_SECONDS = 0.15;
+    /** Excursions closer than this are one knock, still ringing. */
+    private static final double RINGING_SECONDS = 0.5;
+    /** A window of more samples is thinned: the median needs no more, and a log of 10 kHz stays fast. */
+    private static final int LARGEST_WINDOW = 300;
+
+    @Override
+    public RepairKind kind() {
+        return RepairKind.SCALE_KNOCK;
+    }
+
+    @Override
+    public RepairedLog repair(ShotLog log, boolean apply) {
+        Samples mass = log.find(Channel.CUP_MASS).orElse(null);
+        if (mass == null || mass.size() < 7) {
+            return new RepairedLog(log, List.of());
+        }
+        double[] time = log.time().toArray();
+        double[] values = mass.toArray();
+        double[] residual = residualsFromRunningMedian(time, values);
+        boolean[] off = offCurve(time, residual);
+        double[] bridged = values.clone();
+        List<Repair> repairs = new ArrayList<>();
+        for (int i = 0; i < off.length; i++) {
+            if (off[i]) {
+                int end = i;
+                for (int j = i; j < off.length && time[j] - time[end] <= RINGING_SECONDS; j++) {
+                    end = off[j] ? j : end;
+                }
+                if (i > 0 && end + 1 < off.length) {
+                    repairs.add(describe(time, residual, i, end, apply));
+                    bridge(time, bridged, i, end);
+                }
+                i = end;
+            }
+        }
+        boolean changed = apply && !repairs.isEmpty();
+        return new RepairedLog(changed ? log.with(Channel.CUP_MASS, Samples.of(bridged)) : log, repairs);
+    }
+
+    private Repair describe(double[] time, double[] residual, int from, int to, boolean apply) {
+        double largest = 0;
+        for (int i = from; i <= to; i++) {
+            if (Math.abs(residual[i]) > Math.abs(largest)) {
+                largest = residual[i];
+            }
+        }
+        String evidence = String.format(Locale.ROOT, "%+.1f g for %.1f s, then back on course",
+                largest, time[to] - time[from]).replace('-', '\u2212');
+        return new Repair(kind(), time[from], time[to], evidence, apply);
+    }
+
+    private static void bridge(double[] time, double[] values, int from, int to) {
+        double left = values[from - 1];
+        double right = values[to + 1];
+        double span = time[to + 1] - time[from - 1];
+        for (int i = from; i <= to; i++) {
+            values[i] = left + (right - left) * (time[i] - time[from - 1]) / span;
+        }
+    }
+
+    private static boolean[] offCurve(double[] time, double[] residual) {
+        double[] sizes = Arrays.stream(residual).filter(Double::isFinite).map(Math::abs).sorted().toArray();
+        double noise = sizes.length == 0 ? 0 : 1.4826 * sizes[sizes.length / 2];
+        double limit = Math.max(SMALLEST_GRAMS, 6 * noise);
+        boolean[] off = new boolean[residual.length];
+        for (int i = 0; i < residual.length; i++) {
+            if (Math.abs(residual[i]) > limit) {
+                for (int j = i; j >= 0 && time[i] - time[j] <= SHOULDER_SECONDS; j--) {
+                    off[j] = true;
+                }
+                for (int j = i; j < residual.length && time[j] - time[i] <= SHOULDER_SECONDS; j++) {
+                    off[j] = true;
+                }
+            }
+        }
+        return off;
+    }
+
+    /** The window shrinks evenly towards both ends, so that it stays centred on its sample. */
+    private static double[] residualsFromRunningMedian(double[] time, double[] values) {
+        int n = values.length;
+        double[] residual = new double[n];
+        double[] window = new double[n];
+        int low = 0;
+        int high = 0;
+        for (int i = 0; i < n; i++) {
+            double half = Math.min(WINDOW_SECONDS / 2, Math.min(time[i] - time[0], time[n - 1] - time[i])) + 1e-9;
+            while (time[low] < time[i] - half) {
+                low++;
+            }
+            while (low > 0 && time[low - 1] >= time[i] - half) {
+                low--;
+            }
+            high = Math.max(high, i);
+            while (high + 1 < n && time[high + 1] <= time[i] + half) {
+                high++;
+            }
+            while (high > i && time[high] > time[i] + half) {
+                high--;
+            }
+            int stride = 1 + (high - low) / LARGEST_WINDOW;
+            int count = 0;
+            for (int j = low; j <= high; j += stride) {
+                if (Double.isFinite(values[j])) {
+                    window[count++] = values[j];
+                }
+            }
+            residual[i] = count == 0 ? Double.NaN : values[i] - median(window, count);
+        }
+        return residual;
+    }
+
+    private static double median(double[] window, int count) {
+        double[] sorted = Arrays.copyOf(window, count);
+        Arrays.sort(sorted);
+        return (sorted[(count - 1) / 2] + sorted[count / 2]) / 2;
+    }
+}

@@ -1,0 +1,86 @@
+package org.grenu.core.curve;
+
+import java.util.Optional;
+
+/**
+ * Finds when the pump ran, from pump-side flow and from pressure; where both are logged, the earlier start and the later
+ * end count, since a choked shot has pressure without flow and a wetting phase flow without pressure.
+ */
+final class PumpTimes {
+
+    private static final double FLOWING = 0.3;
+    private static final double PRESSED = 0.3;
+    /** Pressure falls faster than this once the pump has stopped (common practice, no source). */
+    private static final double RELEASE_BAR_PER_SECOND = 0.8;
+
+    private PumpTimes() {
+    }
+
+    static Optional<TimedEvent> on(Optional<UniformCurve> pressure, Optional<UniformCurve> flow) {
+        Optional<TimedEvent> byFlow = flow.flatMap(f -> firstAbove(f, FLOWING, "pump flow"));
+        Optional<TimedEvent> byPressure = pressure.flatMap(p -> firstAbove(p, PRESSED, "pressure"));
+        if (byFlow.isPresent() && byPressure.isPresent()) {
+            return byFlow.get().seconds() <= byPressure.get().seconds() ? byFlow : byPressure;
+        }
+        return byFlow.or(() -> byPressure);
+    }
+
+    static Optional<TimedEvent> off(Optional<UniformCurve> pressure, Optional<UniformCurve> flow) {
+        Optional<TimedEvent> byFlow = flow.flatMap(f -> lastAbove(f, FLOWING, "pump flow"));
+        Optional<TimedEvent> byPressure = pressure.flatMap(PumpTimes::release);
+        if (byFlow.isPresent() && byPressure.isPresent()) {
+            return byFlow.get().seconds() >= byPressure.get().seconds() ? byFlow : byPressure;
+        }
+        return byFlow.or(() -> byPressure);
+    }
+
+    private static Optional<TimedEvent> firstAbove(UniformCurve curve, double level, String how) {
+        int hold = Math.max(1, (int) Math.round(0.3 / curve.step()));
+        int run = 0;
+        for (int i = 0; i < curve.size(); i++) {
+            run = curve.value(i) > level ? run + 1 : 0;
+            if (run >= hold) {
+                int first = i - run + 1;
+                double time = first == 0 ? curve.start() : curve.time(first) - curve.step() * fractionAbove(curve, first, level);
+                return Optional.of(new TimedEvent(time, curve.step(), how));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static double fractionAbove(UniformCurve curve, int first, double level) {
+        double before = curve.value(first - 1);
+        double after = curve.value(first);
+        return Double.isFinite(before) && after > before ? (after - level) / (after - before) : 0;
+    }
+
+    private static Optional<TimedEvent> lastAbove(UniformCurve curve, double level, String how) {
+        for (int i = curve.size() - 1; i >= 0; i--) {
+            if (curve.value(i) > level) {
+                return Optional.of(new TimedEvent(curve.time(i), curve.step(), how));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Walks back from where the pressure has all but gone, up the steep fall, to where it began. */
+    private static Optional<TimedEvent> release(UniformCurve pressure) {
+        double peak = pressure.values().max();
+        if (!(peak > 1)) {
+            return Optional.empty();
+        }
+        int last = pressure.size() - 1;
+        while (last > 0 && !(pressure.value(last) > 0.25 * peak)) {
+            last--;
+        }
+        if (pressure.end() - pressure.time(last) < 0.25) {
+            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), "end of log"));
+        }
+        int i = Math.min(last + 1, pressure.size() - 1);
+        double steep = RELEASE_BAR_PER_SECOND * pressure.step();
+        while (i > 0 && pressure.value(i - 1) - pressure.value(i) > steep) {
+            i--;
+        }
+        return Optional.of(new TimedEvent(pressure.time(i), 2 * pressure.step(), "pressure"));
+    }
+}

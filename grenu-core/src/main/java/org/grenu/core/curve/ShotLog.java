@@ -1,0 +1,60 @@
+package org.grenu.core.curve;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A shot as it was logged, untouched: times in seconds, possibly irregular, repeated or running backward, and one
+ * column of equal length per channel in its canonical unit.
+ */
+public record ShotLog(Samples time, Map<Channel, Samples> channels) {
+
+    /**
+     * @throws IllegalArgumentException if there is no channel, a time is not finite, a channel's length differs or a
+     *                                  sample is infinite
+     */
+    public ShotLog {
+        for (int i = 0; i < time.size(); i++) {
+            if (!Double.isFinite(time.get(i))) {
+                throw new IllegalArgumentException("time must be finite, sample " + i + " is " + time.get(i));
+            }
+        }
+        EnumMap<Channel, Samples> copy = new EnumMap<>(Channel.class);
+        copy.putAll(channels);
+        copy.forEach((channel, samples) -> {
+            if (samples.size() != time.size()) {
+                throw new IllegalArgumentException(channel.key() + " must have " + time.size() + " samples, has "
+                        + samples.size());
+            }
+            for (int i = 0; i < samples.size(); i++) {
+                if (Double.isInfinite(samples.get(i))) {
+                    throw new IllegalArgumentException(channel.key() + " must not be infinite, sample " + i + " is");
+                }
+            }
+        });
+        if (copy.isEmpty()) {
+            throw new IllegalArgumentException("a log must have at least one channel beside time");
+        }
+        channels = Collections.unmodifiableMap(copy);
+    }
+
+    /** {@return the channel's samples, if it was logged} */
+    public Optional<Samples> find(Channel channel) {
+        return Optional.ofNullable(channels.get(channel));
+    }
+
+    /** {@return the number of samples} */
+    public int size() {
+        return time.size();
+    }
+
+    /** {@return this log with one channel replaced or added} */
+    public ShotLog with(Channel channel, Samples samples) {
+        EnumMap<Channel, Samples> copy = new EnumMap<>(Channel.class);
+        copy.putAll(channels);
+        copy.put(channel, samples);
+        return new ShotLog(time, copy);
+    }
+}

@@ -1,0 +1,44 @@
+package org.grenu.core.curve;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+
+/** The ways in which a shot's time is counted; every time that is shown names its own. */
+public enum TimeConvention {
+    PUMP_ON_TO_PUMP_OFF("pump_on_to_pump_off", "pump on to pump off", ShotTimes::pumpOn, ShotTimes::pumpOff),
+    PUMP_ON_TO_LAST_DRIP("pump_on_to_last_drip", "pump on to last drip", ShotTimes::pumpOn, ShotTimes::lastDrip),
+    FIRST_DRIP_TO_PUMP_OFF("first_drip_to_pump_off", "first drip to pump off", ShotTimes::firstDrip, ShotTimes::pumpOff);
+
+    private final String key;
+    private final String title;
+    private final Function<ShotTimes, Optional<TimedEvent>> from;
+    private final Function<ShotTimes, Optional<TimedEvent>> to;
+
+    TimeConvention(String key, String title, Function<ShotTimes, Optional<TimedEvent>> from,
+            Function<ShotTimes, Optional<TimedEvent>> to) {
+        this.key = key;
+        this.title = title;
+        this.from = from;
+        this.to = to;
+    }
+
+    /** {@return the name in files} */
+    public String key() {
+        return key;
+    }
+
+    /** {@return the name on screen} */
+    public String title() {
+        return title;
+    }
+
+    /** {@return the shot's time by this convention, s; empty when one of its moments is unknown} */
+    public OptionalDouble of(ShotTimes times) {
+        Optional<TimedEvent> start = from.apply(times);
+        Optional<TimedEvent> end = to.apply(times);
+        return start.isPresent() && end.isPresent()
+                ? OptionalDouble.of(end.get().seconds() - start.get().seconds())
+                : OptionalDouble.empty();
+    }
+}

@@ -1,0 +1,34 @@
+package org.grenu.core.quantity;
+
+import java.util.OptionalDouble;
+import java.util.regex.Pattern;
+
+/**
+ * Reads a number as people type and log it: point or comma as decimal mark whatever the locale, a true minus sign
+ * (U+2212) as well as a hyphen. A thousands mark is refused, since {@code 1,234.5} cannot be told from a slip.
+ */
+public final class DecimalText {
+
+    private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d{1,18}([.,]\\d{0,18})?|[.,]\\d{1,18})([eE][+-]?\\d{1,3})?");
+
+    private DecimalText() {
+    }
+
+    /** {@return the number, or nothing when the text is not one plain finite decimal number} */
+    public static OptionalDouble parse(String text) {
+        String plain = text.strip().replace('\u2212', '-');
+        if (plain.length() > 48 || !DECIMAL.matcher(plain).matches()) {
+            return OptionalDouble.empty();
+        }
+        double value = Double.parseDouble(plain.replace(',', '.'));
+        return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    }
+
+    /** {@return the shortest text that reads back as the same number, without a needless {@code .0}} */
+    public static String exact(double value) {
+        if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+            return Long.toString((long) value);
+        }
+        return Double.toString(value);
+    }
+}

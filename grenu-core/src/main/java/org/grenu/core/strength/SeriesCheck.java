@@ -1,0 +1,76 @@
+package org.grenu.core.strength;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.stat.regression.SimpleRegression;
+
+/**
+ * Tests of a series of readings at a false-alarm rate of at most {@value #ALPHA}. They flag; they never drop a reading.
+ * Neither takes the readings for closer together than the instrument's repeatability: readings rounded to the display
+ * step often tie, and three of which two tie would otherwise always look like an outlier.
+ */
+public final class SeriesCheck {
+
+    /** Two-sided false-alarm rate of each test. */
+    public static final double ALPHA = 0.05;
+
+    private SeriesCheck() {
+    }
+
+    /**
+     * {@return the index of the reading that Grubbs' two-sided test calls an outlier} Needs three readings or more, not
+     * all equal. With t the upper α/(2n) point of Student's t on n − 2 degrees of freedom, the critical value is
+     * (n − 1)/√n · √(t²/(n − 2 + t²)). Reference: F. E. Grubbs, Technometrics 11 (1969) 1–21.
+     */
+    public static OptionalInt outlier(StrengthSeries series) {
+        List<Double> readings = series.readings();
+        int n = readings.size();
+        double s = Math.max(series.deviation(), series.refractometer().repeatability());
+        if (n < 3 || !(series.deviation() > 1e-12)) {
+            return OptionalInt.empty();
+        }
+        int furthest = 0;
+        for (int i = 1; i < n; i++) {
+            if (Math.abs(readings.get(i) - series.mean()) > Math.abs(readings.get(furthest) - series.mean())) {
+                furthest = i;
+            }
+        }
+        double g = Math.abs(readings.get(furthest) - series.mean()) / s;
+        return g > grubbsCritical(n) ? OptionalInt.of(furthest) : OptionalInt.empty();
+    }
+
+    /** {@return the two-sided critical value of Grubbs' test for n readings, n at least 3} */
+    public static double grubbsCritical(int n) {
+        double t = new TDistribution(n - 2.0).inverseCumulativeProbability(1 - ALPHA / (2.0 * n));
+        return (n - 1) / Math.sqrt(n) * Math.sqrt(t * t / (n - 2 + t * t));
+    }
+
+    /**
+     * {@return the slope in points per reading when the series drifts} A straight line is fitted to reading against
+     * order; its slope is tested against zero with Student's t on n − 2 degrees of freedom. Needs three readings or more, not all equal.
+     */
+    public static Optional<Drift> drift(StrengthSeries series) {
+        int n = series.readings().size();
+        if (n < 3 || !(series.deviation() > 1e-12)) {
+            return Optional.empty();
+        }
+        SimpleRegression line = new SimpleRegression();
+        for (int i = 0; i < n; i++) {
+            line.addData(i, series.readings().get(i));
+        }
+        double error = Math.max(line.getSlopeStdErr(), series.refractometer().repeatability() / Math.sqrt(line.getXSumSquares()));
+        double p = 2 * new TDistribution(n - 2.0).cumulativeProbability(-Math.abs(line.getSlope() / error));
+        return p < ALPHA ? Optional.of(new Drift(line.getSlope(), p)) : Optional.empty();
+    }
+
+    /**
+     * A series that climbs or falls.
+     *
+     * @param perReading slope, strength points per reading
+     * @param p          two-sided p-value
+     */
+    public record Drift(double perReading, double p) {
+    }
+}

@@ -1,0 +1,6 @@
+package org.grenu.core.study;
+
+/** How an entry of the record is typed and written. */
+public enum FieldKind {
+    TEXT, NUMBER, NUMBER_LIST, FLAG, MOMENT, REPAIR_LIST
+}

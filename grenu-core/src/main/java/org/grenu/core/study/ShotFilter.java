@@ -1,0 +1,112 @@
+package org.grenu.core.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.grenu.core.quantity.DecimalText;
+
+/**
+ * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code grind:2.2-2.6}, {@code ey>20},
+ * {@code time<30}. What it does not understand it takes as a word, so that typing never fails.
+ */
+public final class ShotFilter {
+
+    private static final Pattern COMPARISON = Pattern.compile("([a-z_]+)(<=|>=|<|>|=)(.+)");
+    private static final Pattern FIELD = Pattern.compile("([a-z_]+):(.+)");
+    private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)");
+
+    private final List<Condition> conditions;
+
+    private ShotFilter(List<Condition> conditions) {
+        this.conditions = List.copyOf(conditions);
+    }
+
+    /** {@return the filter for what was typed; a blank text lets everything through} */
+    public static ShotFilter parse(String typed) {
+        List<Condition> conditions = new ArrayList<>();
+        for (String token : typed.strip().toLowerCase(Locale.ROOT).split("\\s+")) {
+            if (!token.isEmpty()) {
+                conditions.add(condition(token));
+            }
+        }
+        return new ShotFilter(conditions);
+    }
+
+    /** {@return whether the shot meets every condition} */
+    public boolean matches(Subject subject) {
+        return conditions.stream().allMatch(condition -> condition.meets(subject));
+    }
+
+    private static Condition condition(String token) {
+        Matcher comparison = COMPARISON.matcher(token);
+        if (comparison.matches()) {
+            OptionalDouble limit = DecimalText.parse(comparison.group(3));
+            if (limit.isPresent()) {
+                return compare(comparison.group(1), comparison.group(2), limit.getAsDouble());
+            }
+        }
+        Matcher field = FIELD.matcher(token);
+        if (field.matches()) {
+            return inField(field.group(1), field.group(2));
+        }
+        return subject -> subject.words().contains(token);
+    }
+
+    private static Condition compare(String name, String sign, double limit) {
+        return subject -> {
+            OptionalDouble number = subject.number(name);
+            if (number.isEmpty()) {
+                return false;
+            }
+            double value = number.getAsDouble();
+            return switch (sign) {
+                case "<" -> value < limit;
+                case "<=" -> value <= limit;
+                case ">" -> value > limit;
+                case ">=" -> value >= limit;
+                default -> Math.abs(value - limit) < 1e-9;
+            };
+        };
+    }
+
+    private static Condition inField(String name, String wanted) {
+        Matcher range = RANGE.matcher(wanted);
+        if (range.matches()) {
+            OptionalDouble low = DecimalText.parse(range.group(1));
+            OptionalDouble high = DecimalText.parse(range.group(2));
+            if (low.isPresent() && high.isPresent()) {
+                return subject -> subject.number(name).isPresent()
+                        && subject.number(name).getAsDouble() >= low.getAsDouble() - 1e-9
+                        && subject.number(name).getAsDouble() <= high.getAsDouble() + 1e-9;
+            }
+        }
+        OptionalDouble exact = DecimalText.parse(wanted);
+        return subject -> {
+            if (exact.isPresent() && subject.number(name).isPresent()) {
+                return Math.abs(subject.number(name).getAsDouble() - exact.getAsDouble()) < 1e-9;
+            }
+            return subject.text(name).map(t -> t.toLowerCase(Locale.ROOT).contains(wanted)).orElse(false);
+        };
+    }
+
+    private interface Condition {
+        boolean meets(Subject subject);
+    }
+
+    /** What a filter looks at in a shot. */
+    public interface Subject {
+
+        /** {@return everything that plain words are looked for in, in lower case} */
+        String words();
+
+        /** {@return the number called so, such as {@code grind}, {@code ey} or {@code time}} */
+        OptionalDouble number(String name);
+
+        /** {@return the text called so, such as {@code profile}} */
+        Optional<String> text(String name);
+    }
+}

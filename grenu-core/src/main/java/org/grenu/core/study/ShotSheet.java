@@ -1,0 +1,186 @@
+package org.grenu.core.study;
+
+import java.time.LocalDateTime;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import org.grenu.core.curve.CurveSettings;
+import org.grenu.core.curve.RepairKind;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.strength.Refractometer;
+import org.grenu.core.strength.StrengthSeries;
+
+/**
+ * What is written down about a shot, apart from its log. What is not entered is unknown: there are no defaults among
+ * the entries. Immutable; {@link #with} gives a changed copy.
+ */
+public final class ShotSheet {
+
+    /** Display step of a scale of which nothing is said, g (common practice, no source). */
+    public static final double USUAL_SCALE_RESOLUTION = 0.1;
+    /** Standard uncertainty of a bench moisture reading of which nothing is said, points (common practice, no source). */
+    public static final double USUAL_MOISTURE_U = 0.2;
+    /** A record with nothing in it. */
+    public static final ShotSheet EMPTY = new ShotSheet(new EnumMap<>(SheetField.class), new TreeMap<>());
+
+    private static final Pattern EXTRA_KEY = Pattern.compile("[\\p{L}\\p{N}_.][\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.]?");
+
+    private final Map<SheetField, Object> entries;
+    private final SortedMap<String, String> extras;
+
+    private ShotSheet(Map<SheetField, Object> entries, SortedMap<String, String> extras) {
+        this.entries = entries;
+        this.extras = Collections.unmodifiableSortedMap(extras);
+    }
+
+    /**
+     * {@return this record with that entry as typed; a blank text makes it unknown}
+     *
+     * @throws RefusedEntry if the text is not a possible entry; the message says why
+     */
+    public ShotSheet with(SheetField field, String text) {
+        EnumMap<SheetField, Object> copy = new EnumMap<>(SheetField.class);
+        copy.putAll(entries);
+        if (text == null || text.isBlank()) {
+            copy.remove(field);
+        } else {
+            Object value = FieldText.parse(field, text);
+            if (value instanceof List<?> list && list.isEmpty()) {
+                copy.remove(field);
+            } else {
+                copy.put(field, value);
+            }
+        }
+        return new ShotSheet(copy, extras);
+    }
+
+    /** {@return this record with that number} */
+    public ShotSheet with(SheetField field, double number) {
+        return with(field, FieldText.format(number));
+    }
+
+    /**
+     * {@return this record with an entry that Grenu has no field for; a blank text removes it}
+     *
+     * @param key letters, digits, space and {@code _ . -}, up to 80, not the key of a field
+     * @throws RefusedEntry if the key or the text is not possible
+     */
+    public ShotSheet withExtra(String key, String text) {
+        if (!EXTRA_KEY.matcher(key).matches() || SheetField.find(key).isPresent()) {
+            throw new RefusedEntry("“" + key + "” cannot name an entry: letters, digits, space, _ . and - can.");
+        }
+        if (text != null && text.length() > FieldText.LONGEST_TEXT) {
+            throw new RefusedEntry(key + " is longer than " + FieldText.LONGEST_TEXT + " characters.");
+        }
+        TreeMap<String, String> copy = new TreeMap<>(extras);
+        if (text == null || text.isBlank()) {
+            copy.remove(key);
+        } else {
+            copy.put(key, text.strip());
+        }
+        return new ShotSheet(entries, copy);
+    }
+
+    /** {@return the entry as text that reads back the same; empty when unknown} */
+    public Optional<String> entry(SheetField field) {
+        return Optional.ofNullable(entries.get(field)).map(FieldText::format);
+    }
+
+    /** {@return whether the entry is known} */
+    public boolean has(SheetField field) {
+        return entries.containsKey(field);
+    }
+
+    /** {@return the number entered, if any} */
+    public OptionalDouble number(SheetField field) {
+        return entries.get(field) instanceof Double number ? OptionalDouble.of(number) : OptionalDouble.empty();
+    }
+
+    /** {@return the words entered, if any} */
+    public Optional<String> text(SheetField field) {
+        return entries.get(field) instanceof String text ? Optional.of(text) : Optional.empty();
+    }
+
+    /** {@return the numbers entered, empty if none} */
+    @SuppressWarnings("unchecked")
+    public List<Double> numbers(SheetField field) {
+        return field.kind() == FieldKind.NUMBER_LIST ? (List<Double>) entries.getOrDefault(field, List.of()) : List.of();
+    }
+
+    /** {@return whether the flag is entered as yes} */
+    public boolean flag(SheetField field) {
+        return Boolean.TRUE.equals(entries.get(field));
+    }
+
+    /** {@return when the shot was pulled, if known} */
+    public Optional<LocalDateTime> pulledAt() {
+        return Optional.ofNullable((LocalDateTime) entries.get(SheetField.PULLED_AT));
+    }
+
+    /** {@return entries that Grenu has no field for, by key} */
+    public SortedMap<String, String> extras() {
+        return extras;
+    }
+
+    /** {@return the kinds of repair that are switched off} */
+    @SuppressWarnings("unchecked")
+    public Set<RepairKind> repairsOff() {
+        Set<RepairKind> off = EnumSet.noneOf(RepairKind.class);
+        off.addAll((List<RepairKind>) entries.getOrDefault(SheetField.REPAIRS_OFF, List.of()));
+        return off;
+    }
+
+    /** {@return the strength readings with their instrument; what is not said of it is taken as usual} */
+    public StrengthSeries strengthSeries() {
+        Refractometer usual = Refractometer.USUAL;
+        Refractometer instrument = new Refractometer(text(SheetField.REFRACTOMETER).orElse(usual.name()),
+                number(SheetField.REFRACTOMETER_RESOLUTION).orElse(usual.resolution()),
+                number(SheetField.REFRACTOMETER_REPEATABILITY).orElse(usual.repeatability()),
+                number(SheetField.REFRACTOMETER_BIAS).orElse(usual.bias()));
+        return new StrengthSeries(numbers(SheetField.READINGS), number(SheetField.ZERO), instrument);
+    }
+
+    /** {@return a mass read on the scale: display step/√12 independent, bias limit/√3 shared; g} */
+    public Measured weighed(double grams) {
+        return new Measured(grams, scaleResolution() / Math.sqrt(12), number(SheetField.SCALE_BIAS).orElse(0) / Math.sqrt(3));
+    }
+
+    /** {@return the coffee's moisture, %; shared, since it belongs to the coffee and not to the shot} */
+    public Optional<Measured> moisture() {
+        OptionalDouble value = number(SheetField.MOISTURE);
+        return value.isEmpty() ? Optional.empty() : Optional.of(
+                new Measured(value.getAsDouble(), 0, number(SheetField.MOISTURE_U).orElse(USUAL_MOISTURE_U)));
+    }
+
+    /** {@return what the record says about the log} */
+    public CurveSettings curveSettings() {
+        return new CurveSettings(repairsOff(), number(SheetField.PUMP_ON), number(SheetField.PUMP_OFF), scaleResolution());
+    }
+
+    private double scaleResolution() {
+        return number(SheetField.SCALE_RESOLUTION).orElse(USUAL_SCALE_RESOLUTION);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof ShotSheet sheet && entries.equals(sheet.entries) && extras.equals(sheet.extras);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * entries.hashCode() + extras.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return entries + " " + extras;
+    }
+}
