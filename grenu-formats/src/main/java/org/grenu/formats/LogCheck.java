@@ -1,11 +1,14 @@
 package org.grenu.formats;
 
 import java.util.Locale;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 
 /** Refuses logs that no shot can have made, whatever file they come from. */
 final class LogCheck {
+
+    private static final double LARGEST_VALUE = 1e9;
 
     private LogCheck() {
     }
@@ -16,6 +19,13 @@ final class LogCheck {
         }
         if (log.channels().values().stream().noneMatch(Samples::hasAny)) {
             throw new ImportFailure(name, 0, "Every channel is empty.", "Check that the logger recorded the shot.");
+        }
+        for (Channel channel : log.channels().keySet()) {
+            Samples samples = log.channels().get(channel);
+            if (Math.max(samples.max(), -samples.min()) > LARGEST_VALUE) {
+                throw new ImportFailure(name, 0, channel.title() + " holds a value beyond " + (long) LARGEST_VALUE + ".",
+                        "Check the column and its unit.");
+            }
         }
         double span = log.time().max() - log.time().min();
         if (span > Limits.LONGEST_SHOT_SECONDS) {

@@ -42,7 +42,7 @@ final class ShotTableReader {
         }
         char separator = separator(text);
         try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(separator).skipEmptyLines(true)
-                .maxBufferSize(1 << 20).ofCsvRecord(text);
+                .allowExtraFields(true).allowMissingFields(true).maxBufferSize(1 << 20).ofCsvRecord(text);
                 CloseableIterator<CsvRecord> rows = reader.iterator()) {
             List<TableColumn> columns = columns(rows.next());
             while (rows.hasNext()) {
@@ -155,11 +155,11 @@ final class ShotTableReader {
         if (time == null || time.size() == 0) {
             throw new ImportFailure(file, preamble.tableLine(), "The table has a heading but no rows.", "Log the shot again.");
         }
+        if (!(time.max() - time.min() < 1e12)) {
+            throw new ImportFailure(file, 0, "The times are not those of a shot.", "Check the time column and its unit.");
+        }
         if (!preamble.ours()) {
             time = fromZero(time);
-        }
-        if (time.max() - time.min() > 1e12) {
-            throw new ImportFailure(file, 0, "The times are not those of a shot.", "Check the time column and its unit.");
         }
         return new ParsedShot(new Shot(preamble.sheet(), new ShotLog(time, channels)), assumptions);
     }

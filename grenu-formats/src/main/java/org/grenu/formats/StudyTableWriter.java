@@ -2,7 +2,9 @@ package org.grenu.formats;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,25 +31,34 @@ public final class StudyTableWriter {
     /** {@return the table's text} */
     public static String write(List<Row> rows) {
         StringWriter out = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out);
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+            csv.writeRecord(heading());
+            rows.forEach(row -> csv.writeRecord(cells(row)));
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toString();
+    }
+
+    private static List<String> heading() {
         List<String> heading = new ArrayList<>(List.of("shot"));
         for (SheetField field : SheetField.values()) {
             heading.add(field.key());
         }
         MEASURES.forEach(column -> heading.add(column.name));
-        csv.writeRecord(heading);
-        for (Row row : rows) {
-            List<String> cells = new ArrayList<>(List.of(Integer.toString(row.number)));
-            for (SheetField field : SheetField.values()) {
-                cells.add(row.sheet.entry(field).orElse(""));
-            }
-            for (Column column : MEASURES) {
-                OptionalDouble value = column.value.apply(row.measures);
-                cells.add(value.isPresent() ? DecimalText.exact(value.getAsDouble()) : "");
-            }
-            csv.writeRecord(cells);
+        return heading;
+    }
+
+    private static List<String> cells(Row row) {
+        List<String> cells = new ArrayList<>(List.of(Integer.toString(row.number)));
+        for (SheetField field : SheetField.values()) {
+            cells.add(row.sheet.entry(field).orElse(""));
         }
-        return out.toString();
+        for (Column column : MEASURES) {
+            OptionalDouble value = column.value.apply(row.measures);
+            cells.add(value.isPresent() ? DecimalText.exact(value.getAsDouble()) : "");
+        }
+        return cells;
     }
 
     private static List<Column> measures() {

@@ -12,6 +12,9 @@ import java.util.Locale;
  * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock or
  * a spike, never the shot. The limit is the larger of {@value #SMALLEST_GRAMS} g and six robust standard deviations of
  * the residuals (1.4826 · MAD).
+ *
+ * <p>A long knock pulls the running median along, so that its neighbours seem to stand off too. Hence a second look:
+ * the suspects are bridged, and every sample is held against the running median of the bridged curve.
  */
 final class KnockRepair implements CurveRepair {
 
@@ -37,10 +40,25 @@ final class KnockRepair implements CurveRepair {
         }
         double[] time = log.time().toArray();
         double[] values = mass.toArray();
-        double[] residual = residualsFromRunningMedian(time, values);
-        boolean[] off = offCurve(time, residual);
+        double[] median = runningMedian(time, values);
         double[] bridged = values.clone();
+        for (int[] suspect : stretches(time, offCurve(time, less(values, median)))) {
+            bridge(time, bridged, suspect[0], suspect[1]);
+        }
+        double[] residual = less(values, runningMedian(time, bridged));
+        bridged = values.clone();
         List<Repair> repairs = new ArrayList<>();
+        for (int[] stretch : stretches(time, offCurve(time, residual))) {
+            repairs.add(describe(time, residual, stretch[0], stretch[1], apply));
+            bridge(time, bridged, stretch[0], stretch[1]);
+        }
+        boolean changed = apply && !repairs.isEmpty();
+        return new RepairedLog(changed ? log.with(Channel.CUP_MASS, Samples.of(bridged)) : log, repairs);
+    }
+
+    /** First and last index of each excursion; those that touch an end of the log cannot be bridged and are left out. */
+    private static List<int[]> stretches(double[] time, boolean[] off) {
+        List<int[]> stretches = new ArrayList<>();
         for (int i = 0; i < off.length; i++) {
             if (off[i]) {
                 int end = i;
@@ -48,14 +66,12 @@ final class KnockRepair implements CurveRepair {
                     end = off[j] ? j : end;
                 }
                 if (i > 0 && end + 1 < off.length) {
-                    repairs.add(describe(time, residual, i, end, apply));
-                    bridge(time, bridged, i, end);
+                    stretches.add(new int[] {i, end});
                 }
                 i = end;
             }
         }
-        boolean changed = apply && !repairs.isEmpty();
-        return new RepairedLog(changed ? log.with(Channel.CUP_MASS, Samples.of(bridged)) : log, repairs);
+        return stretches;
     }
 
     private Repair describe(double[] time, double[] residual, int from, int to, boolean apply) {
@@ -98,9 +114,9 @@ final class KnockRepair implements CurveRepair {
     }
 
     /** The window shrinks evenly towards both ends, so that it stays centred on its sample. */
-    private static double[] residualsFromRunningMedian(double[] time, double[] values) {
+    private static double[] runningMedian(double[] time, double[] values) {
         int n = values.length;
-        double[] residual = new double[n];
+        double[] medians = new double[n];
         double[] window = new double[n];
         int low = 0;
         int high = 0;
@@ -126,7 +142,15 @@ final class KnockRepair implements CurveRepair {
                     window[count++] = values[j];
                 }
             }
-            residual[i] = count == 0 ? Double.NaN : values[i] - median(window, count);
+            medians[i] = count == 0 ? Double.NaN : median(window, count);
+        }
+        return medians;
+    }
+
+    private static double[] less(double[] values, double[] medians) {
+        double[] residual = new double[values.length];
+        for (int i = 0; i < values.length; i++) {
+            residual[i] = values[i] - medians[i];
         }
         return residual;
     }

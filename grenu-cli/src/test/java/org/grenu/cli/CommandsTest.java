@@ -1,0 +1,120 @@
+package org.grenu.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class CommandsTest {
+
+    private static final DemoShot SHOT = DemoStudy.shots().get(1);
+
+    @TempDir
+    private Path folder;
+    private Path file;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeEach
+    void writeShot() throws IOException {
+        file = folder.resolve("shot.csv");
+        Files.writeString(file, DemoFilesCommand.content(SHOT));
+    }
+
+    private int analyse(Object... arguments) {
+        return new CommandLine(new AnalyseCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err))
+                .execute(Stream.of(arguments).map(String::valueOf).toArray(String[]::new));
+    }
+
+    private JsonNode first() throws IOException {
+        return new ObjectMapper().readTree(out.toString()).at("/shots/0");
+    }
+
+    /** Handbook §§3–4: the worked example through the whole command. */
+    @Test
+    void jsonHoldsTheWorkedExample() throws IOException {
+        assertThat(analyse(file, "--dose", "18", "--beverage", "41,2", "--strength", "9.41", "--moisture", "3.5", "--format", "json")).isZero();
+        JsonNode shot = first();
+        assertThat(shot.at("/ey_as_dosed_pct/value").asDouble()).isCloseTo(21.538, within(5e-4));
+        assertThat(shot.at("/ey_as_dosed_pct/U").asDouble()).isCloseTo(0.157, within(5e-4));
+        assertThat(shot.at("/ey_dry_pct/value").asDouble()).isCloseTo(22.32, within(5e-3));
+        assertThat(shot.at("/budget/strength").asDouble()).isCloseTo(0.768, within(5e-4));
+        assertThat(shot.at("/budget/moisture").asDouble()).isZero();
+        assertThat(shot.at("/ratio").asDouble()).isCloseTo(41.2 / 18, within(1e-9));
+        assertThat(shot.at("/solids_g").asDouble()).isCloseTo(3.87692, within(1e-9));
+    }
+
+    @Test
+    void fieldNamesAreStable() throws IOException {
+        analyse(file, "--format", "json");
+        List<String> names = new ArrayList<>();
+        first().fieldNames().forEachRemaining(names::add);
+        assertThat(names).contains("file", "dose_g", "beverage_g", "ratio", "strength_pct", "solids_g", "ey_as_dosed_pct", "ey_dry_pct",
+                "budget", "first_drip_s", "times_s", "peak_pressure_bar", "mean_pressure_bar", "repairs", "findings");
+        assertThat(first().at("/times_s").has("pump_on_to_pump_off")).isTrue();
+        assertThat(first().at("/times_s").has("pump_on_to_last_drip")).isTrue();
+        assertThat(first().at("/times_s/first_drip_to_pump_off").asDouble()).isBetween(22.0, 24.0);
+    }
+
+    @Test
+    void unknownIsNullAndTheCurveGivesTheBeverage() throws IOException {
+        Path plain = folder.resolve("plain.csv");
+        Files.writeString(plain, DemoFilesCommand.content(SHOT).replaceAll("(?m)^#.*\n", ""));
+        assertThat(analyse(plain, "--format", "json")).isZero();
+        JsonNode shot = first();
+        assertThat(shot.at("/beverage_g").asDouble()).isCloseTo(SHOT.truth().beverageGrams(), within(0.2));
+        assertThat(shot.at("/beverage_source").asText()).isEqualTo("curve");
+        for (String unknown : List.of("/dose_g", "/strength_pct", "/ey_as_dosed_pct", "/ey_dry_pct", "/budget", "/ratio")) {
+            assertThat(shot.at(unknown).isNull()).as(unknown).isTrue();
+        }
+    }
+
+    @Test
+    void errorsGoToStandardErrorAndTheOtherFilesAreStillAnalysed() throws IOException {
+        Path broken = folder.resolve("broken.csv");
+        Files.writeString(broken, "time,pressure\n0,1\n1,abc\n");
+        assertThat(analyse(broken, file, folder.resolve("none.csv"), "--format", "json")).isEqualTo(AnalyseCommand.FAILED);
+        assertThat(first().at("/file").asText()).isEqualTo(file.toString());
+        assertThat(err.toString()).contains("broken.csv, line 3: pressure is “abc”").contains("none.csv: There is no such file.");
+    }
+
+    @Test
+    void wrongOptionsAreRefusedInWords() {
+        assertThat(analyse(file, "--strength", "45")).isEqualTo(2);
+        assertThat(err.toString()).contains("--strength: Strength reading must lie between 0 and 40 %.");
+        assertThat(analyse(file, "--dose", "abc")).isEqualTo(2);
+        assertThat(err.toString()).contains("--dose: “abc” is not a number.");
+    }
+
+    @Test
+    void theTableIsForPeople() {
+        assertThat(analyse(file)).isZero();
+        assertThat(out.toString()).contains("EY as dosed %").contains("20.91 ±0.16").contains("k = 2");
+    }
+
+    /** The committed demo files are what the simulator gives, so that nobody edits them by hand. */
+    @Test
+    void demoFilesAreReproduced() throws IOException {
+        assertThat(new CommandLine(new DemoFilesCommand()).execute(folder.resolve("demo").toString())).isZero();
+        try (Stream<Path> committed = Files.list(Path.of("../demo"))) {
+            for (Path path : committed.filter(p -> !p.toString().endsWith(".md")).toList()) {
+                assertThat(folder.resolve("demo").resolve(path.getFileName())).hasSameTextualContentAs(path);
+            }
+        }
+    }
+}

@@ -1,0 +1,33 @@
+package org.grenu.core;
+
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.grenu.core", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+
+    /** From quantities up to findings; {@code puck} stands aside and is used by nobody in here. */
+    @ArchTest
+    static final ArchRule packagesUseOnlyWhatLiesBelow = layeredArchitecture().consideringOnlyDependenciesInLayers()
+            .layer("quantity").definedBy("..core.quantity").layer("curve").definedBy("..core.curve")
+            .layer("strength").definedBy("..core.strength").layer("extraction").definedBy("..core.extraction")
+            .layer("study").definedBy("..core.study").layer("diagnosis").definedBy("..core.diagnosis")
+            .layer("puck").definedBy("..core.puck")
+            .whereLayer("diagnosis").mayNotBeAccessedByAnyLayer()
+            .whereLayer("puck").mayNotBeAccessedByAnyLayer()
+            .whereLayer("study").mayOnlyBeAccessedByLayers("diagnosis", "puck")
+            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "diagnosis")
+            .whereLayer("strength").mayOnlyBeAccessedByLayers("study", "diagnosis")
+            .whereLayer("curve").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck");
+
+    @ArchTest
+    static final ArchRule coreKnowsNoFilesDatabaseThreadsOrInterface = noClasses().should().dependOnClassesThat()
+            .resideInAnyPackage("java.io..", "java.nio.file..", "java.sql..", "javax..", "java.awt..", "javafx..",
+                    "java.util.concurrent..", "org.jdbi..")
+            .because("core is pure computation: the same input gives the same output anywhere");
+}
