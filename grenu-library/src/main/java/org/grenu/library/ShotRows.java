@@ -1,0 +1,146 @@
+package org.grenu.library;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.grenu.core.curve.CurveDigest;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.ShotTimes;
+import org.grenu.core.curve.TimedEvent;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.FieldKind;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.jdbi.v3.core.Handle;
+
+/** How records and digests lie in their tables. */
+final class ShotRows {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final String FIELD_COLUMNS = Arrays.stream(SheetField.values()).map(SheetField::key).collect(Collectors.joining(", "));
+    private static final String FIELD_PLACES = Arrays.stream(SheetField.values()).map(f -> ":" + f.key()).collect(Collectors.joining(", "));
+
+    private ShotRows() {
+    }
+
+    static String selectSummaries() {
+        return "SELECT shot.id, shot.number, shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
+                .collect(Collectors.joining(", ")) + ", d.algorithm, d.miniature, d.miniature_count, d.peak_pressure_bar, "
+                + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
+                + moments("on", "pump_on") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
+                + "1 FROM shot LEFT JOIN curve_digest d ON d.shot_id = shot.id";
+    }
+
+    private static String moments(String as, String column) {
+        return String.format("d.%2$s_s AS %1$s_at, d.%2$s_u AS %1$s_u, d.%2$s_how AS %1$s_how, ", as, column);
+    }
+
+    static long insert(Handle handle, int number, long rawFile, String digest, String now, ShotSheet sheet) {
+        var insert = handle.createUpdate("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, extras, " + FIELD_COLUMNS
+                + ") VALUES (:number, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
+                .bind("number", number).bind("raw", rawFile).bind("digest", digest).bind("now", now).bind("extras", extras(sheet));
+        for (SheetField field : SheetField.values()) {
+            insert.bind(field.key(), cell(sheet, field));
+        }
+        return insert.executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
+    }
+
+    static void update(Handle handle, long id, SheetField field, ShotSheet sheet) {
+        handle.createUpdate("UPDATE shot SET " + field.key() + " = :value WHERE id = :id")
+                .bind("value", cell(sheet, field)).bind("id", id).execute();
+    }
+
+    private static Object cell(ShotSheet sheet, SheetField field) {
+        if (field.kind() == FieldKind.NUMBER) {
+            OptionalDouble number = sheet.number(field);
+            return number.isPresent() ? number.getAsDouble() : null;
+        }
+        return sheet.entry(field).orElse(null);
+    }
+
+    static ShotSheet sheet(ResultSet row) throws SQLException {
+        ShotSheet sheet = ShotSheet.EMPTY;
+        for (SheetField field : SheetField.values()) {
+            if (field.kind() == FieldKind.NUMBER) {
+                OptionalDouble number = number(row, field.key());
+                sheet = number.isPresent() ? sheet.with(field, number.getAsDouble()) : sheet;
+            } else if (row.getString(field.key()) != null) {
+                sheet = sheet.with(field, row.getString(field.key()));
+            }
+        }
+        for (Map.Entry<String, String> extra : extras(row.getString("extras")).entrySet()) {
+            sheet = sheet.withExtra(extra.getKey(), extra.getValue());
+        }
+        return sheet;
+    }
+
+    private static String extras(ShotSheet sheet) {
+        try {
+            return sheet.extras().isEmpty() ? null : JSON.writeValueAsString(sheet.extras());
+        } catch (JsonProcessingException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static Map<String, String> extras(String json) {
+        try {
+            return json == null ? Map.of() : JSON.readValue(json, new TypeReference<TreeMap<String, String>>() { });
+        } catch (JsonProcessingException damaged) {
+            throw new LibraryException("A shot's extra entries are damaged. Restore the library from a copy.", damaged);
+        }
+    }
+
+    static void store(Handle handle, long id, CurveDigest digest) {
+        var insert = handle.createUpdate("INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, pump_on_s, pump_on_u, pump_on_how, "
+                + "first_drip_s, first_drip_u, first_drip_how, pump_off_s, pump_off_u, pump_off_how, last_drip_s, last_drip_u, "
+                + "last_drip_how, beverage_g, beverage_u_g, peak_pressure_bar, mean_pressure_bar, miniature, miniature_count) VALUES "
+                + "(:id, :algorithm, :on_s, :on_u, :on_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
+                + ":last_how, :beverage, :beverage_u, :peak, :mean, :miniature, :count)")
+                .bind("id", id).bind("algorithm", CurveMeasures.ALGORITHM_VERSION)
+                .bind("beverage", digest.beverage().map(Measured::value).orElse(null))
+                .bind("beverage_u", digest.beverage().map(Measured::u).orElse(null))
+                .bind("peak", boxed(digest.peakPressure())).bind("mean", boxed(digest.meanPressure()))
+                .bind("miniature", SampleBlob.pack(digest.miniature())).bind("count", digest.miniature().size());
+        Map<String, Optional<TimedEvent>> moments = Map.of("on", digest.times().pumpOn(), "drip", digest.times().firstDrip(),
+                "off", digest.times().pumpOff(), "last", digest.times().lastDrip());
+        moments.forEach((name, event) -> insert.bind(name + "_s", event.map(TimedEvent::seconds).orElse(null))
+                .bind(name + "_u", event.map(TimedEvent::u).orElse(null)).bind(name + "_how", event.map(TimedEvent::how).orElse(null)));
+        insert.execute();
+    }
+
+    private static Double boxed(OptionalDouble number) {
+        return number.isPresent() ? number.getAsDouble() : null;
+    }
+
+    /** {@return the stored digest; empty when there is none or another algorithm made it} */
+    static Optional<CurveDigest> digest(ResultSet row) throws SQLException {
+        if (row.getInt("algorithm") != CurveMeasures.ALGORITHM_VERSION) {
+            return Optional.empty();
+        }
+        OptionalDouble beverage = number(row, "curve_beverage_g");
+        ShotTimes times = new ShotTimes(event(row, "on"), event(row, "drip"), event(row, "off"), event(row, "last"));
+        return Optional.of(new CurveDigest(times, beverage.isEmpty() ? Optional.empty()
+                : Optional.of(Measured.independent(beverage.getAsDouble(), row.getDouble("curve_beverage_u_g"))),
+                number(row, "peak_pressure_bar"), number(row, "mean_pressure_bar"),
+                SampleBlob.unpack(row.getBytes("miniature"), row.getInt("miniature_count"))));
+    }
+
+    private static Optional<TimedEvent> event(ResultSet row, String name) throws SQLException {
+        OptionalDouble seconds = number(row, name + "_at");
+        return seconds.isEmpty() ? Optional.empty()
+                : Optional.of(new TimedEvent(seconds.getAsDouble(), row.getDouble(name + "_u"), row.getString(name + "_how")));
+    }
+
+    private static OptionalDouble number(ResultSet row, String column) throws SQLException {
+        double value = row.getDouble(column);
+        return row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+}

@@ -1,0 +1,204 @@
+package org.grenu.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.flywaydb.core.Flyway;
+import org.grenu.core.curve.CurveDigest;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.Samples;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.jdbi.v3.core.Jdbi;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class LibraryTest {
+
+    private static final List<Shot> SHOTS = DemoStudy.shots().stream().map(DemoStudy.DemoShot::shot).toList();
+    private static final byte[] RAW = {0, 1, -1, 13, 10, 0, 127};
+
+    @TempDir
+    private Path folder;
+
+    private Path file() {
+        return folder.resolve("made").resolve("library.sqlite");
+    }
+
+    @Nested
+    class Keeping {
+
+        @Test
+        void everyShotComesBackEqualAfterReopening() {
+            Shot awkward = SHOTS.get(4).with(SHOTS.get(4).sheet().with(SheetField.NOTE, "a \"note\"\nin two lines")
+                    .with(SheetField.MOISTURE, 1.0 / 3).with(SheetField.REPAIRS_OFF, "scale_knock").withExtra("beans frozen", "3 h"));
+            try (Library library = Library.open(file())) {
+                assertThat(library.add("a.csv", RAW, SHOTS.get(0))).isInstanceOf(AddOutcome.Added.class);
+                library.add("b.csv", RAW, awkward);
+                library.add("c.csv", RAW, SHOTS.get(5));
+            }
+            try (Library library = Library.open(file())) {
+                List<ShotSummary> stored = library.summaries();
+                assertThat(stored).extracting(ShotSummary::number).containsExactly(1, 2, 3);
+                assertThat(stored.get(1).sheet()).isEqualTo(awkward.sheet());
+                assertThat(library.log(stored.get(1).id())).isEqualTo(awkward.log());
+                assertThat(stored.get(2).digest()).isEqualTo(CurveDigest.of(CurveMeasures.of(SHOTS.get(5).log(), SHOTS.get(5).sheet().curveSettings())));
+                RawFile raw = library.rawFile(stored.get(0).id());
+                assertThat(raw.name()).isEqualTo("a.csv");
+                assertThat(raw.bytes()).isEqualTo(RAW);
+            }
+        }
+
+        @Test
+        void aShotWithTheSameSamplesIsADuplicateWhateverItsFileAndRecord() {
+            try (Library library = Library.open(file())) {
+                library.add("a.csv", RAW, SHOTS.get(0));
+                Shot relabelled = SHOTS.get(0).with(SHOTS.get(0).sheet().with(SheetField.COFFEE, "Lot Siskin 3"));
+                assertThat(library.add("b.json", new byte[] {1}, relabelled)).isEqualTo(new AddOutcome.Duplicate(1));
+                assertThat(library.summaries()).hasSize(1);
+            }
+        }
+
+        @Test
+        void resultsOfAnOlderAlgorithmAreMadeAnew() {
+            try (Library library = Library.open(file())) {
+                library.add("a.csv", RAW, SHOTS.get(0));
+                Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("UPDATE curve_digest SET algorithm = 0, beverage_g = 1"));
+                assertThat(library.summaries().get(0).digest().beverage().orElseThrow().value()).isGreaterThan(30);
+            }
+        }
+    }
+
+    @Nested
+    class Editing {
+
+        @Test
+        void undoAndRedoGoAllTheWayAndSurviveReopening() {
+            try (Library library = Library.open(file())) {
+                library.add("a.csv", RAW, SHOTS.get(0));
+                for (int i = 0; i < 60; i++) {
+                    edit(library, SheetField.DOSE, "" + (15 + 0.1 * i));
+                }
+            }
+            try (Library library = Library.open(file())) {
+                assertThat(library.editDepth()).isEqualTo(new EditDepth(60, 0));
+                for (int i = 0; i < 60; i++) {
+                    assertThat(library.undo()).isPresent();
+                }
+                assertThat(library.undo()).isEmpty();
+                assertThat(library.summaries().get(0).sheet()).isEqualTo(SHOTS.get(0).sheet());
+                for (int i = 0; i < 60; i++) {
+                    library.redo();
+                }
+                assertThat(library.redo()).isEmpty();
+                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(15 + 0.1 * 59);
+            }
+        }
+
+        @Test
+        void aNewEditEndsWhatCouldBeRedone() {
+            try (Library library = Library.open(file())) {
+                library.add("a.csv", RAW, SHOTS.get(0));
+                edit(library, SheetField.DOSE, "17");
+                library.undo();
+                edit(library, SheetField.MOISTURE, "");
+                assertThat(library.redo()).isEmpty();
+                assertThat(library.undo()).map(s -> s.edit().field()).contains(SheetField.MOISTURE);
+                assertThat(library.undo()).isEmpty();
+            }
+        }
+
+        @Test
+        void switchingARepairOffChangesWhatTheLogSays() {
+            try (Library library = Library.open(file())) {
+                library.add("tare.csv", RAW, SHOTS.get(15));
+                Optional<Double> repaired = library.summaries().get(0).digest().beverage().map(b -> b.value());
+                StoredEdit off = edit(library, SheetField.PUMP_OFF, "20");
+                assertThat(off.shot().digest().times().pumpOff().orElseThrow().seconds()).isEqualTo(20);
+                library.undo();
+                assertThat(library.summaries().get(0).digest().beverage().map(b -> b.value())).isEqualTo(repaired);
+            }
+        }
+
+        @Test
+        void anEditOfAnOutdatedEntryIsRefused() {
+            try (Library library = Library.open(file()); Library other = Library.open(file())) {
+                library.add("a.csv", RAW, SHOTS.get(0));
+                ShotSummary seen = library.summaries().get(0);
+                edit(other, SheetField.DOSE, "17");
+                assertThatThrownBy(() -> library.apply(seen.id(), SheetEdit.of(seen.sheet(), SheetField.DOSE, "19")))
+                        .isInstanceOf(LibraryException.class).hasMessageContaining("changed by another window to “17”");
+                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(17);
+            }
+        }
+
+        private StoredEdit edit(Library library, SheetField field, String typed) {
+            ShotSummary shot = library.summaries().get(0);
+            return library.apply(shot.id(), SheetEdit.of(shot.sheet(), field, typed));
+        }
+    }
+
+    @Nested
+    class Opening {
+
+        @Test
+        void aNewerLibraryIsRefusedAndLeftAlone() {
+            Library.open(file()).close();
+            Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
+                    + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
+            assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 3)").hasMessageContaining("--library");
+        }
+
+        @Test
+        void anOlderLibraryIsCopiedThenBroughtUpToDate() throws IOException {
+            Files.createDirectories(file().getParent());
+            Flyway.configure().dataSource("jdbc:sqlite:" + file(), "", "").locations("classpath:org/grenu/library/migration").target("1").load().migrate();
+            Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> {
+                h.execute("INSERT INTO raw_file VALUES (1, 'old.csv', 'x', x'00', '2026-01-01')");
+                h.execute("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, dose_g) VALUES (7, 1, 'd', '2026-01-01', 18.5)");
+                h.execute("INSERT INTO samples VALUES (1, 'time', 4, ?), (1, 'pressure', 4, ?)",
+                        SampleBlob.pack(Samples.of(0, 1, 2, 3)), SampleBlob.pack(Samples.of(0, 9, 9, 0)));
+            });
+            try (Library library = Library.open(file())) {
+                assertThat(library.summaries()).singleElement().satisfies(shot -> {
+                    assertThat(shot.number()).isEqualTo(7);
+                    assertThat(shot.sheet().number(SheetField.DOSE)).hasValue(18.5);
+                });
+            }
+            try (Stream<Path> files = Files.list(file().getParent())) {
+                Path copy = files.filter(f -> f.toString().endsWith(".before-v3")).findFirst().orElseThrow();
+                List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)
+                        .withHandle(h -> h.createQuery("SELECT dose_g FROM shot").mapTo(Double.class).list());
+                assertThat(doses).containsExactly(18.5);
+            }
+        }
+
+        @Test
+        void otherAndDamagedFilesAreRefusedInWords() throws IOException {
+            Path text = Files.writeString(folder.resolve("notes.txt"), "these are notes, ".repeat(200));
+            assertThatThrownBy(() -> Library.open(text)).isInstanceOf(LibraryException.class).hasMessageContaining("cannot be opened")
+                    .hasMessageContaining("notes.txt");
+            Path other = folder.resolve("other.sqlite");
+            Jdbi.create("jdbc:sqlite:" + other).useHandle(h -> h.execute("CREATE TABLE birds (name TEXT)"));
+            assertThatThrownBy(() -> Library.open(other)).hasMessageContaining("not a Grenu library");
+            try (Library library = Library.open(file())) {
+                SHOTS.forEach(shot -> library.add("x.csv", new byte[100_000], shot));
+            }
+            byte[] bytes = Files.readAllBytes(file());
+            Arrays.fill(bytes, 20_000, 60_000, (byte) 0x5A);
+            Files.write(file(), bytes);
+            assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class).hasMessageContaining("damaged");
+        }
+    }
+}
