@@ -1,0 +1,50 @@
+package org.grenu.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.grenu.cli.AnalyseCommand;
+import org.grenu.cli.DemoFilesCommand;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The command line: opens the window, or runs a batch command without one. */
+@Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu 0.1.0",
+        description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
+        subcommands = {Grenu.Demo.class, AnalyseCommand.class, DemoFilesCommand.class})
+public final class Grenu implements Callable<Integer> {
+
+    @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
+    private List<Path> files = List.of();
+
+    @Option(names = "--library", paramLabel = "PATH", description = "The library file, instead of the user's own.")
+    private Path library;
+
+    private Grenu() {
+    }
+
+    /** Runs the command line and ends the process with its exit code. */
+    public static void main(String[] arguments) {
+        System.exit(new CommandLine(new Grenu()).execute(arguments));
+    }
+
+    @Override
+    public Integer call() {
+        return GrenuWindow.open(new WindowRequest(library == null ? UserFolder.library() : library, files, false));
+    }
+
+    /** Opens the demo study in a library of its own. */
+    @Command(name = "demo", mixinStandardHelpOptions = true, description = "Open the simulated demo study of the Basalt Room.")
+    static final class Demo implements Callable<Integer> {
+
+        @Option(names = "--library", paramLabel = "PATH", description = "The library file, instead of the demo's own.")
+        private Path library;
+
+        @Override
+        public Integer call() {
+            return GrenuWindow.open(new WindowRequest(library == null ? UserFolder.demoLibrary() : library, List.of(), true));
+        }
+    }
+}

@@ -1,0 +1,92 @@
+package org.grenu.desktop;
+
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.beans.Observable;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.desktop.shell.Bench;
+import org.grenu.desktop.shell.BenchView;
+import org.grenu.desktop.shell.FileDialogs;
+import org.grenu.desktop.shell.ThemeSheet;
+import org.grenu.figures.theme.Theme;
+import org.grenu.library.Library;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** The application's window. The library is opened behind it, so that it shows at once. */
+public final class GrenuWindow extends Application {
+
+    private static final Logger LOG = LoggerFactory.getLogger(GrenuWindow.class);
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+    private static WindowRequest request;
+
+    private final Background opening = new Background("grenu-opening", Platform::runLater);
+    private Bench bench;
+
+    /** {@return the exit code after the window is closed} */
+    static int open(WindowRequest wanted) {
+        request = wanted;
+        Application.launch(GrenuWindow.class);
+        return 0;
+    }
+
+    @Override
+    public void start(Stage stage) {
+        long started = System.nanoTime();
+        ThemeSheet.loadFace();
+        Scene scene = new Scene(new StackPane(), WIDTH, HEIGHT);
+        ThemeSheet.dress(scene, Theme.LIGHT);
+        stage.setTitle("Grenu");
+        stage.setMinWidth(1100);
+        stage.setMinHeight(700);
+        stage.setScene(scene);
+        stage.show();
+        LOG.info("Window shown after {} ms", (System.nanoTime() - started) / 1_000_000);
+        opening.run(() -> Library.open(request.library()), library -> show(library, stage, scene), failure -> refuse(scene, failure));
+    }
+
+    private void show(Library library, Stage stage, Scene scene) {
+        long started = System.nanoTime();
+        bench = Bench.on(library, Platform::runLater);
+        scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
+        bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
+        bench.desk().shots().addListener((Observable o) ->
+                LOG.debug("Rack holds {} shots {} ms after the window", bench.desk().shots().size(), (System.nanoTime() - started) / 1_000_000));
+        bench.desk().load();
+        if (request.demo()) {
+            bench.importing().importSources(DemoFiles.all());
+        }
+        if (!request.files().isEmpty()) {
+            bench.importing().importPaths(request.files());
+        }
+    }
+
+    /** The words can be copied; there is nothing else to do in this window. */
+    private static void refuse(Scene scene, Exception failure) {
+        Label title = new Label("The library cannot be opened");
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        TextArea words = new TextArea(failure.getMessage());
+        words.setEditable(false);
+        words.setWrapText(true);
+        words.setMaxSize(560, 140);
+        VBox box = new VBox(12, title, words);
+        box.getStyleClass().add("empty-state");
+        scene.setRoot(box);
+    }
+
+    @Override
+    public void stop() {
+        if (bench != null) {
+            bench.close();
+        }
+    }
+}

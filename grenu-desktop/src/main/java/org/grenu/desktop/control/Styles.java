@@ -1,0 +1,41 @@
+package org.grenu.desktop.control;
+
+/** Style classes that Java and the style sheet share. */
+public final class Styles {
+
+    public static final String ACTION = "action";
+    public static final String PRIMARY = "primary";
+    public static final String QUIET = "quiet";
+    public static final String MUTED = "muted";
+    public static final String STRONG = "strong";
+    public static final String HEADING = "heading";
+    public static final String SCREEN_TITLE = "screen-title";
+    public static final String HEADLINE = "headline";
+    public static final String HEADLINE_U = "headline-u";
+    public static final String NUMBER = "number";
+    public static final String ENTRY = "entry";
+    public static final String REFUSAL = "refusal";
+    public static final String SECTION = "section";
+    public static final String SPINE = "spine";
+    public static final String SPINE_ITEM = "spine-item";
+    public static final String HEADER = "header";
+    public static final String RACK = "rack";
+    public static final String SLIP = "slip";
+    public static final String SLIP_DAY = "slip-day";
+    public static final String CHIP = "chip";
+    public static final String FAULTY = "faulty";
+    public static final String LEDGER = "ledger";
+    public static final String WORK = "work";
+    public static final String FLAG = "flag";
+    public static final String TIME_FLAG = "time-flag";
+    public static final String HAIRLINE = "hairline";
+    public static final String RING = "ring";
+    public static final String NOTICE = "notice";
+    public static final String FAILED = "failed";
+    public static final String OVERLAY = "overlay";
+    public static final String EMPTY = "empty";
+    public static final String LINK = "link";
+
+    private Styles() {
+    }
+}

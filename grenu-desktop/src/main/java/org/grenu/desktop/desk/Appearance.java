@@ -1,0 +1,49 @@
+package org.grenu.desktop.desk;
+
+import java.util.List;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.ObservableList;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.figures.theme.Theme;
+import org.grenu.figures.theme.TreatmentScale;
+import org.grenu.library.ShotSummary;
+
+/** How everything looks: the theme, and the factor that gives shots their colour. */
+public final class Appearance {
+
+    private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
+    private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(Factor.GRIND);
+    private final ObjectBinding<TreatmentScale> scale;
+
+    /** The look of a study with those shots. */
+    public Appearance(ObservableList<ShotSummary> shots) {
+        scale = Bindings.createObjectBinding(() -> {
+            List<ShotSheet> sheets = shots.stream().map(ShotSummary::sheet).toList();
+            return TreatmentScale.of(colourBy.get(), sheets);
+        }, shots, colourBy);
+    }
+
+    /** {@return light or dark} */
+    public ObjectProperty<Theme> themeProperty() {
+        return theme;
+    }
+
+    /** {@return the factor whose level gives a shot its colour} */
+    public ObjectProperty<Factor> colourByProperty() {
+        return colourBy;
+    }
+
+    /** {@return the colour of every level of that factor} */
+    public ObjectBinding<TreatmentScale> scale() {
+        return scale;
+    }
+
+    /** Changes between light and dark. */
+    public void switchTheme() {
+        theme.set(theme.get().dark() ? Theme.LIGHT : Theme.DARK);
+    }
+}

@@ -1,0 +1,211 @@
+package org.grenu.desktop.desk;
+
+import java.nio.file.Path;
+import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.library.EditDepth;
+import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
+import org.grenu.library.StoredEdit;
+
+/**
+ * A library's shots, which one is being read, and its edits. An edit is shown once it is stored, never before: what the
+ * window shows is on the disk.
+ */
+public final class StudyDesk implements AutoCloseable {
+
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
+
+    private final Library library;
+    private final Background background;
+    private final ObservableList<ShotSummary> shots = FXCollections.observableArrayList();
+    private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
+    private final ReadOnlyStringWrapper stored = new ReadOnlyStringWrapper("");
+    private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
+    private volatile long wanted = -1;
+
+    /** The desk for that library; {@link #load} fills it. */
+    public StudyDesk(Library library, Executor interfaceThread) {
+        this.library = library;
+        this.background = new Background("grenu-library", interfaceThread);
+    }
+
+    // Observables
+
+    /** {@return the library's shots by number} */
+    public ObservableList<ShotSummary> shots() {
+        return shots;
+    }
+
+    /** {@return the shot being read; null while there is none} */
+    public ReadOnlyObjectProperty<OpenShot> openProperty() {
+        return open.getReadOnlyProperty();
+    }
+
+    /** {@return how many edits can be undone and redone} */
+    public ReadOnlyObjectProperty<EditDepth> editDepthProperty() {
+        return editDepth.getReadOnlyProperty();
+    }
+
+    /** {@return when something was last stored, in words; empty before} */
+    public ReadOnlyStringProperty storedProperty() {
+        return stored.getReadOnlyProperty();
+    }
+
+    /** {@return what to tell the user; null when there is nothing} */
+    public ObjectProperty<Notice> noticeProperty() {
+        return notice;
+    }
+
+    /** {@return the library's file} */
+    public Path path() {
+        return library.path();
+    }
+
+    // Actions
+
+    /** Reads the library's shots and opens the newest. */
+    public void load() {
+        background.run(library::summaries, found -> {
+            shots.setAll(found);
+            refreshEditDepth();
+            if (!found.isEmpty() && open.get() == null) {
+                select(ShotOrder.newestFirst(found).get(0).id());
+            }
+        }, this::failed);
+    }
+
+    /** Opens the shot for reading. */
+    public void select(long id) {
+        if (wanted == id) {
+            return;
+        }
+        wanted = id;
+        find(id).ifPresent(summary -> background.run(() -> wanted == id ? OpenShot.of(summary, library.log(id)) : null, shot -> {
+            if (shot != null && wanted == id) {
+                open.set(shot);
+            }
+        }, this::failed));
+    }
+
+    /**
+     * Enters a value in the open shot's record; the entry is checked at once, stored in the background.
+     *
+     * @return whether that changes anything
+     * @throws org.grenu.core.study.RefusedEntry if it is not a possible entry; nothing is changed
+     */
+    public boolean enter(SheetField field, String typed) {
+        OpenShot shot = open.get();
+        if (shot == null) {
+            return false;
+        }
+        SheetEdit edit = SheetEdit.of(shot.summary().sheet(), field, typed);
+        if (edit.changes()) {
+            ShotLog log = shot.log();
+            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log);
+        }
+        return edit.changes();
+    }
+
+    /** Takes the last edit back, whichever shot it was made on, and shows that shot. */
+    public void undo() {
+        change(library::undo, null);
+    }
+
+    /** Makes the edit again that was undone last, and shows its shot. */
+    public void redo() {
+        change(library::redo, null);
+    }
+
+    /** Adds shots that an import has stored. */
+    public void added(List<ShotSummary> summaries) {
+        shots.addAll(summaries);
+        markStored();
+        if (open.get() == null && !summaries.isEmpty()) {
+            select(ShotOrder.newestFirst(shots).get(0).id());
+        }
+    }
+
+    /** {@return the library, for work that brings its own thread} */
+    public Library library() {
+        return library;
+    }
+
+    /** {@return the worker on which the library is read and written} */
+    public Background background() {
+        return background;
+    }
+
+    /** Tells the user what went wrong. */
+    public void failed(Exception failure) {
+        notice.set(Notice.failed(failure.getMessage() == null ? failure.toString() : failure.getMessage()));
+    }
+
+    @Override
+    public void close() {
+        background.close();
+        library.close();
+    }
+
+    private interface Change {
+        Optional<StoredEdit> make();
+    }
+
+    private record Changed(StoredEdit edit, OpenShot shot, EditDepth depth) {
+    }
+
+    private void change(Change change, ShotLog knownLog) {
+        background.run(() -> {
+            Optional<StoredEdit> edit = change.make();
+            if (edit.isEmpty()) {
+                return null;
+            }
+            ShotSummary summary = edit.get().shot();
+            ShotLog log = knownLog != null ? knownLog : library.log(summary.id());
+            return new Changed(edit.get(), OpenShot.of(summary, log), library.editDepth());
+        }, this::show, this::failed);
+    }
+
+    private void show(Changed changed) {
+        if (changed == null) {
+            return;
+        }
+        ShotSummary summary = changed.edit.shot();
+        for (int i = 0; i < shots.size(); i++) {
+            if (shots.get(i).id() == summary.id()) {
+                shots.set(i, summary);
+            }
+        }
+        wanted = summary.id();
+        open.set(changed.shot);
+        editDepth.set(changed.depth);
+        markStored();
+    }
+
+    private void refreshEditDepth() {
+        background.run(library::editDepth, editDepth::set, this::failed);
+    }
+
+    private void markStored() {
+        stored.set("Stored " + LocalTime.now().format(CLOCK));
+    }
+
+    private Optional<ShotSummary> find(long id) {
+        return shots.stream().filter(shot -> shot.id() == id).findFirst();
+    }
+}

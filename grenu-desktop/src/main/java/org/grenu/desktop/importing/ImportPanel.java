@@ -1,0 +1,102 @@
+package org.grenu.desktop.importing;
+
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+
+/** The batch under way or just done: progress, cancel, and what became of each file that needs a word. */
+public final class ImportPanel extends VBox {
+
+    private final ImportViewModel model;
+
+    /** The panel of that importer; it shows itself when a batch begins. */
+    public ImportPanel(ImportViewModel model) {
+        this.model = model;
+        getStyleClass().add(Styles.OVERLAY);
+        setId("import-panel");
+        Label summary = new Label();
+        summary.setId("import-summary");
+        summary.getStyleClass().add(Styles.HEADING);
+        summary.textProperty().bind(model.summaryProperty());
+        ProgressBar progress = new ProgressBar();
+        progress.progressProperty().bind(model.progressProperty());
+        progress.setMaxWidth(Double.MAX_VALUE);
+        Button cancel = new Button("Cancel");
+        cancel.setId("import-cancel");
+        cancel.getStyleClass().add(Styles.ACTION);
+        cancel.setOnAction(event -> model.cancel());
+        cancel.visibleProperty().bind(model.runningProperty());
+        cancel.managedProperty().bind(cancel.visibleProperty());
+        Button close = new Button("Close");
+        close.setId("import-close");
+        close.getStyleClass().add(Styles.ACTION);
+        close.setOnAction(event -> setVisible(false));
+        close.visibleProperty().bind(model.runningProperty().not());
+        close.managedProperty().bind(close.visibleProperty());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox top = new HBox(8, summary, gap, cancel, close);
+        top.setAlignment(Pos.CENTER_LEFT);
+        ListView<ImportOutcome> words = words();
+        getChildren().addAll(top, progress, words);
+        setMaxSize(620, USE_PREF_SIZE);
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+        model.runningProperty().addListener((o, was, running) -> {
+            if (running) {
+                setVisible(true);
+            }
+        });
+    }
+
+    /** Files that gave no trouble are counted, not listed. */
+    private ListView<ImportOutcome> words() {
+        var telling = model.outcomes().filtered(outcome -> !words(outcome).isEmpty());
+        ListView<ImportOutcome> list = new ListView<>(telling);
+        list.setId("import-outcomes");
+        list.setFocusTraversable(false);
+        list.setCellFactory(view -> new OutcomeCell());
+        list.visibleProperty().bind(Bindings.isNotEmpty(telling));
+        list.managedProperty().bind(list.visibleProperty());
+        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(260, 12 + 44.0 * telling.size()), telling));
+        return list;
+    }
+
+    static String words(ImportOutcome outcome) {
+        if (outcome instanceof ImportOutcome.Failed failed) {
+            return failed.message();
+        }
+        if (outcome instanceof ImportOutcome.Duplicate duplicate) {
+            return duplicate.file() + ": already in the library as shot " + duplicate.number() + "; nothing was changed.";
+        }
+        ImportOutcome.Imported imported = (ImportOutcome.Imported) outcome;
+        return imported.assumptions().isEmpty() ? "" : imported.file() + ": shot " + imported.number() + ". " + String.join(" ", imported.assumptions());
+    }
+
+    private static final class OutcomeCell extends ListCell<ImportOutcome> {
+
+        OutcomeCell() {
+            setWrapText(true);
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(ImportOutcome outcome, boolean empty) {
+            super.updateItem(outcome, empty);
+            getStyleClass().remove(Styles.FAILED);
+            setText(empty || outcome == null ? null : words(outcome));
+            if (outcome instanceof ImportOutcome.Failed) {
+                getStyleClass().add(Styles.FAILED);
+            }
+        }
+    }
+}

@@ -1,0 +1,183 @@
+package org.grenu.desktop.importing;
+
+import java.io.IOException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.ShotReader;
+import org.grenu.library.AddOutcome;
+import org.grenu.library.LibraryException;
+import org.grenu.library.ShotSummary;
+
+/**
+ * Imports batches of files one after another, each file by itself: one that cannot be read does not stop the others,
+ * and cancelling keeps what was stored until then.
+ */
+public final class ImportViewModel implements AutoCloseable {
+
+    private static final long SHOW_EVERY_NANOS = 120_000_000;
+
+    private final StudyDesk desk;
+    private final Background worker;
+    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private final ObservableList<ImportOutcome> outcomes = FXCollections.observableArrayList();
+    private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper();
+    private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper summary = new ReadOnlyStringWrapper("");
+
+    /** Imports into the desk's library. */
+    public ImportViewModel(StudyDesk desk, Executor interfaceThread) {
+        this.desk = desk;
+        this.worker = new Background("grenu-import", interfaceThread);
+    }
+
+    // Observables
+
+    /** {@return what became of each file of the last batch} */
+    public ObservableList<ImportOutcome> outcomes() {
+        return outcomes;
+    }
+
+    /** {@return share of the batch that is done, in [0, 1]} */
+    public ReadOnlyDoubleProperty progressProperty() {
+        return progress.getReadOnlyProperty();
+    }
+
+    /** {@return whether a batch is under way} */
+    public ReadOnlyBooleanProperty runningProperty() {
+        return running.getReadOnlyProperty();
+    }
+
+    /** {@return the batch in a sentence} */
+    public ReadOnlyStringProperty summaryProperty() {
+        return summary.getReadOnlyProperty();
+    }
+
+    // Actions
+
+    /** Imports those files and folders. */
+    public void importPaths(List<Path> paths) {
+        start(() -> ShotSource.of(paths));
+    }
+
+    /** Imports those sources. */
+    public void importSources(List<ShotSource> sources) {
+        start(() -> sources);
+    }
+
+    /** Stops after the file that is being read. */
+    public void cancel() {
+        cancelled.set(true);
+    }
+
+    @Override
+    public void close() {
+        cancel();
+        worker.close();
+    }
+
+    private interface Listing {
+        List<ShotSource> list() throws IOException;
+    }
+
+    private void start(Listing listing) {
+        outcomes.clear();
+        cancelled.set(false);
+        running.set(true);
+        progress.set(0);
+        summary.set("Importing…");
+        worker.run(() -> {
+            List<ShotSource> sources = listing.list();
+            Batch batch = new Batch(sources.size());
+            for (ShotSource source : sources) {
+                if (cancelled.get()) {
+                    break;
+                }
+                batch.take(source);
+            }
+            batch.show();
+            return sources.size();
+        }, this::finished, failure -> {
+            running.set(false);
+            desk.failed(failure);
+        });
+    }
+
+    private void finished(int total) {
+        running.set(false);
+        progress.set(1);
+        int left = total - outcomes.size();
+        summary.set(ImportSummary.of(outcomes, left));
+    }
+
+    /** Runs on the worker; shows what it has at most eight times a second. */
+    private final class Batch {
+        private final int total;
+        private int done;
+        private List<ImportOutcome> pending = new ArrayList<>();
+        private List<ShotSummary> added = new ArrayList<>();
+        private long lastShown = System.nanoTime();
+
+        Batch(int total) {
+            this.total = total;
+        }
+
+        void take(ShotSource source) {
+            pending.add(outcome(source));
+            done++;
+            if (System.nanoTime() - lastShown > SHOW_EVERY_NANOS) {
+                show();
+            }
+        }
+
+        private ImportOutcome outcome(ShotSource source) {
+            try {
+                byte[] bytes = source.read();
+                ParsedShot parsed = ShotReader.read(source.name(), bytes);
+                AddOutcome outcome = desk.library().add(source.name(), bytes, parsed.shot());
+                if (outcome instanceof AddOutcome.Added stored) {
+                    added.add(stored.shot());
+                    return new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions());
+                }
+                return new ImportOutcome.Duplicate(source.name(), ((AddOutcome.Duplicate) outcome).number());
+            } catch (ImportFailure failure) {
+                return new ImportOutcome.Failed(source.name(), failure.getMessage());
+            } catch (NoSuchFileException missing) {
+                return new ImportOutcome.Failed(source.name(), source.name() + ": There is no such file. Check the path.");
+            } catch (IOException | LibraryException failure) {
+                return new ImportOutcome.Failed(source.name(), source.name() + ": " + failure.getMessage());
+            }
+        }
+
+        void show() {
+            List<ImportOutcome> shownOutcomes = pending;
+            List<ShotSummary> shownShots = added;
+            double share = total == 0 ? 1 : done / (double) total;
+            pending = new ArrayList<>();
+            added = new ArrayList<>();
+            lastShown = System.nanoTime();
+            worker.onInterface(() -> {
+                outcomes.addAll(shownOutcomes);
+                progress.set(share);
+                if (!shownShots.isEmpty()) {
+                    desk.added(shownShots);
+                }
+            });
+        }
+    }
+}

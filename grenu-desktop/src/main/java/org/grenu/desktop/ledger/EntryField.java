@@ -1,0 +1,68 @@
+package org.grenu.desktop.ledger;
+
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+
+/**
+ * An entry edited where it stands. Enter or leaving the field stores it, Escape takes the typing back. A refused entry
+ * is explained under the field; the old value stays.
+ */
+final class EntryField extends VBox {
+
+    private final EntryViewModel model;
+    private final TextField field = new TextField();
+    private final Label refusal = new Label();
+
+    EntryField(EntryViewModel model, String id) {
+        this.model = model;
+        field.setId(id);
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setAccessibleText(model.title());
+        field.setText(model.shownProperty().get());
+        model.shownProperty().addListener((o, was, is) -> field.setText(is));
+        field.setOnAction(event -> enter());
+        field.focusedProperty().addListener((o, was, focused) -> {
+            if (!focused && enter() == EntryViewModel.Outcome.REFUSED) {
+                field.setText(model.shownProperty().get());
+            }
+        });
+        field.setOnKeyPressed(key -> {
+            if (key.getCode() == KeyCode.ESCAPE) {
+                field.setText(model.shownProperty().get());
+                model.clearRefusal();
+                field.selectAll();
+                key.consume();
+            }
+        });
+        refusal.setId(id + "-refusal");
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        refusal.textProperty().bind(model.refusalProperty());
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        refusal.visibleProperty().bind(refusal.managedProperty());
+        getChildren().addAll(field, refusal);
+        setFillWidth(true);
+    }
+
+    /** {@return the field to type in} */
+    TextField field() {
+        return field;
+    }
+
+    /** {@return the words under the field} */
+    Label refusal() {
+        return refusal;
+    }
+
+    /** What was stored comes back through the model as it was stored; what changed nothing is put back at once. */
+    private EntryViewModel.Outcome enter() {
+        EntryViewModel.Outcome outcome = model.enter(field.getText());
+        if (outcome == EntryViewModel.Outcome.UNCHANGED) {
+            field.setText(model.shownProperty().get());
+        }
+        return outcome;
+    }
+}

@@ -1,0 +1,89 @@
+package org.grenu.desktop.ledger;
+
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.grenu.core.curve.Repair;
+import org.grenu.core.curve.RepairKind;
+import org.grenu.core.diagnosis.Finding;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.OpenShot;
+
+/** What is worth saying about the shot, and the repairs to its log, each of which can be switched off. */
+final class FindingsSection extends Section {
+
+    private final LedgerViewModel model;
+    private final VBox lines = new VBox(6);
+
+    FindingsSection(LedgerViewModel model) {
+        super("Findings");
+        this.model = model;
+        lines.setId("findings");
+        getChildren().add(lines);
+        model.text().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private void show() {
+        OpenShot open = model.open();
+        lines.getChildren().clear();
+        if (open == null) {
+            return;
+        }
+        open.findings().forEach(finding -> lines.getChildren().add(finding(finding)));
+        for (RepairKind kind : RepairKind.values()) {
+            open.measures().curve().repaired().repairs().stream().filter(r -> r.kind() == kind).findFirst()
+                    .ifPresent(repair -> lines.getChildren().add(repair(repair)));
+        }
+        remark().setText(lines.getChildren().isEmpty() ? "" : String.valueOf(lines.getChildren().size()));
+        if (lines.getChildren().isEmpty()) {
+            Label nothing = new Label("Nothing stands out.");
+            nothing.getStyleClass().add(Styles.MUTED);
+            lines.getChildren().add(nothing);
+        }
+    }
+
+    private static Node finding(Finding finding) {
+        Label mark = new Label(switch (finding.severity()) {
+            case FAULT -> "◆";
+            case CHECK -> "○";
+            case NOTE -> "●";
+        });
+        mark.getStyleClass().add("mark-" + finding.severity().name().toLowerCase(Locale.ROOT));
+        Label statement = new Label(finding.statement());
+        statement.setWrapText(true);
+        Label evidence = new Label(finding.evidence() + ". " + finding.toTry());
+        evidence.getStyleClass().addAll(Styles.MUTED, "caption");
+        evidence.setWrapText(true);
+        evidence.setTooltip(new Tooltip("Advice: " + finding.school()));
+        VBox words = new VBox(statement, evidence);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox line = new HBox(7, mark, words);
+        line.setAlignment(Pos.TOP_LEFT);
+        return line;
+    }
+
+    private Node repair(Repair repair) {
+        CheckBox on = new CheckBox();
+        on.setId("repair-" + repair.kind().key());
+        on.setSelected(repair.applied());
+        on.setAccessibleText(repair.kind().title());
+        on.setTooltip(new Tooltip("Switch this repair off to see the curve as logged"));
+        on.setOnAction(event -> model.switchRepair(repair.kind(), on.isSelected()));
+        String kind = repair.kind().title();
+        Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + (repair.applied() ? "." : ": switched off."));
+        statement.setWrapText(true);
+        Label evidence = new Label(repair.evidence());
+        evidence.getStyleClass().addAll(Styles.MUTED, "caption");
+        evidence.setWrapText(true);
+        HBox line = new HBox(5, on, new VBox(statement, evidence));
+        line.setAlignment(Pos.TOP_LEFT);
+        return line;
+    }
+}

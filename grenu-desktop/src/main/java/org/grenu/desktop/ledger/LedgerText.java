@@ -1,0 +1,141 @@
+package org.grenu.desktop.ledger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.extraction.Basis;
+import org.grenu.core.extraction.ExtractionYield;
+import org.grenu.core.extraction.Input;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.study.BeverageSource;
+import org.grenu.core.study.Masses;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.OpenShot;
+
+/**
+ * The ledger's numbers in words and digits.
+ *
+ * @param yield      on the chosen basis; empty when it cannot be given
+ * @param wanting    what the yield still needs; empty when it is there
+ * @param otherBasis the yield on the other basis, or why there is none
+ * @param strength   {@code 9.05} and {@code ±0.06}
+ * @param ratio      {@code 1:2.24} and its ±
+ * @param solids     dissolved solids, g, and their ±
+ * @param budget     where the uncertainty comes from, largest first
+ * @param beverage   where the beverage mass comes from
+ * @param readings   mean, spread and count of the strength readings
+ * @param times      the shot's time by each convention
+ */
+record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength, Optional<Reported> ratio,
+                  Optional<Reported> solids, List<Share> budget, String beverage, String readings, List<Line> times) {
+
+    /** One input's share of the variance, in [0, 1]. */
+    record Share(Input input, double share) {
+    }
+
+    /** A name and a value. */
+    record Line(String name, String value) {
+    }
+
+    static LedgerText of(OpenShot shot, Basis basis) {
+        Masses masses = shot.measures().masses();
+        Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
+        return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
+                masses.strength().map(Reported::of), masses.ratio().map(Reported::of), masses.solids().map(Reported::of),
+                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), readings(shot), times(shot));
+    }
+
+    private static String wanting(Masses masses, Basis basis) {
+        List<String> missing = new ArrayList<>();
+        if (masses.dose().isEmpty()) {
+            missing.add("the dose");
+        }
+        if (masses.beverage().isEmpty()) {
+            missing.add("the beverage mass");
+        }
+        if (masses.strength().isEmpty()) {
+            missing.add("a strength reading");
+        }
+        if (missing.isEmpty() && basis == Basis.DRY && masses.moisture().isEmpty()) {
+            missing.add("the coffee's moisture");
+        }
+        return missing.isEmpty() ? "" : "Unknown. Enter " + String.join(", ", missing) + " below.";
+    }
+
+    private static String otherBasis(OpenShot shot, Basis basis) {
+        Masses masses = shot.measures().masses();
+        Basis other = basis == Basis.AS_DOSED ? Basis.DRY : Basis.AS_DOSED;
+        Optional<ExtractionYield> yield = masses.brew().flatMap(brew -> brew.yield(other));
+        if (yield.isPresent()) {
+            String moisture = masses.moisture().map(w -> "moisture " + Reported.of(w).text() + " %").orElse("");
+            return Reported.of(yield.get().percent()).text() + " % " + other.title() + (moisture.isEmpty() ? "" : "\n" + moisture);
+        }
+        return masses.brew().isPresent() ? "dry basis: moisture unknown" : "";
+    }
+
+    private static List<Share> budget(ExtractionYield yield) {
+        List<Share> shares = new ArrayList<>();
+        yield.budget().shares().forEach((input, share) -> shares.add(new Share(input, share)));
+        shares.sort((a, b) -> Double.compare(b.share(), a.share()));
+        return shares;
+    }
+
+    private static String beverage(OpenShot shot) {
+        BeverageSource source = shot.measures().masses().beverageSource();
+        Optional<Measured> curve = shot.measures().curve().beverage();
+        String fromCurve = curve.map(b -> "curve " + Reported.fixed(b.value(), 1) + " g").orElse("no cup-mass curve");
+        return source == BeverageSource.WEIGHED ? "weighed · " + fromCurve : curve.isPresent() ? fromCurve + ", used" : fromCurve;
+    }
+
+    private static String readings(OpenShot shot) {
+        var series = shot.summary().sheet().strengthSeries();
+        int n = series.readings().size();
+        if (n == 0) {
+            return "none yet";
+        }
+        String mean = "mean " + Reported.fixed(series.mean(), 2) + " %";
+        return n == 1 ? "1 reading" : n + " readings · " + mean + " · s " + Reported.fixed(series.deviation(), 3);
+    }
+
+    private static List<Line> times(OpenShot shot) {
+        List<Line> lines = new ArrayList<>();
+        for (TimeConvention convention : TimeConvention.values()) {
+            OptionalDouble time = convention.of(shot.measures().curve().times());
+            lines.add(new Line(convention.title(), time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "unknown"));
+        }
+        shot.measures().curve().times().firstDrip().ifPresent(drip -> lines.add(new Line("first drip, on the log's clock",
+                Reported.of(Measured.independent(drip.seconds(), drip.u())).text() + " s")));
+        OptionalDouble peak = shot.measures().curve().peakPressure();
+        OptionalDouble mean = shot.measures().curve().meanPressure();
+        if (peak.isPresent()) {
+            lines.add(new Line("peak pressure", Reported.fixed(peak.getAsDouble(), 2) + " bar"));
+        }
+        if (mean.isPresent()) {
+            lines.add(new Line("mean pressure, pump on to off", Reported.fixed(mean.getAsDouble(), 2) + " bar"));
+        }
+        return lines;
+    }
+
+    /** {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered} */
+    static String shown(OpenShot shot, SheetField field) {
+        String text = shot == null ? "" : shot.summary().sheet().entry(field).orElse("");
+        int decimals = switch (field) {
+            case DOSE, BEVERAGE, MOISTURE, MOISTURE_U -> 1;
+            case ZERO -> 2;
+            default -> 0;
+        };
+        return padded(text, decimals);
+    }
+
+    static String padded(String text, int decimals) {
+        if (text.isEmpty() || decimals == 0 || text.contains("E")) {
+            return text;
+        }
+        int point = text.indexOf('.');
+        int has = point < 0 ? 0 : text.length() - point - 1;
+        return has >= decimals ? text : text + (point < 0 ? "." : "") + "0".repeat(decimals - has);
+    }
+}

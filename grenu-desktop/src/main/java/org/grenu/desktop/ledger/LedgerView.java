@@ -1,0 +1,25 @@
+package org.grenu.desktop.ledger;
+
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.StudyDesk;
+
+/** The column of numbers at the right. */
+public final class LedgerView extends ScrollPane {
+
+    /** The ledger of the shot that the desk has open. */
+    public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance) {
+        getStyleClass().add(Styles.LEDGER);
+        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new BudgetSection(model, appearance),
+                new ReadingsSection(model), new PlaneSection(model, appearance), new FindingsSection(model), new TimesSection(model),
+                new RecordSection(model));
+        column.getStyleClass().add("ledger-column");
+        column.visibleProperty().bind(desk.openProperty().isNotNull());
+        setContent(column);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        setFocusTraversable(false);
+    }
+}

@@ -1,0 +1,146 @@
+package org.grenu.desktop.ledger;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.grenu.core.curve.RepairKind;
+import org.grenu.core.extraction.Basis;
+import org.grenu.core.extraction.Brew;
+import org.grenu.core.extraction.TargetWindow;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.plane.PlaneFigure;
+import org.grenu.figures.theme.Theme;
+import org.grenu.figures.theme.TreatmentScale;
+import org.grenu.library.ShotSummary;
+
+/** The numbers of the shot being read, and the entries they rest on. */
+public final class LedgerViewModel {
+
+    private final StudyDesk desk;
+    private final ObjectProperty<Basis> basis = new SimpleObjectProperty<>(Basis.AS_DOSED);
+    private final ObjectBinding<LedgerText> text;
+    private final ObjectBinding<PlaneFigure> plane;
+
+    /** The ledger of whatever shot the desk has open. */
+    public LedgerViewModel(StudyDesk desk, Appearance appearance) {
+        this.desk = desk;
+        text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
+                : LedgerText.of(desk.openProperty().get(), basis.get()), desk.openProperty(), basis);
+        plane = Bindings.createObjectBinding(() -> plane(appearance.scale().get(), appearance.themeProperty().get()),
+                desk.openProperty(), desk.shots(), appearance.scale(), appearance.themeProperty());
+    }
+
+    // Observables
+
+    /** {@return the basis of the yield that stands large} */
+    public ObjectProperty<Basis> basisProperty() {
+        return basis;
+    }
+
+    /** {@return the numbers; null while no shot is open} */
+    ObjectBinding<LedgerText> text() {
+        return text;
+    }
+
+    /** {@return the map of the study} */
+    ObjectBinding<PlaneFigure> plane() {
+        return plane;
+    }
+
+    /** {@return the shot being read; null while there is none} */
+    OpenShot open() {
+        return desk.openProperty().get();
+    }
+
+    /** {@return an editor for that entry} */
+    EntryViewModel entry(SheetField field) {
+        return new EntryViewModel(desk, field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed));
+    }
+
+    /** {@return an editor for one strength reading; entering nothing removes it} */
+    EntryViewModel reading(int index) {
+        return new EntryViewModel(desk, "Reading " + (index + 1), () -> shownReading(index), typed -> enterReading(index, typed));
+    }
+
+    /** {@return an editor that adds a reading and then is empty again} */
+    EntryViewModel newReading() {
+        return new EntryViewModel(desk, "New reading", () -> "", typed -> enterReading(Integer.MAX_VALUE, typed));
+    }
+
+    // Actions
+
+    /** Takes the reading out of the series. */
+    void removeReading(int index) {
+        enterReading(index, "");
+    }
+
+    /** Switches a kind of repair on or off. */
+    void switchRepair(RepairKind kind, boolean on) {
+        Set<RepairKind> off = EnumSet.noneOf(RepairKind.class);
+        off.addAll(open().summary().sheet().repairsOff());
+        if (on) {
+            off.remove(kind);
+        } else {
+            off.add(kind);
+        }
+        desk.enter(SheetField.REPAIRS_OFF, off.stream().map(RepairKind::key).collect(Collectors.joining("; ")));
+    }
+
+    private String shownReading(int index) {
+        List<Double> readings = open() == null ? List.of() : open().summary().sheet().numbers(SheetField.READINGS);
+        return index < readings.size() ? LedgerText.padded(DecimalText.exact(readings.get(index)), 2) : "";
+    }
+
+    private boolean enterReading(int index, String typed) {
+        List<String> texts = new ArrayList<>();
+        List<Double> readings = open().summary().sheet().numbers(SheetField.READINGS);
+        for (int i = 0; i < readings.size(); i++) {
+            texts.add(i == index ? typed : DecimalText.exact(readings.get(i)));
+        }
+        if (index >= readings.size()) {
+            texts.add(typed);
+        }
+        return desk.enter(SheetField.READINGS, String.join("; ", texts));
+    }
+
+    private PlaneFigure plane(TreatmentScale scale, Theme theme) {
+        long chosen = open() == null ? -1 : open().summary().id();
+        List<PlaneFigure.Point> others = new ArrayList<>();
+        Optional<PlaneFigure.Point> open = Optional.empty();
+        for (ShotSummary shot : desk.shots()) {
+            Optional<PlaneFigure.Point> point = shot.masses().brew().filter(brew -> brew.beverage().value() > 0)
+                    .map(brew -> point(brew, shot, scale, theme));
+            if (shot.id() == chosen) {
+                open = point;
+            } else {
+                point.ifPresent(others::add);
+            }
+        }
+        return new PlaneFigure(others, open, TargetWindow.USUAL);
+    }
+
+    private static PlaneFigure.Point point(Brew brew, ShotSummary shot, TreatmentScale scale, Theme theme) {
+        return new PlaneFigure.Point(brew.ratio(), brew.asDosed().percent(), scale.color(shot.sheet(), theme));
+    }
+
+    /** {@return what stands over the map: the window, and where both of its ranges can be met} */
+    static String windowCaption() {
+        TargetWindow window = TargetWindow.USUAL;
+        return String.format(Locale.ROOT, "window %.0f–%.0f %% EY and %.0f–%.0f %% strength: both meet from 1:%s to 1:%s",
+                window.yieldLow(), window.yieldHigh(), window.strengthLow(), window.strengthHigh(),
+                Reported.fixed(window.smallestRatio(), 1), Reported.fixed(window.largestRatio(), 1));
+    }
+}

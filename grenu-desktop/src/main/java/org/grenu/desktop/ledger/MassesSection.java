@@ -1,0 +1,84 @@
+package org.grenu.desktop.ledger;
+
+import javafx.geometry.Insets;
+import javafx.geometry.VPos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Styles;
+
+/** Dose, beverage mass and moisture, and what is known of the scale. */
+final class MassesSection extends Section {
+
+    private final GridPane grid = new GridPane();
+    private final Label source = new Label();
+    private final LedgerViewModel model;
+
+    MassesSection(LedgerViewModel model) {
+        super("Masses");
+        this.model = model;
+        grid.setHgap(6);
+        grid.setVgap(4);
+        ColumnConstraints name = new ColumnConstraints(86);
+        ColumnConstraints value = new ColumnConstraints(62);
+        ColumnConstraints rest = new ColumnConstraints();
+        rest.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(name, value, rest);
+        source.setId("beverage-source");
+        row(0, "Dose", SheetField.DOSE, unit("g"));
+        row(1, "Beverage", SheetField.BEVERAGE, source);
+        HBox moisture = new HBox(4, unit("%  ±"), field(SheetField.MOISTURE_U, 44), unit("%"));
+        row(2, "Moisture", SheetField.MOISTURE, moisture);
+        HBox scale = new HBox(4, unit("g  bias ±"), field(SheetField.SCALE_BIAS, 44), unit("g"));
+        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale);
+        hint(SheetField.SCALE_RESOLUTION, "0.1");
+        hint(SheetField.SCALE_BIAS, "0");
+        hint(SheetField.MOISTURE_U, "0.2");
+        getChildren().add(grid);
+        source.getStyleClass().add("caption");
+        model.text().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private void row(int row, String name, SheetField field, Region rest) {
+        Label label = new Label(name);
+        grid.add(label, 0, row);
+        EntryField entry = field(field, 62);
+        grid.add(entry, 1, row);
+        grid.add(rest, 2, row);
+        GridPane.setValignment(label, VPos.TOP);
+        label.setPadding(new Insets(4, 0, 0, 0));
+        rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
+        // The refusal of a narrow field may run across the whole ledger.
+        entry.refusal().setMinWidth(170);
+    }
+
+    private EntryField field(SheetField field, double width) {
+        EntryField entry = new EntryField(model.entry(field), field.key());
+        entry.field().setPrefWidth(width);
+        entry.field().setMinWidth(width);
+        entry.field().setMaxWidth(width);
+        return entry;
+    }
+
+    private void hint(SheetField field, String usual) {
+        ((TextField) grid.lookup("#" + field.key())).setPromptText(usual);
+    }
+
+    private static Label unit(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add(Styles.MUTED);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        label.setPadding(new Insets(4, 0, 0, 0));
+        return label;
+    }
+
+    private void show() {
+        source.setText(model.text().get() == null ? "" : "g, " + model.text().get().beverage());
+    }
+}

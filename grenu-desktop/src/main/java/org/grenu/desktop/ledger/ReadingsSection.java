@@ -1,0 +1,108 @@
+package org.grenu.desktop.ledger;
+
+import java.util.Locale;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Icon;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.OpenShot;
+
+/** The strength readings with their zero check, and what is known of the refractometer. */
+final class ReadingsSection extends Section {
+
+    private final LedgerViewModel model;
+    private final FlowPane readings = new FlowPane(6, 4);
+    private final Label summary = new Label();
+    private int shown = -1;
+    private long shot = -1;
+
+    ReadingsSection(LedgerViewModel model) {
+        super("Strength readings");
+        this.model = model;
+        readings.setId("readings");
+        readings.setPrefWrapLength(250);
+        summary.setId("readings-summary");
+        summary.getStyleClass().add("caption");
+        HBox zero = line(word("Zero check"), entry(SheetField.ZERO, 52, ""), word("%   Instrument"), entry(SheetField.REFRACTOMETER, 74, "name"));
+        HBox instrument = line(word("Repeats to"), entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015"), word("bias ±"),
+                entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045"), word("step"), entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01"));
+        instrument.getStyleClass().add("instrument");
+        getChildren().addAll(readings, summary, zero, instrument);
+        model.text().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private void show() {
+        OpenShot open = model.open();
+        int count = open == null ? 0 : open.summary().sheet().numbers(SheetField.READINGS).size();
+        remark().setText(open == null ? "" : open.summary().sheet().flag(SheetField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
+        summary.setText(model.text().get() == null ? "" : model.text().get().readings());
+        long id = open == null ? -1 : open.summary().id();
+        if (count == shown && id == shot) {
+            return;
+        }
+        boolean typing = readings.getChildren().stream().anyMatch(Node::isFocusWithin);
+        shown = count;
+        shot = id;
+        readings.getChildren().clear();
+        for (int i = 0; i < count; i++) {
+            readings.getChildren().add(reading(i));
+        }
+        EntryField fresh = new EntryField(model.newReading(), "new-reading");
+        fresh.field().setPromptText("add");
+        fresh.field().setPrefWidth(52);
+        fresh.field().setMaxWidth(52);
+        fresh.field().setTooltip(new Tooltip("Type a reading in % and press Enter"));
+        readings.getChildren().add(fresh);
+        if (typing) {
+            fresh.field().requestFocus();
+        }
+    }
+
+    private Node reading(int index) {
+        EntryField entry = new EntryField(model.reading(index), "reading-" + index + "-field");
+        entry.field().setPrefWidth(52);
+        entry.field().setMaxWidth(52);
+        Button remove = new Button();
+        remove.setId("remove-reading-" + index);
+        remove.setGraphic(Icon.CLOSE.node());
+        remove.getStyleClass().addAll(Styles.QUIET, "remove");
+        remove.setAccessibleText(String.format(Locale.ROOT, "Remove reading %d", index + 1));
+        remove.setTooltip(new Tooltip("Remove this reading (Ctrl Z brings it back)"));
+        remove.setOnAction(event -> model.removeReading(index));
+        HBox box = new HBox(entry, remove);
+        box.setAlignment(Pos.TOP_LEFT);
+        return box;
+    }
+
+    private EntryField entry(SheetField field, double width, String hint) {
+        EntryField entry = new EntryField(model.entry(field), field.key());
+        entry.field().setPrefWidth(width);
+        entry.field().setMinWidth(width);
+        entry.field().setMaxWidth(width);
+        entry.field().setPromptText(hint);
+        return entry;
+    }
+
+    private static HBox line(Node... parts) {
+        HBox line = new HBox(5, parts);
+        line.setAlignment(Pos.TOP_LEFT);
+        return line;
+    }
+
+    private static Label word(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add(Styles.MUTED);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        label.setPadding(new Insets(4, 0, 0, 0));
+        return label;
+    }
+}

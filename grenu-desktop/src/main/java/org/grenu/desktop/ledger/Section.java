@@ -1,0 +1,35 @@
+package org.grenu.desktop.ledger;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+
+/** A part of the ledger: a heading with a remark at its right, and what belongs to it. */
+class Section extends VBox {
+
+    private final Label remark = new Label();
+
+    Section(String heading, Node... content) {
+        getStyleClass().add(Styles.SECTION);
+        Label title = new Label(heading);
+        title.getStyleClass().add(Styles.HEADING);
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        remark.getStyleClass().add(Styles.MUTED);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox line = new HBox(8, title, gap, remark);
+        line.setAlignment(Pos.BASELINE_LEFT);
+        getChildren().add(line);
+        getChildren().addAll(content);
+    }
+
+    /** {@return the words at the right of the heading} */
+    final Label remark() {
+        return remark;
+    }
+}

@@ -1,0 +1,107 @@
+package org.grenu.desktop.ledger;
+
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.core.extraction.Basis;
+import org.grenu.core.quantity.Reported;
+import org.grenu.desktop.control.Styles;
+
+/** The extraction yield with its basis, and strength, ratio and dissolved solids under it. */
+final class YieldSection extends Section {
+
+    private final Label value = labelled(Styles.HEADLINE);
+    private final Label percent = labelled(Styles.HEADLINE_U);
+    private final Label expanded = labelled(Styles.HEADLINE_U);
+    private final Label other = labelled(Styles.MUTED);
+    private final Label wanting = labelled(Styles.EMPTY);
+    private final HBox headline;
+    private final Triple strength = new Triple("Strength", "%");
+    private final Triple ratio = new Triple("Ratio", "");
+    private final Triple solids = new Triple("Dissolved", "g");
+
+    YieldSection(LedgerViewModel model) {
+        super("Extraction yield");
+        Button basis = new Button();
+        basis.setId("basis");
+        basis.getStyleClass().add(Styles.LINK);
+        basis.setTooltip(new Tooltip("Show the yield on the other basis"));
+        basis.setOnAction(event -> model.basisProperty().set(model.basisProperty().get() == Basis.AS_DOSED ? Basis.DRY : Basis.AS_DOSED));
+        Runnable name = () -> basis.setText(model.basisProperty().get().title() + " ⇄");
+        model.basisProperty().addListener((o, was, is) -> name.run());
+        name.run();
+        remark().setText("k = 2 ·");
+        ((HBox) getChildren().get(0)).getChildren().add(basis);
+        ((HBox) getChildren().get(0)).setSpacing(4);
+        value.setId("yield");
+        expanded.setId("yield-u");
+        other.setId("other-basis");
+        wanting.setId("wanting");
+        other.setWrapText(true);
+        other.setAlignment(Pos.CENTER_RIGHT);
+        wanting.setWrapText(true);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        for (Label label : new Label[] {value, percent, expanded}) {
+            label.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        headline = new HBox(6, value, percent, expanded, gap, other);
+        headline.setAlignment(Pos.BASELINE_LEFT);
+        HBox triples = new HBox(10, strength, ratio, solids);
+        getChildren().addAll(headline, wanting, triples);
+        model.text().addListener((o, was, is) -> show(is));
+        show(model.text().get());
+    }
+
+    private void show(LedgerText text) {
+        Optional<Reported> yield = text == null ? Optional.empty() : text.yield();
+        value.setText(yield.map(Reported::value).orElse("–"));
+        percent.setText(yield.isPresent() ? "%" : "");
+        expanded.setText(yield.map(y -> "±" + y.expanded()).orElse(""));
+        other.setText(text == null ? "" : text.otherBasis());
+        wanting.setText(text == null ? "" : text.wanting());
+        wanting.setManaged(!wanting.getText().isEmpty());
+        wanting.setVisible(wanting.isManaged());
+        strength.show(text == null ? Optional.empty() : text.strength());
+        ratio.show(text == null ? Optional.empty() : text.ratio());
+        solids.show(text == null ? Optional.empty() : text.solids());
+    }
+
+    private static Label labelled(String style) {
+        Label label = new Label();
+        label.getStyleClass().add(style);
+        return label;
+    }
+
+    /** A name over a value with its uncertainty. */
+    private static final class Triple extends VBox {
+        private final String unit;
+        private final Label value = labelled(Styles.NUMBER);
+        private final Label rest = labelled(Styles.MUTED);
+
+        Triple(String name, String unit) {
+            this.unit = unit;
+            Label title = labelled(Styles.MUTED);
+            title.setText(name);
+            value.setMinWidth(Region.USE_PREF_SIZE);
+            rest.setMinWidth(Region.USE_PREF_SIZE);
+            HBox line = new HBox(3, new Node[] {value, rest});
+            line.setAlignment(Pos.BASELINE_LEFT);
+            getChildren().addAll(title, line);
+            value.setId("value-" + name.toLowerCase(Locale.ROOT));
+        }
+
+        void show(Optional<Reported> reported) {
+            value.setText(reported.map(r -> (unit.isEmpty() ? "1:" : "") + r.value()).orElse("–"));
+            rest.setText(reported.map(r -> "±" + r.expanded() + (unit.isEmpty() ? "" : " " + unit)).orElse(""));
+        }
+    }
+}

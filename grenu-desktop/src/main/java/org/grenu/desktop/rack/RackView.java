@@ -1,0 +1,228 @@
+package org.grenu.desktop.rack;
+
+import javafx.application.Platform;
+import javafx.beans.Observable;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
+import javafx.util.StringConverter;
+import org.grenu.core.study.Factor;
+import org.grenu.desktop.control.FxColor;
+import org.grenu.desktop.control.Icon;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.theme.TreatmentScale;
+
+/** The column of slips with its filter and legend. */
+public final class RackView extends VBox {
+
+    private final RackViewModel model;
+    private final Appearance appearance;
+    private final ListView<RackRow> list = new ListView<>();
+    private final TextField filter = new TextField();
+    private final HBox legend = new HBox(3);
+    private boolean following;
+
+    /** The rack of that desk. */
+    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance) {
+        this.model = model;
+        this.appearance = appearance;
+        getStyleClass().add(Styles.RACK);
+        setSpacing(8);
+        getChildren().addAll(filterField(), colourBy(), legend, listWithEmptyText(), foot(desk));
+        appearance.scale().addListener((o, was, is) -> recolour());
+        appearance.themeProperty().addListener((o, was, is) -> recolour());
+        desk.openProperty().addListener((o, was, is) -> follow());
+        recolour();
+    }
+
+    /** Puts the caret into the filter. */
+    public void focusFilter() {
+        filter.requestFocus();
+        filter.selectAll();
+    }
+
+    private Node filterField() {
+        filter.setId("filter");
+        filter.setPromptText("Filter, such as gentle grind:2.2-2.4 ey>20");
+        filter.setAccessibleText("Filter the shots");
+        filter.setTooltip(new Tooltip("Words, field:value, field:low-high, ey>20, time<30 (Ctrl F)"));
+        filter.textProperty().bindBidirectional(model.filterProperty());
+        filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
+            if (key.getCode() == KeyCode.ESCAPE) {
+                filter.clear();
+                key.consume();
+            } else if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
+                model.step(key.getCode() == KeyCode.DOWN ? 1 : -1);
+                key.consume();
+            }
+        });
+        Label count = new Label();
+        count.setId("count");
+        count.getStyleClass().add(Styles.MUTED);
+        count.textProperty().bind(model.countProperty());
+        count.setMinWidth(Region.USE_PREF_SIZE);
+        count.setMouseTransparent(true);
+        HBox.setHgrow(filter, Priority.ALWAYS);
+        HBox box = new HBox(6, Icon.SEARCH.node(), filter, count);
+        box.getStyleClass().add("filter-box");
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private Node colourBy() {
+        ChoiceBox<Factor> choice = new ChoiceBox<>();
+        choice.setId("colour-by");
+        choice.getItems().setAll(Factor.values());
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Factor factor) {
+                return factor == null ? "" : factor.title();
+            }
+
+            @Override
+            public Factor fromString(String title) {
+                throw new IllegalStateException("the choice is not typed");
+            }
+        });
+        choice.valueProperty().bindBidirectional(appearance.colourByProperty());
+        choice.setAccessibleText("Colour the shots by");
+        Label words = new Label("Colour by");
+        words.getStyleClass().add(Styles.MUTED);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox line = new HBox(words, gap, choice);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private Node listWithEmptyText() {
+        list.setId("rack");
+        list.setItems(model.rows());
+        list.setAccessibleText("Shots");
+        list.setCellFactory(view -> new SlipCell(appearance));
+        list.setFocusTraversable(true);
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
+            if (!following && is instanceof RackRow.Slip slip) {
+                model.open(slip.shot());
+            }
+        });
+        list.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
+            int step = switch (key.getCode()) {
+                case DOWN -> 1;
+                case UP -> -1;
+                case PAGE_DOWN -> 6;
+                case PAGE_UP -> -6;
+                case HOME -> -1_000_000;
+                case END -> 1_000_000;
+                default -> 0;
+            };
+            if (step != 0) {
+                model.step(step);
+                key.consume();
+            }
+        });
+        Label nothing = new Label();
+        nothing.getStyleClass().add(Styles.EMPTY);
+        nothing.setWrapText(true);
+        nothing.setMouseTransparent(true);
+        model.countProperty().addListener((o, was, is) -> nothing.setText(emptyText()));
+        nothing.setText(emptyText());
+        model.rows().addListener((Observable o) -> {
+            nothing.setText(emptyText());
+            Platform.runLater(this::follow);
+        });
+        StackPane stack = new StackPane(list, nothing);
+        StackPane.setAlignment(nothing, Pos.TOP_CENTER);
+        VBox.setVgrow(stack, Priority.ALWAYS);
+        return stack;
+    }
+
+    private String emptyText() {
+        if (!model.rows().isEmpty()) {
+            return "";
+        }
+        return model.filterProperty().get().isBlank() ? "No shots yet." : "No shot passes the filter. Esc clears it.";
+    }
+
+    /** Where the shots are kept, so that nobody has to look for the file. */
+    private static Node foot(StudyDesk desk) {
+        String home = System.getProperty("user.home");
+        String path = desk.path().toString();
+        Label where = new Label("Library " + (path.startsWith(home) ? "~" + path.substring(home.length()) : path));
+        where.setId("library-path");
+        where.getStyleClass().addAll(Styles.MUTED, "rack-foot");
+        where.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        where.setTooltip(new Tooltip(path + "\nChoose another with --library."));
+        where.setMaxWidth(Double.MAX_VALUE);
+        return where;
+    }
+
+    private void follow() {
+        int row = model.openRow();
+        following = true;
+        if (row < 0) {
+            list.getSelectionModel().clearSelection();
+        } else if (list.getSelectionModel().getSelectedIndex() != row) {
+            list.getSelectionModel().select(row);
+        }
+        following = false;
+        if (row >= 0) {
+            reveal(row);
+        }
+    }
+
+    /** Scrolls only when the row is out of sight, and takes the day's heading along at the top. */
+    private void reveal(int row) {
+        var cells = list.lookupAll(".list-cell").stream().map(node -> (SlipCell) node)
+                .filter(cell -> !cell.isEmpty() && cell.getIndex() == row).findFirst();
+        boolean visible = cells.isPresent() && cells.get().getBoundsInParent().getMinY() >= -1
+                && cells.get().getBoundsInParent().getMaxY() <= list.getHeight() + 1;
+        if (!visible) {
+            list.scrollTo(row <= 1 ? 0 : row - 1);
+        }
+    }
+
+    private void recolour() {
+        TreatmentScale scale = appearance.scale().get();
+        legend.getChildren().clear();
+        legend.setAlignment(Pos.CENTER_RIGHT);
+        if (scale.factor().numeric() && scale.levels().size() > 1) {
+            legend.getChildren().add(word(scale.levels().get(0)));
+            scale.levels().forEach(level -> legend.getChildren().add(swatch(scale, level)));
+            legend.getChildren().add(word(scale.levels().get(scale.levels().size() - 1)));
+        } else {
+            scale.levels().stream().limit(3).forEach(level -> legend.getChildren().addAll(swatch(scale, level), word(level)));
+        }
+        list.refresh();
+    }
+
+    private Node swatch(TreatmentScale scale, String level) {
+        Rectangle swatch = new Rectangle(scale.factor().numeric() ? Math.min(18, 100.0 / scale.levels().size()) : 8, 6,
+                FxColor.of(scale.color(level, appearance.themeProperty().get())));
+        swatch.setArcWidth(2);
+        swatch.setArcHeight(2);
+        return swatch;
+    }
+
+    private static Label word(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(Styles.MUTED, Styles.CHIP);
+        label.setMaxWidth(95);
+        return label;
+    }
+}

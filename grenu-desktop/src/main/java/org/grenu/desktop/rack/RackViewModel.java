@@ -1,0 +1,142 @@
+package org.grenu.desktop.rack;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
+import javafx.collections.ObservableList;
+import org.grenu.core.study.ShotFilter;
+import org.grenu.desktop.desk.ShotOrder;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.library.ShotSummary;
+
+/** The rack's rows for what is typed in the filter. */
+public final class RackViewModel {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
+    private static final String UNKNOWN_DAY = "Day unknown";
+
+    private final StudyDesk desk;
+    private final StringProperty filter = new SimpleStringProperty("");
+    private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
+    private final ObservableList<RackRow> rows = FXCollections.observableArrayList();
+
+    /** The rack of that desk's shots. */
+    public RackViewModel(StudyDesk desk) {
+        this.desk = desk;
+        desk.shots().addListener(this::shotsChanged);
+        filter.addListener((o, was, is) -> rebuild());
+        rebuild();
+    }
+
+    // Observables
+
+    /** {@return what is typed in the filter} */
+    public StringProperty filterProperty() {
+        return filter;
+    }
+
+    /** {@return how many shots pass, in words} */
+    public ReadOnlyStringProperty countProperty() {
+        return count.getReadOnlyProperty();
+    }
+
+    /** {@return headings and slips, top to bottom} */
+    public ObservableList<RackRow> rows() {
+        return rows;
+    }
+
+    /** {@return the row of the shot being read; −1 when it is not in the rack} */
+    public int openRow() {
+        long open = desk.openProperty().get() == null ? -1 : desk.openProperty().get().summary().id();
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i) instanceof RackRow.Slip slip && slip.shot().id() == open) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    // Actions
+
+    /** Opens the shot. */
+    public void open(ShotSummary shot) {
+        desk.select(shot.id());
+    }
+
+    /** Opens the shot that many slips further down, stopping at the ends. */
+    public void step(int slips) {
+        List<ShotSummary> shown = shown();
+        int at = -1;
+        for (int i = 0; i < shown.size(); i++) {
+            boolean isOpen = desk.openProperty().get() != null && shown.get(i).id() == desk.openProperty().get().summary().id();
+            at = isOpen ? i : at;
+        }
+        if (!shown.isEmpty()) {
+            desk.select(shown.get(Math.max(0, Math.min(shown.size() - 1, at < 0 ? 0 : at + slips))).id());
+        }
+    }
+
+    private List<ShotSummary> shown() {
+        return rows.stream().filter(row -> row instanceof RackRow.Slip).map(row -> ((RackRow.Slip) row).shot()).toList();
+    }
+
+    /** An edited shot keeps its place unless it moved or no longer passes; so the rack does not jump under the reader. */
+    private void shotsChanged(ListChangeListener.Change<? extends ShotSummary> change) {
+        boolean inPlace = true;
+        while (change.next()) {
+            inPlace &= change.wasReplaced() && change.getAddedSize() == 1 && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
+        }
+        if (!inPlace) {
+            rebuild();
+        }
+    }
+
+    private boolean replaced(ShotSummary was, ShotSummary is) {
+        if (!was.sheet().pulledAt().equals(is.sheet().pulledAt()) || !passes(is)) {
+            return false;
+        }
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i) instanceof RackRow.Slip slip && slip.shot().id() == is.id()) {
+                rows.set(i, new RackRow.Slip(is));
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean passes(ShotSummary shot) {
+        return ShotFilter.parse(filter.get()).matches(new FilterSubject(shot));
+    }
+
+    private void rebuild() {
+        ShotFilter wanted = ShotFilter.parse(filter.get());
+        Map<String, List<ShotSummary>> days = new LinkedHashMap<>();
+        int passing = 0;
+        for (ShotSummary shot : ShotOrder.newestFirst(desk.shots())) {
+            if (wanted.matches(new FilterSubject(shot))) {
+                Optional<LocalDate> day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate());
+                days.computeIfAbsent(day.map(DAY::format).orElse(UNKNOWN_DAY), key -> new ArrayList<>()).add(shot);
+                passing++;
+            }
+        }
+        List<RackRow> built = new ArrayList<>();
+        days.forEach((day, shots) -> {
+            built.add(new RackRow.DayHeading(day, shots.size()));
+            shots.forEach(shot -> built.add(new RackRow.Slip(shot)));
+        });
+        rows.setAll(built);
+        int all = desk.shots().size();
+        count.set(passing == all ? all == 1 ? "1 shot" : all + " shots" : passing + " of " + all);
+    }
+}

@@ -1,0 +1,120 @@
+package org.grenu.desktop.rack;
+
+import javafx.geometry.Insets;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Rectangle;
+import org.grenu.core.curve.Samples;
+import org.grenu.desktop.control.FxColor;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.library.ShotSummary;
+
+/** A row of the rack: a day's heading or a slip. */
+final class SlipCell extends ListCell<RackRow> {
+
+    private final Appearance appearance;
+
+    SlipCell(Appearance appearance) {
+        this.appearance = appearance;
+        setPrefWidth(0);
+    }
+
+    @Override
+    protected void updateItem(RackRow row, boolean empty) {
+        super.updateItem(row, empty);
+        getStyleClass().removeAll(Styles.SLIP_DAY, Styles.SLIP);
+        setText(null);
+        setGraphic(null);
+        setAccessibleText(null);
+        setDisable(false);
+        if (empty || row == null) {
+            return;
+        }
+        if (row instanceof RackRow.DayHeading heading) {
+            getStyleClass().add(Styles.SLIP_DAY);
+            setGraphic(day(heading));
+        } else if (row instanceof RackRow.Slip slip) {
+            getStyleClass().add(Styles.SLIP);
+            setGraphic(slip(slip.shot()));
+        }
+    }
+
+    private static Node day(RackRow.DayHeading heading) {
+        Label day = label(heading.day(), Styles.HEADING);
+        Label count = label(heading.shots() == 1 ? "1 shot" : heading.shots() + " shots", Styles.MUTED);
+        BorderPane line = new BorderPane();
+        line.setLeft(day);
+        line.setRight(count);
+        return line;
+    }
+
+    private Node slip(ShotSummary shot) {
+        SlipText text = SlipText.of(shot, appearance.colourByProperty().get());
+        Color color = FxColor.of(appearance.scale().get().color(shot.sheet(), appearance.themeProperty().get()));
+        setAccessibleRole(AccessibleRole.LIST_ITEM);
+        setAccessibleText("Shot " + text.number() + ", " + text.masses() + ", " + text.time() + ", extraction yield "
+                + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed"));
+        Label masses = label(text.masses(), "slip-masses");
+        Label time = label(text.time().isEmpty() ? "" : "· " + text.time(), "slip-masses");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox first = new HBox(4, masses, time, gap, label(text.number(), Styles.MUTED));
+        HBox second = text.yield().isEmpty()
+                ? new HBox(4, label("EY", Styles.MUTED), label(text.missing(), Styles.MUTED))
+                : new HBox(4, label("EY", Styles.MUTED), label(text.yield(), Styles.STRONG), label(text.expanded(), Styles.MUTED));
+        VBox words = new VBox(1, first, second);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox top = new HBox(9, miniature(shot.digest().miniature(), color), words);
+        VBox slip = new VBox(5, top, chips(text, color));
+        slip.getStyleClass().add("slip-body");
+        Rectangle tab = new Rectangle(5, 22, color);
+        tab.setTranslateY(10);
+        HBox row = new HBox(tab, slip);
+        HBox.setHgrow(slip, Priority.ALWAYS);
+        return row;
+    }
+
+    private static Node chips(SlipText text, Color color) {
+        HBox chips = new HBox(9);
+        for (int i = 0; i < text.chips().size(); i++) {
+            Label chip = label(text.chips().get(i), Styles.CHIP);
+            if (i == 0) {
+                chip.getStyleClass().add(Styles.STRONG);
+                chip.setGraphic(new Circle(3.2, color));
+                chip.setGraphicTextGap(5);
+            }
+            chip.setMinWidth(i == 0 ? Region.USE_PREF_SIZE : 0);
+            chips.getChildren().add(chip);
+        }
+        if (!text.fault().isEmpty()) {
+            Label fault = label("faulty", Styles.CHIP, Styles.FAULTY);
+            fault.setMinWidth(Region.USE_PREF_SIZE);
+            chips.getChildren().add(fault);
+        }
+        chips.setPadding(new Insets(0, 0, 0, 1));
+        return chips;
+    }
+
+    /** The pressure strip, too small for axes: only its shape is to be seen. */
+    private static Node miniature(Samples points, Color color) {
+        return Miniature.of(points, color, 60, 30);
+    }
+
+    private static Label label(String text, String... styles) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(styles);
+        label.setTextOverrun(OverrunStyle.ELLIPSIS);
+        return label;
+    }
+}

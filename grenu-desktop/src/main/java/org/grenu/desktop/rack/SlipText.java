@@ -1,0 +1,80 @@
+package org.grenu.desktop.rack;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.extraction.Brew;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.Masses;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.library.ShotSummary;
+
+/**
+ * The words on a slip.
+ *
+ * @param number   as people call the shot
+ * @param masses   {@code 18.0 → 40.1 g}
+ * @param time     {@code 28.9 s}, empty when unknown
+ * @param yield    {@code 20.28}, empty when unknown
+ * @param expanded {@code ±0.16}
+ * @param missing  what the yield still needs, when it is unknown
+ * @param chips    the factors, the one that gives the colour first
+ * @param fault    why the shot counts as faulty, empty when it does not
+ */
+record SlipText(String number, String masses, String time, String yield, String expanded, String missing, List<String> chips,
+                String fault) {
+
+    private static final String UNKNOWN = "–";
+
+    static SlipText of(ShotSummary shot, Factor colourBy) {
+        Masses masses = shot.masses();
+        Optional<Reported> yield = masses.brew().map(Brew::asDosed).map(y -> Reported.of(y.percent()));
+        OptionalDouble time = TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.digest().times());
+        return new SlipText(Integer.toString(shot.number()), grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
+                time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
+                yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
+                chips(shot.sheet(), colourBy), shot.sheet().text(SheetField.FAULT).orElse(""));
+    }
+
+    private static String missing(Masses masses) {
+        List<String> wanting = new ArrayList<>();
+        if (masses.dose().isEmpty()) {
+            wanting.add("dose");
+        }
+        if (masses.beverage().isEmpty()) {
+            wanting.add("beverage mass");
+        }
+        if (masses.strength().isEmpty()) {
+            wanting.add("strength");
+        }
+        return wanting.isEmpty() ? "" : "needs " + String.join(", ", wanting);
+    }
+
+    private static String grams(Optional<Measured> mass) {
+        return mass.map(m -> Reported.fixed(m.value(), 1)).orElse(UNKNOWN);
+    }
+
+    private static List<String> chips(ShotSheet sheet, Factor colourBy) {
+        List<String> chips = new ArrayList<>();
+        chip(sheet, colourBy).ifPresent(chips::add);
+        for (Factor factor : List.of(Factor.GRIND, Factor.TEMPERATURE, Factor.PROFILE)) {
+            if (factor != colourBy) {
+                chip(sheet, factor).ifPresent(chips::add);
+            }
+        }
+        return chips;
+    }
+
+    static Optional<String> chip(ShotSheet sheet, Factor factor) {
+        return factor.level(sheet).map(level -> switch (factor) {
+            case GRIND -> "grind " + level;
+            case TEMPERATURE -> level + " °C";
+            case PROFILE, COFFEE, DAY -> level;
+        });
+    }
+}

@@ -1,0 +1,103 @@
+package org.grenu.desktop.read;
+
+import java.awt.Color;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.rack.RackViewModel;
+
+/** The workspace for reading one shot: its title, its strips, and what was done to its log. */
+public final class ReadView extends BorderPane {
+
+    private final Label title = new Label();
+    private final Label recipe = new Label();
+    private final Label fault = new Label();
+    private final Label processing = new Label();
+    private final StripsPane strips;
+
+    /** Shows what the model reads. */
+    public ReadView(ReadViewModel model, RackViewModel rack, StudyDesk desk, Appearance appearance, Node exports) {
+        getStyleClass().add(Styles.WORK);
+        ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
+                ? appearance.themeProperty().get().color("muted")
+                : appearance.scale().get().color(desk.openProperty().get().summary().sheet(), appearance.themeProperty().get()),
+                desk.openProperty(), appearance.scale(), appearance.themeProperty());
+        strips = new StripsPane(model, appearance.themeProperty(), treatment);
+        setTop(titleRow(rack, exports));
+        setCenter(strips);
+        setBottom(foot(model));
+        model.figureProperty().addListener((o, was, is) -> describe(model));
+        describe(model);
+    }
+
+    /** {@return the strips, for the keys that reach them from anywhere} */
+    public StripsPane strips() {
+        return strips;
+    }
+
+    private Node titleRow(RackViewModel rack, Node exports) {
+        title.setId("shot-title");
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        recipe.getStyleClass().addAll(Styles.MUTED, "recipe");
+        fault.getStyleClass().addAll(Styles.FAULTY, "recipe");
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> rack.step(-1)),
+                neighbour("›", "Older shot (Down)", () -> rack.step(1)), exports);
+        row.getStyleClass().add("title-row");
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static Button neighbour(String sign, String tip, Runnable go) {
+        Button button = new Button(sign);
+        button.getStyleClass().add(Styles.QUIET);
+        button.setTooltip(new Tooltip(tip));
+        button.setAccessibleText(tip);
+        button.setFocusTraversable(false);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(event -> go.run());
+        return button;
+    }
+
+    private Node foot(ReadViewModel model) {
+        Label zoomed = new Label("Wheel zooms, drag pans");
+        zoomed.getStyleClass().addAll(Styles.MUTED);
+        Button whole = new Button("Show all");
+        whole.setId("show-all");
+        whole.getStyleClass().add(Styles.LINK);
+        whole.setTooltip(new Tooltip("Show the whole log (0, or double click)"));
+        whole.setOnAction(event -> model.reset());
+        whole.visibleProperty().bind(Bindings.createBooleanBinding(() -> model.figureProperty().get() != null
+                && model.viewProperty().get().length() < model.figureProperty().get().whole().length() - 1e-6,
+                model.viewProperty(), model.figureProperty()));
+        processing.getStyleClass().add(Styles.MUTED);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(12, zoomed, whole, gap, processing);
+        row.getStyleClass().add("work-foot");
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private void describe(ReadViewModel model) {
+        title.setText(model.title());
+        recipe.setText(model.recipe());
+        recipe.setTooltip(model.recipe().isEmpty() ? null : new Tooltip(model.recipe()));
+        fault.setText(model.fault().isEmpty() ? "" : "faulty: " + model.fault());
+        fault.setTooltip(model.fault().isEmpty() ? null : new Tooltip(model.fault()));
+        processing.setText(model.processing());
+    }
+}

@@ -1,0 +1,95 @@
+package org.grenu.desktop.read;
+
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import org.grenu.figures.read.StripLayout;
+
+/** What mouse and keys do on the strips. */
+final class StripInput {
+
+    private static final double FINE_STEP_SECONDS = 0.1;
+    private static final double COARSE_STEP_SECONDS = 1;
+
+    private final StripsPane pane;
+    private final ReadViewModel model;
+    private double draggedFrom = Double.NaN;
+
+    StripInput(StripsPane pane, ReadViewModel model) {
+        this.pane = pane;
+        this.model = model;
+        pane.setOnMouseMoved(this::hover);
+        pane.setOnMouseExited(event -> draggedFrom = Double.NaN);
+        pane.setOnMousePressed(this::press);
+        pane.setOnMouseDragged(this::drag);
+        pane.setOnMouseReleased(event -> draggedFrom = Double.NaN);
+        pane.setOnMouseClicked(this::click);
+        pane.setOnScroll(this::scroll);
+        pane.setOnKeyPressed(this::key);
+    }
+
+    private void hover(MouseEvent event) {
+        StripLayout layout = pane.currentLayout();
+        if (layout != null && event.getX() >= layout.left() - 6 && event.getX() <= layout.right() + 6) {
+            model.cursorProperty().set(layout.seconds(event.getX()));
+        }
+    }
+
+    private void press(MouseEvent event) {
+        pane.requestFocus();
+        draggedFrom = event.getX();
+    }
+
+    private void drag(MouseEvent event) {
+        StripLayout layout = pane.currentLayout();
+        if (layout != null && !Double.isNaN(draggedFrom) && event.getButton() == MouseButton.PRIMARY) {
+            model.pan((draggedFrom - event.getX()) / (layout.right() - layout.left()));
+            draggedFrom = event.getX();
+        }
+    }
+
+    private void click(MouseEvent event) {
+        if (event.getClickCount() == 2) {
+            model.reset();
+        }
+    }
+
+    private void scroll(ScrollEvent event) {
+        StripLayout layout = pane.currentLayout();
+        if (layout == null) {
+            return;
+        }
+        if (event.isShiftDown() || Math.abs(event.getDeltaX()) > Math.abs(event.getDeltaY())) {
+            double delta = event.getDeltaX() != 0 ? event.getDeltaX() : event.getDeltaY();
+            model.pan(-Math.signum(delta) * 0.1);
+        } else if (event.getDeltaY() != 0) {
+            model.zoom(layout.seconds(event.getX()), event.getDeltaY() > 0 ? 1 : -1);
+        }
+        event.consume();
+    }
+
+    private void key(KeyEvent event) {
+        double step = event.isShiftDown() ? COARSE_STEP_SECONDS : FINE_STEP_SECONDS;
+        boolean taken = true;
+        switch (event.getCode()) {
+            case LEFT -> sideways(event, -1, step);
+            case RIGHT -> sideways(event, 1, step);
+            case PLUS, ADD, EQUALS -> model.zoomAtCursor(1);
+            case MINUS, SUBTRACT -> model.zoomAtCursor(-1);
+            case DIGIT0, NUMPAD0 -> model.reset();
+            default -> taken = false;
+        }
+        if (taken) {
+            event.consume();
+        }
+    }
+
+    private void sideways(KeyEvent event, int direction, double step) {
+        if (event.isShortcutDown()) {
+            model.pan(direction * 0.1);
+        } else {
+            model.moveCursor(direction * step);
+        }
+    }
+}

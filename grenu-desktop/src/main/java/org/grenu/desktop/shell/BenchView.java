@@ -1,0 +1,174 @@
+package org.grenu.desktop.shell;
+
+import java.io.File;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.desktop.importing.ImportPanel;
+import org.grenu.desktop.ledger.LedgerView;
+import org.grenu.desktop.rack.RackView;
+import org.grenu.desktop.read.ReadView;
+
+/** The bench: spine, header, rack, work surface and ledger, and the keys that work everywhere. */
+public final class BenchView extends StackPane {
+
+    private static final KeyCombination UNDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination REDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN);
+    private static final KeyCombination REDO_TOO = new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination OPEN = new KeyCodeCombination(KeyCode.O, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination FIND = new KeyCodeCombination(KeyCode.F, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
+
+    private final Bench bench;
+    private final FileDialogs dialogs;
+    private final RackView rack;
+    private final ReadView read;
+
+    /** The whole window's content. */
+    public BenchView(Bench bench, FileDialogs dialogs) {
+        this.bench = bench;
+        this.dialogs = dialogs;
+        rack = new RackView(bench.rack(), bench.desk(), bench.appearance());
+        read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
+        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance());
+        StackPane work = new StackPane(read, emptyState());
+        SplitPane columns = new SplitPane(rack, work, ledger);
+        columns.setDividerPositions(252.0 / 1220, 1 - 292.0 / 1220);
+        SplitPane.setResizableWithParent(rack, false);
+        SplitPane.setResizableWithParent(ledger, false);
+        rack.setMinWidth(232);
+        ledger.setMinWidth(278);
+        work.setMinWidth(420);
+        BorderPane page = new BorderPane(columns);
+        page.setTop(new Header(bench.desk(), this::askAndImport));
+        BorderPane whole = new BorderPane(page);
+        whole.setLeft(new Spine(bench.desk(), bench.appearance()));
+        ImportPanel panel = new ImportPanel(bench.importing());
+        NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
+        StackPane.setAlignment(panel, Pos.TOP_CENTER);
+        StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
+        StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
+        getChildren().addAll(whole, panel, notice);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+    }
+
+    private Node emptyState() {
+        EmptyState empty = new EmptyState(this::askAndImport, () -> bench.importing().importSources(DemoFiles.all()));
+        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().openProperty().isNull()));
+        return empty;
+    }
+
+    private MenuButton exportMenu() {
+        MenuButton menu = new MenuButton("Export");
+        menu.setId("export");
+        menu.getStyleClass().add(Styles.ACTION);
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        for (ExportActions.Kind kind : ExportActions.Kind.values()) {
+            if (kind == ExportActions.Kind.FIGURE_PNG || kind == ExportActions.Kind.STUDY_TABLE) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+            MenuItem item = new MenuItem(kind.title());
+            item.setId("export-" + kind.name().toLowerCase(Locale.ROOT));
+            item.setOnAction(event -> dialogs.fileToSave(bench.exports().suggestedName(kind))
+                    .ifPresent(file -> bench.exports().export(kind, file)));
+            menu.getItems().add(item);
+        }
+        menu.disableProperty().bind(bench.desk().openProperty().isNull());
+        return menu;
+    }
+
+    private void askAndImport() {
+        var files = dialogs.filesToImport();
+        if (!files.isEmpty()) {
+            bench.importing().importPaths(files);
+        }
+    }
+
+    private void dragOver(DragEvent event) {
+        if (event.getDragboard().hasFiles()) {
+            event.acceptTransferModes(TransferMode.COPY);
+        }
+        event.consume();
+    }
+
+    private void dropped(DragEvent event) {
+        boolean files = event.getDragboard().hasFiles();
+        if (files) {
+            bench.importing().importPaths(event.getDragboard().getFiles().stream().map(File::toPath).toList());
+        }
+        event.setDropCompleted(files);
+        event.consume();
+    }
+
+    /** Undo and redo are the library's everywhere but in a text that is being typed and differs from what is stored. */
+    private void key(KeyEvent event) {
+        boolean taken = true;
+        if (REDO.match(event) || REDO_TOO.match(event)) {
+            bench.desk().redo();
+        } else if (UNDO.match(event)) {
+            bench.desk().undo();
+        } else if (OPEN.match(event)) {
+            askAndImport();
+        } else if (FIND.match(event)) {
+            rack.focusFilter();
+        } else if (LOOK.match(event)) {
+            bench.appearance().switchTheme();
+        } else {
+            taken = outsideText() && move(event);
+        }
+        if (taken) {
+            event.consume();
+        }
+    }
+
+    private boolean outsideText() {
+        Node focused = getScene() == null ? null : getScene().getFocusOwner();
+        return !(focused instanceof TextInputControl) && !(focused instanceof ChoiceBox)
+                && !(focused instanceof MenuButton);
+    }
+
+    /** Up and down go through the rack, left and right move the hairline, wherever the focus is. */
+    private boolean move(KeyEvent event) {
+        boolean onStrips = getScene().getFocusOwner() == read.strips();
+        boolean plain = !event.isShortcutDown() && !event.isAltDown();
+        Optional<Integer> step = switch (event.getCode()) {
+            case UP -> Optional.of(-1);
+            case DOWN -> Optional.of(1);
+            default -> Optional.empty();
+        };
+        if (step.isPresent() && plain) {
+            bench.rack().step(step.get());
+            return true;
+        }
+        boolean sideways = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
+        if (sideways && plain && !onStrips) {
+            double direction = event.getCode() == KeyCode.LEFT ? -1 : 1;
+            bench.read().moveCursor(direction * (event.isShiftDown() ? 1 : 0.1));
+            return true;
+        }
+        return false;
+    }
+}

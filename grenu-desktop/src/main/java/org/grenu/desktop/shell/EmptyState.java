@@ -1,0 +1,35 @@
+package org.grenu.desktop.shell;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+
+/** What an empty library shows: what belongs here, and how to get it there. */
+final class EmptyState extends VBox {
+
+    EmptyState(Runnable importFiles, Runnable loadDemo) {
+        getStyleClass().addAll("empty-state", Styles.WORK);
+        setAlignment(Pos.CENTER);
+        Label title = new Label("No shots yet");
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        Label words = new Label("Bring the logs of your shots: CSV, TSV or JSON with time and any of pressure, flow, cup mass and temperature. "
+                + "Drop the files anywhere on this window. Then enter dose and strength readings at the right, and Grenu gives the extraction "
+                + "yield with its uncertainty.");
+        words.getStyleClass().add("prose");
+        words.setWrapText(true);
+        words.setMaxWidth(430);
+        Button take = new Button("Import shots…");
+        take.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        take.setOnAction(event -> importFiles.run());
+        Button demo = new Button("Load the demo study");
+        demo.setId("load-demo");
+        demo.getStyleClass().add(Styles.ACTION);
+        demo.setOnAction(event -> loadDemo.run());
+        HBox buttons = new HBox(8, take, demo);
+        buttons.setAlignment(Pos.CENTER);
+        getChildren().addAll(title, words, buttons);
+    }
+}

@@ -1,0 +1,43 @@
+package org.grenu.desktop.shell;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.Icon;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Notice;
+
+/** What was done or went wrong, over the foot of the window until it is closed. */
+final class NoticeBar extends HBox {
+
+    NoticeBar(ObjectProperty<Notice> notice) {
+        getStyleClass().add(Styles.NOTICE);
+        setAlignment(Pos.CENTER_LEFT);
+        Label text = new Label();
+        text.setId("notice");
+        text.setWrapText(true);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        Button close = new Button();
+        close.setGraphic(Icon.CLOSE.node());
+        close.getStyleClass().add(Styles.QUIET);
+        close.setAccessibleText("Close this notice");
+        close.setOnAction(event -> notice.set(null));
+        getChildren().addAll(text, close);
+        notice.addListener((o, was, is) -> {
+            setVisible(is != null);
+            if (is != null) {
+                text.setText(is.text());
+                getStyleClass().remove(Styles.FAILED);
+                if (is.kind() == Notice.Kind.FAILED) {
+                    getStyleClass().add(Styles.FAILED);
+                }
+            }
+        });
+        setVisible(false);
+        setMaxSize(560, USE_PREF_SIZE);
+    }
+}

@@ -1,0 +1,41 @@
+package org.grenu.figures.paint;
+
+import java.awt.Color;
+import java.awt.Font;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.font.FontRenderContext;
+
+/** Words in a figure, placed by their left, middle or right on a baseline. */
+public final class Words {
+
+    private static final FontRenderContext MEASURE = new FontRenderContext(null, true, true);
+
+    private Words() {
+    }
+
+    /** Where on the given x the words stand. */
+    public enum Align { LEFT, CENTRE, RIGHT }
+
+    /** Draws the words on the baseline. */
+    public static void draw(Graphics2D g, String text, double x, double baseline, Align align, Font font, Color color) {
+        double width = width(text, font);
+        double left = align == Align.LEFT ? x : align == Align.CENTRE ? x - width / 2 : x - width;
+        g.setFont(font);
+        g.setColor(color);
+        g.drawString(text, (float) left, (float) baseline);
+    }
+
+    /** {@return the width of the words, in the figure's units} */
+    public static double width(String text, Font font) {
+        return font.getStringBounds(text, MEASURE).getWidth();
+    }
+
+    /** Sets the hints under which all figures are painted. */
+    public static void quality(Graphics2D g) {
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_FRACTIONALMETRICS, RenderingHints.VALUE_FRACTIONALMETRICS_ON);
+        g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    }
+}

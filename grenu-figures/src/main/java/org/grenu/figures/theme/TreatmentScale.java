@@ -1,0 +1,76 @@
+package org.grenu.figures.theme;
+
+import java.awt.Color;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.ShotSheet;
+
+/**
+ * The colour of each level of the factor by which a study is coloured. Numeric factors take the sequential palette, up
+ * to five levels evenly by rank and more by value; named factors take the categorical one. A level keeps its colour
+ * wherever it is shown.
+ */
+public final class TreatmentScale {
+
+    private static final int SEAMS = 5;
+    private static final int CHIPS = 6;
+
+    private final Factor factor;
+    private final List<String> levels;
+
+    private TreatmentScale(Factor factor, List<String> levels) {
+        this.factor = factor;
+        this.levels = List.copyOf(levels);
+    }
+
+    /** {@return the scale for that factor over the study's shots} */
+    public static TreatmentScale of(Factor factor, List<ShotSheet> study) {
+        List<String> levels = new ArrayList<>();
+        study.forEach(sheet -> factor.level(sheet).filter(level -> !levels.contains(level)).ifPresent(levels::add));
+        levels.sort(factor.numeric() ? Comparator.comparingDouble(Double::parseDouble) : Comparator.naturalOrder());
+        return new TreatmentScale(factor, levels);
+    }
+
+    /** {@return the factor} */
+    public Factor factor() {
+        return factor;
+    }
+
+    /** {@return its levels in the study, in order} */
+    public List<String> levels() {
+        return levels;
+    }
+
+    /** {@return the shot's colour; a shot whose level is unknown is muted} */
+    public Color color(ShotSheet sheet, Theme theme) {
+        Optional<String> level = factor.level(sheet);
+        return level.isEmpty() ? theme.color("muted") : color(level.get(), theme);
+    }
+
+    /** {@return the level's colour} */
+    public Color color(String level, Theme theme) {
+        int rank = levels.indexOf(level);
+        if (rank < 0) {
+            return theme.color("muted");
+        }
+        if (!factor.numeric()) {
+            return rank < CHIPS ? theme.color("chip-" + (rank + 1)) : theme.color("muted");
+        }
+        double position = levels.size() == 1 ? 0.5 : rank / (levels.size() - 1.0);
+        if (levels.size() > SEAMS) {
+            double low = Double.parseDouble(levels.get(0));
+            double high = Double.parseDouble(levels.get(levels.size() - 1));
+            position = (Double.parseDouble(level) - low) / (high - low);
+        }
+        return seam(position, theme);
+    }
+
+    private static Color seam(double position, Theme theme) {
+        double along = position * (SEAMS - 1);
+        int left = Math.min(SEAMS - 2, (int) along);
+        return LabColor.between(theme.color("seam-" + (left + 1)), theme.color("seam-" + (left + 2)), along - left);
+    }
+}
