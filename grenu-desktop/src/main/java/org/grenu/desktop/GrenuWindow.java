@@ -57,13 +57,15 @@ public final class GrenuWindow extends Application {
     private void show(Library library, Stage stage, Scene scene) {
         long started = System.nanoTime();
         bench = Bench.on(library, Platform::runLater);
-        scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
+        BenchView view = new BenchView(bench, FileDialogs.of(stage));
+        scene.setRoot(view);
+        view.focusSlips();
         bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
         bench.desk().shots().addListener((Observable o) ->
                 LOG.debug("Rack holds {} shots {} ms after the window", bench.desk().shots().size(), (System.nanoTime() - started) / 1_000_000));
         bench.desk().load();
         if (request.demo()) {
-            bench.importing().importSources(DemoFiles.all());
+            bench.importing().importMissing(DemoFiles.all());
         }
         if (!request.files().isEmpty()) {
             bench.importing().importPaths(request.files());

@@ -8,6 +8,11 @@ public sealed interface ImportOutcome {
     /** {@return the file's name} */
     String file();
 
+    /** {@return whether the file went in without anything worth telling} */
+    default boolean withoutRemark() {
+        return this instanceof Imported imported && imported.assumptions().isEmpty();
+    }
+
     /** A new shot; {@code assumptions} say what the file left open. */
     record Imported(String file, int number, List<String> assumptions) implements ImportOutcome {
     }

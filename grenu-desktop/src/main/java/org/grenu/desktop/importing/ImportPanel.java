@@ -1,6 +1,7 @@
 package org.grenu.desktop.importing;
 
 import javafx.beans.binding.Bindings;
+import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,11 +17,10 @@ import org.grenu.desktop.control.Styles;
 /** The batch under way or just done: progress, cancel, and what became of each file that needs a word. */
 public final class ImportPanel extends VBox {
 
-    private final ImportViewModel model;
+    private final ObservableList<ImportOutcome> telling;
 
     /** The panel of that importer; it shows itself when a batch begins. */
     public ImportPanel(ImportViewModel model) {
-        this.model = model;
         getStyleClass().add(Styles.OVERLAY);
         setId("import-panel");
         Label summary = new Label();
@@ -46,21 +46,20 @@ public final class ImportPanel extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox top = new HBox(8, summary, gap, cancel, close);
         top.setAlignment(Pos.CENTER_LEFT);
+        telling = model.outcomes().filtered(outcome -> !outcome.withoutRemark());
         ListView<ImportOutcome> words = words();
         getChildren().addAll(top, progress, words);
         setMaxSize(620, USE_PREF_SIZE);
         setVisible(false);
         managedProperty().bind(visibleProperty());
         model.runningProperty().addListener((o, was, running) -> {
-            if (running) {
-                setVisible(true);
-            }
+            boolean nothingToTell = telling.isEmpty() && model.outcomes().size() > 0 && model.progressProperty().get() >= 1;
+            setVisible(running || !nothingToTell);
         });
     }
 
     /** Files that gave no trouble are counted, not listed. */
     private ListView<ImportOutcome> words() {
-        var telling = model.outcomes().filtered(outcome -> !words(outcome).isEmpty());
         ListView<ImportOutcome> list = new ListView<>(telling);
         list.setId("import-outcomes");
         list.setFocusTraversable(false);
@@ -79,7 +78,7 @@ public final class ImportPanel extends VBox {
             return duplicate.file() + ": already in the library as shot " + duplicate.number() + "; nothing was changed.";
         }
         ImportOutcome.Imported imported = (ImportOutcome.Imported) outcome;
-        return imported.assumptions().isEmpty() ? "" : imported.file() + ": shot " + imported.number() + ". " + String.join(" ", imported.assumptions());
+        return imported.file() + ": shot " + imported.number() + ". " + String.join(" ", imported.assumptions());
     }
 
     private static final class OutcomeCell extends ListCell<ImportOutcome> {

@@ -16,6 +16,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
@@ -80,6 +81,15 @@ public final class ImportViewModel implements AutoCloseable {
         start(() -> sources);
     }
 
+    /** Imports those sources where the library is still empty; a demo that was opened before is not told again. */
+    public void importMissing(List<ShotSource> sources) {
+        desk.background().run(() -> desk.library().isEmpty(), empty -> {
+            if (empty) {
+                importSources(sources);
+            }
+        }, desk::failed);
+    }
+
     /** Stops after the file that is being read. */
     public void cancel() {
         cancelled.set(true);
@@ -119,10 +129,17 @@ public final class ImportViewModel implements AutoCloseable {
     }
 
     private void finished(int total) {
+        progress.set(left(total) == 0 ? 1 : progress.get());
         running.set(false);
-        progress.set(1);
-        int left = total - outcomes.size();
+        int left = left(total);
         summary.set(ImportSummary.of(outcomes, left));
+        if (left == 0 && outcomes.stream().allMatch(ImportOutcome::withoutRemark)) {
+            desk.noticeProperty().set(Notice.done(summary.get()));
+        }
+    }
+
+    private int left(int total) {
+        return total - outcomes.size();
     }
 
     /** Runs on the worker; shows what it has at most eight times a second. */

@@ -42,7 +42,7 @@ final class BudgetSection extends Section {
         if (!known) {
             return;
         }
-        remark().setText("share of variance, " + model.basisProperty().get().title());
+        remark().setText("variance, " + model.basisProperty().get().title());
         Theme theme = appearance.themeProperty().get();
         for (int i = 0; i < text.budget().size(); i++) {
             LedgerText.Share share = text.budget().get(i);

@@ -11,6 +11,7 @@ import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.BeverageSource;
+import org.grenu.core.study.FieldKind;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.OpenShot;
@@ -71,7 +72,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         Optional<ExtractionYield> yield = masses.brew().flatMap(brew -> brew.yield(other));
         if (yield.isPresent()) {
             String moisture = masses.moisture().map(w -> "moisture " + Reported.of(w).text() + " %").orElse("");
-            return Reported.of(yield.get().percent()).text() + " % " + other.title() + (moisture.isEmpty() ? "" : "\n" + moisture);
+            return Reported.of(yield.get().percent()).text() + " % " + other.title() + (moisture.isEmpty() ? "" : " · " + moisture);
         }
         return masses.brew().isPresent() ? "dry basis: moisture unknown" : "";
     }
@@ -127,7 +128,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
             case ZERO -> 2;
             default -> 0;
         };
-        return padded(text, decimals);
+        return padded(text, decimals).replace('-', field.kind() == FieldKind.NUMBER ? '\u2212' : '-');
     }
 
     static String padded(String text, int decimals) {

@@ -12,8 +12,8 @@ public final class LedgerView extends ScrollPane {
     /** The ledger of the shot that the desk has open. */
     public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance) {
         getStyleClass().add(Styles.LEDGER);
-        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new BudgetSection(model, appearance),
-                new ReadingsSection(model), new PlaneSection(model, appearance), new FindingsSection(model), new TimesSection(model),
+        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model),
+                new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new TimesSection(model),
                 new RecordSection(model));
         column.getStyleClass().add("ledger-column");
         column.visibleProperty().bind(desk.openProperty().isNotNull());

@@ -12,11 +12,11 @@ import org.grenu.figures.theme.Theme;
 /** The map of the study with the shot being read on it. */
 final class PlaneSection extends Section {
 
-    private static final double HEIGHT = 172;
+    private static final double HEIGHT = 160;
 
     PlaneSection(LedgerViewModel model, Appearance appearance) {
         super("Place among the shots");
-        remark().setText("EY as dosed against brew ratio");
+        remark().setText("EY against ratio");
         getChildren().add(new Plane(model, appearance));
         Tooltip.install(this, new Tooltip("Grain: " + LedgerViewModel.windowCaption() + " (common practice).\nLines: equal strength."));
     }

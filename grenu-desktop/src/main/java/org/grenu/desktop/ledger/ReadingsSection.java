@@ -19,7 +19,7 @@ import org.grenu.desktop.desk.OpenShot;
 final class ReadingsSection extends Section {
 
     private final LedgerViewModel model;
-    private final FlowPane readings = new FlowPane(6, 4);
+    private final FlowPane readings = new FlowPane(3, 4);
     private final Label summary = new Label();
     private int shown = -1;
     private long shot = -1;
@@ -31,7 +31,7 @@ final class ReadingsSection extends Section {
         readings.setPrefWrapLength(250);
         summary.setId("readings-summary");
         summary.getStyleClass().add("caption");
-        HBox zero = line(word("Zero check"), entry(SheetField.ZERO, 52, ""), word("%   Instrument"), entry(SheetField.REFRACTOMETER, 74, "name"));
+        HBox zero = line(word("Zero check"), entry(SheetField.ZERO, 52, ""), word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeats to"), entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015"), word("bias ±"),
                 entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045"), word("step"), entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01"));
         instrument.getStyleClass().add("instrument");
@@ -58,8 +58,8 @@ final class ReadingsSection extends Section {
         }
         EntryField fresh = new EntryField(model.newReading(), "new-reading");
         fresh.field().setPromptText("add");
-        fresh.field().setPrefWidth(52);
-        fresh.field().setMaxWidth(52);
+        fresh.field().setPrefWidth(47);
+        fresh.field().setMaxWidth(47);
         fresh.field().setTooltip(new Tooltip("Type a reading in % and press Enter"));
         readings.getChildren().add(fresh);
         if (typing) {
@@ -69,8 +69,8 @@ final class ReadingsSection extends Section {
 
     private Node reading(int index) {
         EntryField entry = new EntryField(model.reading(index), "reading-" + index + "-field");
-        entry.field().setPrefWidth(52);
-        entry.field().setMaxWidth(52);
+        entry.field().setPrefWidth(47);
+        entry.field().setMaxWidth(47);
         Button remove = new Button();
         remove.setId("remove-reading-" + index);
         remove.setGraphic(Icon.CLOSE.node());

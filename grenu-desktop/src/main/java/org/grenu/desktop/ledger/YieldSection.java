@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.core.extraction.Basis;
@@ -46,17 +45,15 @@ final class YieldSection extends Section {
         other.setId("other-basis");
         wanting.setId("wanting");
         other.setWrapText(true);
-        other.setAlignment(Pos.CENTER_RIGHT);
         wanting.setWrapText(true);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
+        getStyleClass().add("first");
         for (Label label : new Label[] {value, percent, expanded}) {
             label.setMinWidth(Region.USE_PREF_SIZE);
         }
-        headline = new HBox(6, value, percent, expanded, gap, other);
+        headline = new HBox(6, value, percent, expanded);
         headline.setAlignment(Pos.BASELINE_LEFT);
-        HBox triples = new HBox(10, strength, ratio, solids);
-        getChildren().addAll(headline, wanting, triples);
+        HBox triples = new HBox(14, strength, ratio, solids);
+        getChildren().addAll(headline, other, wanting, triples);
         model.text().addListener((o, was, is) -> show(is));
         show(model.text().get());
     }
@@ -90,7 +87,7 @@ final class YieldSection extends Section {
         Triple(String name, String unit) {
             this.unit = unit;
             Label title = labelled(Styles.MUTED);
-            title.setText(name);
+            title.setText(unit.isEmpty() ? name : name + ", " + unit);
             value.setMinWidth(Region.USE_PREF_SIZE);
             rest.setMinWidth(Region.USE_PREF_SIZE);
             HBox line = new HBox(3, new Node[] {value, rest});
@@ -101,7 +98,7 @@ final class YieldSection extends Section {
 
         void show(Optional<Reported> reported) {
             value.setText(reported.map(r -> (unit.isEmpty() ? "1:" : "") + r.value()).orElse("–"));
-            rest.setText(reported.map(r -> "±" + r.expanded() + (unit.isEmpty() ? "" : " " + unit)).orElse(""));
+            rest.setText(reported.map(r -> "±" + r.expanded()).orElse(""));
         }
     }
 }

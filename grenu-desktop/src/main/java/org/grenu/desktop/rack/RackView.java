@@ -56,9 +56,14 @@ public final class RackView extends VBox {
         filter.selectAll();
     }
 
+    /** Puts the focus on the slips. */
+    public void focusSlips() {
+        list.requestFocus();
+    }
+
     private Node filterField() {
         filter.setId("filter");
-        filter.setPromptText("Filter, such as gentle grind:2.2-2.4 ey>20");
+        filter.setPromptText("Filter: gentle ey>20");
         filter.setAccessibleText("Filter the shots");
         filter.setTooltip(new Tooltip("Words, field:value, field:low-high, ey>20, time<30 (Ctrl F)"));
         filter.textProperty().bindBidirectional(model.filterProperty());
@@ -103,6 +108,7 @@ public final class RackView extends VBox {
         choice.setAccessibleText("Colour the shots by");
         Label words = new Label("Colour by");
         words.getStyleClass().add(Styles.MUTED);
+        choice.setMaxWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox line = new HBox(words, gap, choice);
@@ -148,6 +154,7 @@ public final class RackView extends VBox {
         });
         StackPane stack = new StackPane(list, nothing);
         StackPane.setAlignment(nothing, Pos.TOP_CENTER);
+        stack.getStyleClass().add("rack-list");
         VBox.setVgrow(stack, Priority.ALWAYS);
         return stack;
     }

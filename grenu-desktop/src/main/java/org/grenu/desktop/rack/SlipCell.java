@@ -67,15 +67,18 @@ final class SlipCell extends ListCell<RackRow> {
                 + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed"));
         Label masses = label(text.masses(), "slip-masses");
         Label time = label(text.time().isEmpty() ? "" : "· " + text.time(), "slip-masses");
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox first = new HBox(4, masses, time, gap, label(text.number(), Styles.MUTED));
+        HBox first = new HBox(4, masses, time);
         HBox second = text.yield().isEmpty()
                 ? new HBox(4, label("EY", Styles.MUTED), label(text.missing(), Styles.MUTED))
                 : new HBox(4, label("EY", Styles.MUTED), label(text.yield(), Styles.STRONG), label(text.expanded(), Styles.MUTED));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Label number = label(text.number(), Styles.MUTED);
+        number.setMinWidth(Region.USE_PREF_SIZE);
+        second.getChildren().addAll(gap, number);
         VBox words = new VBox(1, first, second);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox top = new HBox(9, miniature(shot.digest().miniature(), color), words);
+        HBox top = new HBox(8, miniature(shot.digest().miniature(), color), words);
         VBox slip = new VBox(5, top, chips(text, color));
         slip.getStyleClass().add("slip-body");
         Rectangle tab = new Rectangle(5, 22, color);
@@ -108,7 +111,7 @@ final class SlipCell extends ListCell<RackRow> {
 
     /** The pressure strip, too small for axes: only its shape is to be seen. */
     private static Node miniature(Samples points, Color color) {
-        return Miniature.of(points, color, 60, 30);
+        return Miniature.of(points, color, 52, 30);
     }
 
     private static Label label(String text, String... styles) {

@@ -56,8 +56,17 @@ public final class FigureImage extends ImageView {
         }
     }
 
+    /** Shows nothing. */
+    public void clear() {
+        wish.set(null);
+        setImage(null);
+    }
+
     private void work() {
         Wish latest = wish.getAndSet(null);
+        if (latest == null) {
+            return;
+        }
         BufferedImage image = new BufferedImage((int) Math.ceil(latest.width * latest.scale), (int) Math.ceil(latest.height * latest.scale),
                 BufferedImage.TYPE_INT_ARGB_PRE);
         Graphics2D g = image.createGraphics();

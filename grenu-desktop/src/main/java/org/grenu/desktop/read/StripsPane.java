@@ -48,8 +48,8 @@ public final class StripsPane extends Region {
 
     private void repaint() {
         ReadFigure figure = model.figureProperty().get();
-        image.setVisible(figure != null);
         if (figure == null || getWidth() < 2) {
+            image.clear();
             layout = null;
             hairline.update(null);
             return;

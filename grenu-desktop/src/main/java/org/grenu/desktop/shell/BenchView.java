@@ -75,6 +75,11 @@ public final class BenchView extends StackPane {
         setOnDragDropped(this::dropped);
     }
 
+    /** Puts the focus where work begins: on the slips. */
+    public void focusSlips() {
+        rack.focusSlips();
+    }
+
     private Node emptyState() {
         EmptyState empty = new EmptyState(this::askAndImport, () -> bench.importing().importSources(DemoFiles.all()));
         empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().openProperty().isNull()));

@@ -1,16 +1,18 @@
 package org.grenu.desktop.shell;
 
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.util.Duration;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Notice;
 
-/** What was done or went wrong, over the foot of the window until it is closed. */
+/** What was done, for a while, or went wrong, until it is closed: over the foot of the window. */
 final class NoticeBar extends HBox {
 
     NoticeBar(ObjectProperty<Notice> notice) {
@@ -27,7 +29,13 @@ final class NoticeBar extends HBox {
         close.setAccessibleText("Close this notice");
         close.setOnAction(event -> notice.set(null));
         getChildren().addAll(text, close);
+        PauseTransition reading = new PauseTransition(Duration.seconds(6));
+        reading.setOnFinished(event -> notice.set(null));
         notice.addListener((o, was, is) -> {
+            reading.stop();
+            if (is != null && is.kind() == Notice.Kind.DONE) {
+                reading.playFromStart();
+            }
             setVisible(is != null);
             if (is != null) {
                 text.setText(is.text());

@@ -50,7 +50,15 @@ public final class ColumnPen implements CurvePen {
         double half = Math.max(0.5, lineWidth * scale / 2);
         for (int column = 0; column < low.length; column++) {
             if (low[column] <= high[column]) {
-                fill(left + column, Math.max(band.top, low[column] - half), Math.min(band.bottom, high[column] + half), color);
+                double top = Math.max(band.top, low[column] - half);
+                double bottom = Math.min(band.bottom, high[column] + half);
+                fill(left + column, top, bottom, color, 1);
+                if (high[column] - low[column] > 4 * half) {
+                    // A column is one pixel wide: a steep line gets the rest of its width from its neighbours.
+                    double rest = Math.min(1, half - 0.5);
+                    fill(left + column - 1, top, bottom, color, rest);
+                    fill(left + column + 1, top, bottom, color, rest);
+                }
             }
         }
     }
@@ -73,12 +81,15 @@ public final class ColumnPen implements CurvePen {
         }
     }
 
-    private void fill(int column, double top, double bottom, Color color) {
+    private void fill(int column, double top, double bottom, Color color, double strength) {
+        if (column < 0 || column >= width) {
+            return;
+        }
         for (int row = (int) Math.floor(top); row < bottom && row < height; row++) {
             double covered = Math.min(bottom, row + 1) - Math.max(top, row);
             if (row >= 0 && covered > 0) {
                 int at = row * width + column;
-                pixels[at] = blend(pixels[at], color, covered);
+                pixels[at] = blend(pixels[at], color, covered * strength);
             }
         }
     }

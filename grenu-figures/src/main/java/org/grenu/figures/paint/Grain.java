@@ -24,7 +24,7 @@ public final class Grain {
         own.setColor(theme.color("stipple-ground"));
         own.fill(shape);
         own.clip(shape);
-        own.setColor(theme.color("stipple-grain", 0.8));
+        own.setColor(theme.color("stipple-grain", 0.6));
         Rectangle2D bounds = shape.getBounds2D();
         for (double x = Math.floor(bounds.getMinX() / TILE) * TILE; x < bounds.getMaxX(); x += TILE) {
             for (double y = Math.floor(bounds.getMinY() / TILE) * TILE; y < bounds.getMaxY(); y += TILE) {

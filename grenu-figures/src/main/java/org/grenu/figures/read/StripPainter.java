@@ -103,12 +103,12 @@ public final class StripPainter {
             if (moment.drop()) {
                 drop(x, layout.plotsTop() - 14);
             }
-            double width = Math.max(Words.width(moment.name(), Face.TEXT.at(11)), Words.width(moment.detail(), Face.REGULAR.at(10.5)));
+            double width = Math.max(Words.width(moment.name(), Face.TEXT.at(11)), Words.width(moment.detail(), Face.REGULAR.at(11)));
             boolean leftwards = x - width - 9 > Math.max(taken, layout.left() - 40);
             Align align = leftwards ? Align.RIGHT : Align.LEFT;
             double at = leftwards ? x - 8 : x + 8;
             Words.draw(g, moment.name(), at, layout.plotsTop() - 24, align, Face.TEXT.at(11), theme.color("ink"));
-            Words.draw(g, moment.detail(), at, layout.plotsTop() - 11, align, Face.REGULAR.at(10.5), theme.color("muted"));
+            Words.draw(g, moment.detail(), at, layout.plotsTop() - 11, align, Face.REGULAR.at(11), theme.color("muted"));
             taken = leftwards ? x + 8 : x + 8 + width;
         }
     }
