@@ -57,9 +57,7 @@ public final class GrenuWindow extends Application {
     private void show(Library library, Stage stage, Scene scene) {
         long started = System.nanoTime();
         bench = Bench.on(library, Platform::runLater);
-        BenchView view = new BenchView(bench, FileDialogs.of(stage));
-        scene.setRoot(view);
-        view.focusSlips();
+        scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
         bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
         bench.desk().shots().addListener((Observable o) ->
                 LOG.debug("Rack holds {} shots {} ms after the window", bench.desk().shots().size(), (System.nanoTime() - started) / 1_000_000));

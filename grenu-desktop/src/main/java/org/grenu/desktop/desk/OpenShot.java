@@ -1,9 +1,10 @@
 package org.grenu.desktop.desk;
 
 import java.util.List;
+import org.grenu.core.curve.Repair;
+import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
-import org.grenu.core.curve.ShotLog;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.library.ShotSummary;
@@ -17,6 +18,11 @@ public record OpenShot(ShotSummary summary, ShotLog log, ShotMeasures measures, 
     static OpenShot of(ShotSummary summary, ShotLog log) {
         ShotMeasures measures = ShotMeasures.of(new Shot(summary.sheet(), log));
         return new OpenShot(summary, log, measures, Diagnosis.of(summary.sheet(), measures));
+    }
+
+    /** {@return what was repaired in its log} */
+    public List<Repair> repairs() {
+        return measures.curve().repaired().repairs();
     }
 
     /** {@return record and log} */

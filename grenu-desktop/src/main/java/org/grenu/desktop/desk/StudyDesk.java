@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -17,6 +19,7 @@ import javafx.collections.ObservableList;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
 import org.grenu.library.EditDepth;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
@@ -36,8 +39,12 @@ public final class StudyDesk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
     private final ReadOnlyStringWrapper stored = new ReadOnlyStringWrapper("");
+    private final ReadOnlyBooleanWrapper loaded = new ReadOnlyBooleanWrapper();
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
     private volatile long wanted = -1;
+    /** The record with edits under way: what the next edit starts from, though not yet what is shown. */
+    private ShotSheet latest;
+    private int underWay;
 
     /** The desk for that library; {@link #load} fills it. */
     public StudyDesk(Library library, Executor interfaceThread) {
@@ -62,6 +69,11 @@ public final class StudyDesk implements AutoCloseable {
         return editDepth.getReadOnlyProperty();
     }
 
+    /** {@return whether the library's shots have been read} */
+    public ReadOnlyBooleanProperty loadedProperty() {
+        return loaded.getReadOnlyProperty();
+    }
+
     /** {@return when something was last stored, in words; empty before} */
     public ReadOnlyStringProperty storedProperty() {
         return stored.getReadOnlyProperty();
@@ -83,6 +95,7 @@ public final class StudyDesk implements AutoCloseable {
     public void load() {
         background.run(library::summaries, found -> {
             shots.setAll(found);
+            loaded.set(true);
             refreshEditDepth();
             if (!found.isEmpty() && open.get() == null) {
                 select(ShotOrder.newestFirst(found).get(0).id());
@@ -98,6 +111,7 @@ public final class StudyDesk implements AutoCloseable {
         wanted = id;
         find(id).ifPresent(summary -> background.run(() -> wanted == id ? OpenShot.of(summary, library.log(id)) : null, shot -> {
             if (shot != null && wanted == id) {
+                latest = null;
                 open.set(shot);
             }
         }, this::failed));
@@ -114,12 +128,18 @@ public final class StudyDesk implements AutoCloseable {
         if (shot == null) {
             return false;
         }
-        SheetEdit edit = SheetEdit.of(shot.summary().sheet(), field, typed);
+        SheetEdit edit = SheetEdit.of(latestSheet(), field, typed);
         if (edit.changes()) {
             ShotLog log = shot.log();
+            latest = edit.apply(latestSheet());
             change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log);
         }
         return edit.changes();
+    }
+
+    /** {@return the open shot's record with the edits that are still on their way to the library; empty while none is open} */
+    public ShotSheet latestSheet() {
+        return latest != null ? latest : open.get() == null ? ShotSheet.EMPTY : open.get().summary().sheet();
     }
 
     /** Takes the last edit back, whichever shot it was made on, and shows that shot. */
@@ -170,6 +190,7 @@ public final class StudyDesk implements AutoCloseable {
     }
 
     private void change(Change change, ShotLog knownLog) {
+        underWay++;
         background.run(() -> {
             Optional<StoredEdit> edit = change.make();
             if (edit.isEmpty()) {
@@ -178,7 +199,18 @@ public final class StudyDesk implements AutoCloseable {
             ShotSummary summary = edit.get().shot();
             ShotLog log = knownLog != null ? knownLog : library.log(summary.id());
             return new Changed(edit.get(), OpenShot.of(summary, log), library.editDepth());
-        }, this::show, this::failed);
+        }, changed -> {
+            settled();
+            show(changed);
+        }, failure -> {
+            settled();
+            failed(failure);
+        });
+    }
+
+    private void settled() {
+        underWay--;
+        latest = underWay == 0 ? null : latest;
     }
 
     private void show(Changed changed) {

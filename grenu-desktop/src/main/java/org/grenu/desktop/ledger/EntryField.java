@@ -15,6 +15,7 @@ final class EntryField extends VBox {
     private final EntryViewModel model;
     private final TextField field = new TextField();
     private final Label refusal = new Label();
+    private boolean adding;
 
     EntryField(EntryViewModel model, String id) {
         this.model = model;
@@ -52,6 +53,12 @@ final class EntryField extends VBox {
         return field;
     }
 
+    /** {@return this field, which adds to a list: what was stored leaves it, so that it is not stored twice} */
+    EntryField thatAdds() {
+        adding = true;
+        return this;
+    }
+
     /** {@return the words under the field} */
     Label refusal() {
         return refusal;
@@ -62,6 +69,8 @@ final class EntryField extends VBox {
         EntryViewModel.Outcome outcome = model.enter(field.getText());
         if (outcome == EntryViewModel.Outcome.UNCHANGED) {
             field.setText(model.shownProperty().get());
+        } else if (outcome == EntryViewModel.Outcome.STORED && adding) {
+            field.clear();
         }
         return outcome;
     }

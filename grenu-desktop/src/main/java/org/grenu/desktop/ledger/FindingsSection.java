@@ -38,7 +38,7 @@ final class FindingsSection extends Section {
         }
         open.findings().forEach(finding -> lines.getChildren().add(finding(finding)));
         for (RepairKind kind : RepairKind.values()) {
-            open.measures().curve().repaired().repairs().stream().filter(r -> r.kind() == kind).findFirst()
+            open.repairs().stream().filter(r -> r.kind() == kind).findFirst()
                     .ifPresent(repair -> lines.getChildren().add(repair(repair)));
         }
         remark().setText(lines.getChildren().isEmpty() ? "" : String.valueOf(lines.getChildren().size()));

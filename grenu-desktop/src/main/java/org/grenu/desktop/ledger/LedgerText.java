@@ -27,11 +27,12 @@ import org.grenu.desktop.desk.OpenShot;
  * @param solids     dissolved solids, g, and their ±
  * @param budget     where the uncertainty comes from, largest first
  * @param beverage   where the beverage mass comes from
+ * @param curveMass  what the cup-mass curve says of it
  * @param readings   mean, spread and count of the strength readings
  * @param times      the shot's time by each convention
  */
 record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength, Optional<Reported> ratio,
-                  Optional<Reported> solids, List<Share> budget, String beverage, String readings, List<Line> times) {
+                  Optional<Reported> solids, List<Share> budget, String beverage, String curveMass, String readings, List<Line> times) {
 
     /** One input's share of the variance, in [0, 1]. */
     record Share(Input input, double share) {
@@ -46,7 +47,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
         return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
                 masses.strength().map(Reported::of), masses.ratio().map(Reported::of), masses.solids().map(Reported::of),
-                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), readings(shot), times(shot));
+                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), curveMass(shot), readings(shot), times(shot));
     }
 
     private static String wanting(Masses masses, Basis basis) {
@@ -87,8 +88,15 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     private static String beverage(OpenShot shot) {
         BeverageSource source = shot.measures().masses().beverageSource();
         Optional<Measured> curve = shot.measures().curve().beverage();
-        String fromCurve = curve.map(b -> "curve " + Reported.fixed(b.value(), 1) + " g").orElse("no cup-mass curve");
-        return source == BeverageSource.WEIGHED ? "weighed · " + fromCurve : curve.isPresent() ? fromCurve + ", used" : fromCurve;
+        return switch (source) {
+            case WEIGHED -> "g, weighed";
+            case CURVE -> "g, " + curve.map(b -> Reported.fixed(b.value(), 1)).orElse("") + " " + source.title();
+            case UNKNOWN -> "g, unknown";
+        };
+    }
+
+    private static String curveMass(OpenShot shot) {
+        return shot.measures().curve().beverage().map(b -> "curve ends at " + Reported.of(b).text() + " g").orElse("no cup-mass curve");
     }
 
     private static String readings(OpenShot shot) {

@@ -90,7 +90,7 @@ public final class LedgerViewModel {
     /** Switches a kind of repair on or off. */
     void switchRepair(RepairKind kind, boolean on) {
         Set<RepairKind> off = EnumSet.noneOf(RepairKind.class);
-        off.addAll(open().summary().sheet().repairsOff());
+        off.addAll(desk.latestSheet().repairsOff());
         if (on) {
             off.remove(kind);
         } else {
@@ -106,7 +106,7 @@ public final class LedgerViewModel {
 
     private boolean enterReading(int index, String typed) {
         List<String> texts = new ArrayList<>();
-        List<Double> readings = open().summary().sheet().numbers(SheetField.READINGS);
+        List<Double> readings = desk.latestSheet().numbers(SheetField.READINGS);
         for (int i = 0; i < readings.size(); i++) {
             texts.add(i == index ? typed : DecimalText.exact(readings.get(i)));
         }

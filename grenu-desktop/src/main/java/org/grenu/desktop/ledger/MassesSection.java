@@ -32,9 +32,9 @@ final class MassesSection extends Section {
         source.setId("beverage-source");
         row(0, "Dose", SheetField.DOSE, unit("g"));
         row(1, "Beverage", SheetField.BEVERAGE, source);
-        HBox moisture = new HBox(4, unit("%  ±"), field(SheetField.MOISTURE_U, 44), unit("%"));
+        HBox moisture = new HBox(4, unit("%   u"), field(SheetField.MOISTURE_U, 44), unit("%"));
         row(2, "Moisture", SheetField.MOISTURE, moisture);
-        HBox scale = new HBox(4, unit("g  bias ±"), field(SheetField.SCALE_BIAS, 44), unit("g"));
+        HBox scale = new HBox(4, unit("g   bias ±"), field(SheetField.SCALE_BIAS, 44), unit("g"));
         row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale);
         hint(SheetField.SCALE_RESOLUTION, "0.1");
         hint(SheetField.SCALE_BIAS, "0");
@@ -79,6 +79,8 @@ final class MassesSection extends Section {
     }
 
     private void show() {
-        source.setText(model.text().get() == null ? "" : "g, " + model.text().get().beverage());
+        LedgerText text = model.text().get();
+        source.setText(text == null ? "" : text.beverage());
+        remark().setText(text == null ? "" : text.curveMass());
     }
 }

@@ -56,7 +56,7 @@ final class ReadingsSection extends Section {
         for (int i = 0; i < count; i++) {
             readings.getChildren().add(reading(i));
         }
-        EntryField fresh = new EntryField(model.newReading(), "new-reading");
+        EntryField fresh = new EntryField(model.newReading(), "new-reading").thatAdds();
         fresh.field().setPromptText("add");
         fresh.field().setPrefWidth(47);
         fresh.field().setMaxWidth(47);

@@ -108,7 +108,7 @@ public final class RackView extends VBox {
         choice.setAccessibleText("Colour the shots by");
         Label words = new Label("Colour by");
         words.getStyleClass().add(Styles.MUTED);
-        choice.setMaxWidth(Region.USE_PREF_SIZE);
+        choice.setPrefWidth(108);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox line = new HBox(words, gap, choice);

@@ -3,6 +3,7 @@ package org.grenu.desktop.shell;
 import java.io.File;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -71,18 +72,23 @@ public final class BenchView extends StackPane {
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
         getChildren().addAll(whole, panel, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
     }
 
-    /** Puts the focus where work begins: on the slips. */
-    public void focusSlips() {
-        rack.focusSlips();
+    /** The toolkit would focus the first button; work begins on the slips. */
+    private void focusSlipsOnceThereAreSome() {
+        bench.desk().openProperty().addListener((o, was, is) -> {
+            if (was == null && is != null) {
+                Platform.runLater(rack::focusSlips);
+            }
+        });
     }
 
     private Node emptyState() {
         EmptyState empty = new EmptyState(this::askAndImport, () -> bench.importing().importSources(DemoFiles.all()));
-        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().openProperty().isNull()));
+        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()));
         return empty;
     }
 

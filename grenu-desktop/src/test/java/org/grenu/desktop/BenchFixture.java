@@ -1,0 +1,119 @@
+package org.grenu.desktop;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.desktop.shell.Bench;
+import org.grenu.desktop.shell.BenchView;
+import org.grenu.desktop.shell.FileDialogs;
+import org.grenu.desktop.shell.ThemeSheet;
+import org.grenu.figures.theme.Theme;
+import org.grenu.library.Library;
+import org.junit.jupiter.api.AfterEach;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, headless, on a library of its own. File dialogs answer with what the test puts here. */
+public abstract class BenchFixture extends ApplicationTest {
+
+    protected final List<Path> chosenFiles = new ArrayList<>();
+    protected Path chosenTarget;
+    protected Path folder;
+    protected Bench bench;
+    protected BenchView view;
+
+    /** {@return whether the demo study is loaded before the test} */
+    protected boolean withDemo() {
+        return true;
+    }
+
+    @Override
+    public void start(Stage stage) throws Exception {
+        folder = Files.createTempDirectory("grenu-test");
+        ThemeSheet.loadFace();
+        bench = Bench.on(Library.open(folder.resolve("library.sqlite")), Platform::runLater);
+        view = new BenchView(bench, new FileDialogs() {
+            @Override
+            public List<Path> filesToImport() {
+                return List.copyOf(chosenFiles);
+            }
+
+            @Override
+            public Optional<Path> fileToSave(String suggestedName) {
+                return Optional.ofNullable(chosenTarget);
+            }
+        });
+        Scene scene = new Scene(view, 1280, 800);
+        ThemeSheet.dress(scene, Theme.LIGHT);
+        stage.setScene(scene);
+        stage.show();
+        bench.desk().load();
+        if (withDemo()) {
+            bench.importing().importSources(DemoFiles.all());
+        }
+    }
+
+    @AfterEach
+    void closeBench() {
+        if (bench != null) {
+            bench.close();
+        }
+    }
+
+    /** Waits until the demo study is there and its shot of that number is open. */
+    protected void openShot(int number) {
+        until("the demo study is there", () -> bench.desk().shots().size() == 18 && !bench.importing().runningProperty().get());
+        interact(() -> bench.desk().shots().stream().filter(s -> s.number() == number).findFirst().ifPresent(s -> bench.desk().select(s.id())));
+        until("shot " + number + " is open", () -> bench.desk().openProperty().get() != null
+                && bench.desk().openProperty().get().summary().number() == number);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected static void until(String what, BooleanSupplier condition) {
+        try {
+            WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, condition::getAsBoolean);
+        } catch (TimeoutException late) {
+            throw new AssertionError("Waited in vain until " + what, late);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Types into the field as a user does and ends with Enter. */
+    protected void enter(String id, String text) {
+        interact(() -> {
+            TextInputControl field = field(id);
+            field.requestFocus();
+            field.selectAll();
+        });
+        if (text.isEmpty()) {
+            push(KeyCode.DELETE);
+        } else {
+            write(text, 0);
+        }
+        push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected TextInputControl field(String id) {
+        return lookup("#" + id).queryAs(TextInputControl.class);
+    }
+
+    protected String text(String id) {
+        Node node = lookup("#" + id).query();
+        return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
+    }
+
+}

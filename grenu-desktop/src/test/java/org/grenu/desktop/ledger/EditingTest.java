@@ -1,0 +1,108 @@
+package org.grenu.desktop.ledger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Locale;
+import javafx.scene.control.CheckBox;
+import javafx.scene.input.KeyCode;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
+import org.junit.jupiter.api.Test;
+
+/** Editing in the ledger, as the user does it: the numbers follow, wrong entries are refused, everything can be undone. */
+class EditingTest extends BenchFixture {
+
+    /** Handbook §§3–4 through the window: 18 g, 41.2 g, 9.41 % give 21.54 ±0.16 % as dosed and 22.32 % dry at 3.5 %. */
+    @Test
+    void theWorkedExampleComesOutOfTheFields() {
+        Locale.setDefault(Locale.ENGLISH);
+        openShot(1);
+        enter("dose_g", "18,0");
+        enter("beverage_g", "41,2");
+        enter("moisture_pct", "3.5");
+        enter("strength_zero_pct", "");
+        until("the zero check is gone", () -> text("strength_zero_pct").isEmpty());
+        for (int left = 2; left >= 0; left--) {
+            int count = left;
+            clickOn("#remove-reading-" + left);
+            until(count + " readings are left", () -> sheetReadings() == count);
+        }
+        assertThat(text("wanting")).isEqualTo("Unknown. Enter a strength reading below.");
+        enter("new-reading", "9,41");
+        until("the yield is there", () -> text("yield").equals("21.54"));
+        assertThat(text("yield-u")).isEqualTo("±0.16");
+        assertThat(text("other-basis")).startsWith("22.32 ±0.19 % dry");
+        assertThat(text("value-ratio")).startsWith("1:2.289");
+        assertThat(text("value-dissolved")).isEqualTo("3.877");
+        assertThat(lookup("#budget").lookup("Strength 77 %").tryQuery()).isPresent();
+        clickOn("#basis");
+        assertThat(text("yield")).isEqualTo("22.32");
+        assertThat(lookup("#rack").lookup("21.54").tryQuery()).as("the slip follows").isPresent();
+        interact(() -> assertThat(bench.ledger().plane().get().chosen().orElseThrow().yield().value()).as("the map follows").isBetween(21.53, 21.55));
+    }
+
+    private int sheetReadings() {
+        return bench.desk().openProperty().get().summary().sheet().numbers(SheetField.READINGS).size();
+    }
+
+    @Test
+    void wrongEntriesAreRefusedAtTheField() {
+        openShot(1);
+        enter("dose_g", "abc");
+        assertThat(text("dose_g-refusal")).isEqualTo("“abc” is not a number. Write it such as 18.5. 18.0 stays.");
+        push(KeyCode.ESCAPE);
+        assertThat(text("dose_g")).isEqualTo("18.0");
+        assertThat(lookup("#dose_g-refusal").query().isVisible()).isFalse();
+        enter("beverage_g", "-3");
+        assertThat(text("beverage_g-refusal")).startsWith("Beverage mass cannot be negative.");
+        enter("new-reading", "41");
+        assertThat(text("new-reading-refusal")).isEqualTo("Strength reading must lie between 0 and 40 %.");
+        assertThat(text("yield")).isEqualTo("19.92");
+        interact(() -> lookup("#rack").query().requestFocus());
+        assertThat(text("beverage_g")).as("the old value stays").isEqualTo("40.8");
+        assertThat(bench.desk().editDepthProperty().get().undoable()).isZero();
+    }
+
+    @Test
+    void everyEditIsStoredAtOnceAndUndoneAndRedone() {
+        openShot(1);
+        for (String dose : new String[] {"17.5", "17.6", "17.7"}) {
+            enter("dose_g", dose);
+            until("it is stored", () -> stored().sheet().number(SheetField.DOSE).orElse(0) == Double.parseDouble(dose));
+        }
+        assertThat(text("stored")).startsWith("Stored ");
+        openShot(3);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until("the edited shot is back", () -> text("shot-title").equals("Shot 1") && text("dose_g").equals("17.6"));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until("all is undone", () -> text("dose_g").equals("18.0") && lookup("#undo").query().isDisabled());
+        assertThat(text("yield")).isEqualTo("19.92");
+        clickOn("#redo");
+        until("one is redone", () -> text("dose_g").equals("17.5"));
+    }
+
+    /** Read by another connection, so that it is on the disk and not only in this window. */
+    private ShotSummary stored() {
+        try (Library other = Library.open(folder.resolve("library.sqlite"))) {
+            return other.summaries().get(0);
+        }
+    }
+
+    @Test
+    void aRepairCanBeSwitchedOff() {
+        openShot(16);
+        enter("beverage_g", "");
+        until("the curve gives the mass", () -> text("beverage-source").equals("g, 40.8 from the curve"));
+        CheckBox tare = lookup("#repair-tare_offset").queryAs(CheckBox.class);
+        assertThat(tare.isSelected()).isTrue();
+        interact(tare::fire);
+        until("the curve is shown as logged", () -> bench.desk().openProperty().get().measures().curve().repaired().repairs().stream()
+                .noneMatch(repair -> repair.applied()));
+        double low = bench.read().figureProperty().get().strips().stream().filter(s -> s.channel().key().equals("cup_mass"))
+                .findFirst().orElseThrow().curve().value(0);
+        assertThat(low).isGreaterThan(3);
+    }
+}

@@ -1,0 +1,86 @@
+package org.grenu.desktop.rack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.input.KeyCode;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.library.ShotSummary;
+import org.junit.jupiter.api.Test;
+
+/** The rack: order, days, filter, colour, arrow keys. */
+class RackTest extends BenchFixture {
+
+    @Test
+    void slipsAreGroupedByDayNewestFirstAndSayWhatMatters() {
+        openShot(18);
+        List<RackRow> rows = List.copyOf(bench.rack().rows());
+        assertThat(rows.get(0)).isEqualTo(new RackRow.DayHeading("Thu 14 May 2026", 9));
+        assertThat(rows.get(10)).isEqualTo(new RackRow.DayHeading("Wed 13 May 2026", 9));
+        assertThat(shown()).startsWith(18, 17, 16).endsWith(2, 1).hasSize(18);
+        ShotSummary fifth = bench.desk().shots().get(4);
+        SlipText text = SlipText.of(fifth, Factor.PROFILE);
+        assertThat(text.masses()).isEqualTo("17.9 → 40.1 g");
+        assertThat(text.time()).isEqualTo("28.9 s");
+        assertThat(text.yield() + " " + text.expanded()).isEqualTo("20.28 ±0.16");
+        assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
+        assertThat(SlipText.of(bench.desk().shots().get(5), Factor.GRIND).missing()).isEqualTo("needs strength");
+        assertThat(lookup("#rack").lookup("20.53").tryQuery()).isPresent();
+        assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
+    }
+
+    private List<Integer> shown() {
+        return bench.rack().rows().stream().filter(r -> r instanceof RackRow.Slip).map(r -> ((RackRow.Slip) r).shot().number()).toList();
+    }
+
+    @Test
+    void typingFiltersAndEscapeClears() {
+        openShot(18);
+        clickOn("#filter").write("gentle grind:2.2", 0);
+        until("two shots are left", () -> text("count").equals("2 of 18"));
+        assertThat(shown()).containsExactly(14, 7);
+        push(KeyCode.DOWN);
+        until("the first that passes is open", () -> text("shot-title").equals("Shot 14"));
+        push(KeyCode.DOWN);
+        until("the next one is open", () -> text("shot-title").equals("Shot 7"));
+        push(KeyCode.ESCAPE);
+        until("all are back", () -> text("count").equals("18 shots"));
+        write("ey>99", 0);
+        until("none is left", () -> lookup("No shot passes the filter. Esc clears it.").tryQuery().isPresent());
+    }
+
+    @Test
+    void arrowKeysWalkThroughTheShotsAcrossDays() {
+        openShot(11);
+        interact(() -> lookup("#rack").query().requestFocus());
+        push(KeyCode.DOWN);
+        push(KeyCode.DOWN);
+        until("over the day's edge", () -> text("shot-title").equals("Shot 9"));
+        push(KeyCode.UP);
+        until("back again", () -> text("shot-title").equals("Shot 10"));
+        push(KeyCode.END);
+        until("at the end", () -> text("shot-title").equals("Shot 1"));
+        push(KeyCode.DOWN);
+        until("and no further", () -> text("shot-title").equals("Shot 1"));
+    }
+
+    @Test
+    void theChosenFactorColoursTheStudy() {
+        openShot(18);
+        var byGrind = bench.appearance().scale().get();
+        assertThat(byGrind.levels()).containsExactly("1", "2.2", "2.4", "2.6", "3.8");
+        @SuppressWarnings("unchecked")
+        ChoiceBox<Factor> choice = lookup("#colour-by").queryAs(ChoiceBox.class);
+        interact(() -> choice.setValue(Factor.PROFILE));
+        var byProfile = bench.appearance().scale().get();
+        assertThat(byProfile.levels()).containsExactly("Gentle ramp", "Straight nine");
+        var theme = bench.appearance().themeProperty().get();
+        var ofOpen = bench.desk().openProperty().get().summary().sheet();
+        assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-1")).isNotEqualTo(byGrind.color(ofOpen, theme));
+        enter(SheetField.PROFILE.key(), "Zigzag");
+        until("the new level has a colour", () -> bench.appearance().scale().get().levels().contains("Zigzag"));
+    }
+}

@@ -1,0 +1,110 @@
+package org.grenu.desktop.read;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.geometry.VerticalDirection;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.shape.Line;
+import org.grenu.core.curve.Channel;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.figures.read.StripLayout;
+import org.grenu.figures.read.TimeRange;
+import org.junit.jupiter.api.Test;
+
+/** Reading a shot's curves with mouse and keys. */
+class ReadingTest extends BenchFixture {
+
+    private StripsPane strips() {
+        return lookup("#strips").queryAs(StripsPane.class);
+    }
+
+    private Point2D at(double seconds) {
+        Bounds bounds = strips().localToScreen(strips().getBoundsInLocal());
+        return new Point2D(bounds.getMinX() + strips().currentLayout().x(seconds), bounds.getMinY() + 300);
+    }
+
+    @Test
+    void theHairlineFollowsTheMouseAndReadsEveryStrip() {
+        openShot(1);
+        moveTo(at(10)).moveTo(at(15));
+        StripLayout layout = strips().currentLayout();
+        assertThat(lookup("#hairline").queryAs(Line.class).getStartX()).isCloseTo(layout.x(15), within(1.5));
+        double seconds = bench.read().cursorProperty().get();
+        assertThat(seconds).isCloseTo(15, within(0.1));
+        assertThat(layout.strips()).extracting(s -> s.channel()).containsExactly(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
+                Channel.CUP_MASS, Channel.TEMPERATURE);
+        double pressure = layout.strips().get(0).curve().at(seconds);
+        assertThat(Double.parseDouble(text("reading-0").replace(" bar", ""))).isCloseTo(pressure, within(0.006));
+        assertThat(text("reading-3")).endsWith(" g");
+        assertThat(text("reading-4")).endsWith(" °C");
+    }
+
+    @Test
+    void keysMoveTheHairlineAndZoom() {
+        openShot(1);
+        interact(() -> {
+            lookup("#rack").query().requestFocus();
+            bench.read().cursorProperty().set(10);
+        });
+        push(KeyCode.RIGHT);
+        assertThat(bench.read().cursorProperty().get()).isCloseTo(10.1, within(1e-9));
+        push(KeyCode.SHIFT, KeyCode.LEFT);
+        assertThat(bench.read().cursorProperty().get()).isCloseTo(9.1, within(1e-9));
+        interact(() -> strips().requestFocus());
+        push(KeyCode.ADD);
+        push(KeyCode.ADD);
+        TimeRange zoomed = bench.read().viewProperty().get();
+        TimeRange whole = bench.read().figureProperty().get().whole();
+        assertThat(zoomed.length()).isCloseTo(whole.length() / 1.5625, within(1e-6));
+        push(KeyCode.CONTROL, KeyCode.RIGHT);
+        assertThat(bench.read().viewProperty().get().from()).isGreaterThan(zoomed.from());
+        push(KeyCode.DIGIT0);
+        assertThat(bench.read().viewProperty().get()).isEqualTo(whole);
+    }
+
+    @Test
+    void wheelZoomsWhereItPointsDragPansAndDoubleClickShowsAll() {
+        openShot(2);
+        TimeRange whole = bench.read().figureProperty().get().whole();
+        moveTo(at(20));
+        // The headless toolkit turns the wheel the other way round than a mouse does.
+        scroll(3, VerticalDirection.DOWN);
+        TimeRange zoomed = bench.read().viewProperty().get();
+        assertThat(zoomed.length()).isLessThan(whole.length());
+        assertThat((20 - zoomed.from()) / zoomed.length()).as("the moment under the mouse stays there")
+                .isCloseTo((20 - whole.from()) / whole.length(), within(0.02));
+        drag(at(20), MouseButton.PRIMARY).dropBy(90, 0);
+        assertThat(bench.read().viewProperty().get().from()).isLessThan(zoomed.from());
+        doubleClickOn(at(18));
+        assertThat(bench.read().viewProperty().get()).isEqualTo(whole);
+    }
+
+    @Test
+    void theFigureIsPaintedInTheTreatmentsColour() {
+        openShot(1);
+        until("the figure is painted", () -> painted() != null);
+        java.awt.Color wanted = bench.appearance().scale().get().color(bench.desk().openProperty().get().summary().sheet(),
+                bench.appearance().themeProperty().get());
+        until("the curve is there", () -> {
+            Image image = painted();
+            int found = 0;
+            for (int y = 0; y < image.getHeight(); y++) {
+                for (int x = 0; x < image.getWidth(); x++) {
+                    found += (image.getPixelReader().getArgb(x, y) & 0xFFFFFF) == (wanted.getRGB() & 0xFFFFFF) ? 1 : 0;
+                }
+            }
+            return found > 800;
+        });
+    }
+
+    private Image painted() {
+        return strips().getChildrenUnmodifiable().stream().filter(n -> n instanceof ImageView).map(n -> ((ImageView) n).getImage())
+                .findFirst().orElse(null);
+    }
+}

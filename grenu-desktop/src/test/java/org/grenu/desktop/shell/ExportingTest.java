@@ -1,0 +1,58 @@
+package org.grenu.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.Locale;
+import javax.imageio.ImageIO;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ShotReader;
+import org.junit.jupiter.api.Test;
+
+/** Every kind of export from the window's menu. */
+class ExportingTest extends BenchFixture {
+
+    private byte[] export(ExportActions.Kind kind) throws IOException {
+        chosenTarget = folder.resolve("out-" + kind);
+        clickOn("#export");
+        clickOn("#export-" + kind.name().toLowerCase(Locale.ROOT));
+        until(kind + " is written", () -> Files.exists(chosenTarget));
+        until("it is said", () -> text("notice").equals("Saved " + chosenTarget));
+        return Files.readAllBytes(chosenTarget);
+    }
+
+    @Test
+    void shotsComeOutAsTheyAreAndAsTheyCame() throws IOException, ImportFailure {
+        openShot(5);
+        enter("moisture_pct", "2,4");
+        until("the edit is in", () -> bench.desk().openProperty().get().summary().sheet().number(SheetField.MOISTURE).orElse(0) == 2.4);
+        var shot = bench.desk().openProperty().get().shot();
+        assertThat(ShotReader.read("x", export(ExportActions.Kind.SHOT_CSV)).shot()).isEqualTo(shot);
+        assertThat(ShotReader.read("x", export(ExportActions.Kind.SHOT_JSON)).shot()).isEqualTo(shot);
+        assertThat(export(ExportActions.Kind.RAW_FILE)).as("byte for byte").isEqualTo(DemoFiles.all().get(4).read());
+    }
+
+    @Test
+    void figuresAndTheTableAreWritten() throws IOException {
+        openShot(5);
+        var png = ImageIO.read(new ByteArrayInputStream(export(ExportActions.Kind.FIGURE_PNG)));
+        assertThat(png.getWidth()).isEqualTo(1800);
+        String svg = new String(export(ExportActions.Kind.FIGURE_SVG), StandardCharsets.UTF_8);
+        assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
+        assertThat(new String(export(ExportActions.Kind.FIGURE_PDF), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
+        assertThat(new String(export(ExportActions.Kind.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(19);
+    }
+
+    @Test
+    void aPlaceThatCannotBeWrittenIsExplained() {
+        openShot(5);
+        interact(() -> bench.exports().export(ExportActions.Kind.SHOT_CSV, folder.resolve("none").resolve("x.csv")));
+        until("it is said", () -> text("notice").contains("could not be written"));
+    }
+}

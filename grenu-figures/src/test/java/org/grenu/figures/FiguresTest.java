@@ -1,0 +1,186 @@
+package org.grenu.figures;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.grenu.core.extraction.TargetWindow;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.figures.export.FigureExport;
+import org.grenu.figures.export.FigureFormat;
+import org.grenu.figures.export.ReadSheet;
+import org.grenu.figures.paint.ColumnPen;
+import org.grenu.figures.paint.CurvePen;
+import org.grenu.figures.paint.PathPen;
+import org.grenu.figures.paint.Ticks;
+import org.grenu.figures.plane.PlaneFigure;
+import org.grenu.figures.plane.PlanePainter;
+import org.grenu.figures.read.ReadFigure;
+import org.grenu.figures.read.StripLayout;
+import org.grenu.figures.read.TimeRange;
+import org.grenu.figures.theme.Theme;
+import org.grenu.figures.theme.TreatmentScale;
+import org.junit.jupiter.api.Test;
+
+class FiguresTest {
+
+    private static final Shot KNOCKED = DemoStudy.shots().get(4).shot();
+    private static final ReadFigure FIGURE = ReadFigure.of(KNOCKED.log(), ShotMeasures.of(KNOCKED).curve());
+    private static final ReadSheet SHEET = new ReadSheet("Shot 5", "EY 20.28 ±0.16 % as dosed", FIGURE, FIGURE.whole(), Color.MAGENTA);
+
+    @Test
+    void figuresAreTheSameEveryTimeAndSpeakInWords() throws IOException {
+        for (FigureFormat format : new FigureFormat[] {FigureFormat.SVG, FigureFormat.PNG}) {
+            assertThat(FigureExport.write(SHEET, Theme.LIGHT, format)).isEqualTo(FigureExport.write(SHEET, Theme.LIGHT, format));
+        }
+        try (PDDocument pdf = Loader.loadPDF(FigureExport.write(SHEET, Theme.LIGHT, FigureFormat.PDF))) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Shot 5", "EY 20.28 ±0.16 % as dosed", "Pressure", "first drip", "Cup mass",
+                    "knock on the scale, repaired", "Temperature");
+        }
+        assertThat(new String(FigureExport.write(SHEET, Theme.DARK, FigureFormat.SVG), StandardCharsets.UTF_8)).contains("rgb(34,37,43)");
+    }
+
+    /** The column filler on screen and the stroked path in print put their ink in the same places. */
+    @Test
+    void bothPensDrawTheSameCurve() {
+        double[] x = new double[400];
+        double[] y = new double[400];
+        for (int i = 0; i < x.length; i++) {
+            x[i] = 10 + i * 0.5;
+            y[i] = i > 180 && i < 200 ? Double.NaN : 60 + 40 * Math.sin(i / 25.0);
+        }
+        BufferedImage columns = drawn(x, y, true);
+        BufferedImage path = drawn(x, y, false);
+        double inkColumns = 0;
+        double inkPath = 0;
+        for (int px = 0; px < columns.getWidth(); px++) {
+            double centreColumns = centre(columns, px);
+            double centrePath = centre(path, px);
+            inkColumns += ink(columns, px);
+            inkPath += ink(path, px);
+            if (Double.isFinite(centreColumns) && Double.isFinite(centrePath)) {
+                assertThat(centreColumns).as("column %s", px).isCloseTo(centrePath, within(0.8));
+            }
+        }
+        assertThat(inkColumns).isCloseTo(inkPath, within(0.12 * inkPath));
+        assertThat(ink(columns, 105)).as("a gap stays open").isZero();
+    }
+
+    private static BufferedImage drawn(double[] x, double[] y, boolean columns) {
+        BufferedImage image = new BufferedImage(220, 120, BufferedImage.TYPE_INT_ARGB_PRE);
+        Graphics2D g = image.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        CurvePen pen = columns ? new ColumnPen(image, 1) : new PathPen();
+        pen.draw(g, new Rectangle2D.Double(0, 0, 220, 120), x, y, Color.BLACK, 1.6);
+        g.dispose();
+        return image;
+    }
+
+    private static double ink(BufferedImage image, int column) {
+        double sum = 0;
+        for (int row = 0; row < image.getHeight(); row++) {
+            sum += (image.getRGB(column, row) >>> 24) / 255.0;
+        }
+        return sum;
+    }
+
+    private static double centre(BufferedImage image, int column) {
+        double moment = 0;
+        for (int row = 0; row < image.getHeight(); row++) {
+            moment += (row + 0.5) * (image.getRGB(column, row) >>> 24) / 255.0;
+        }
+        return moment / ink(image, column);
+    }
+
+    @Test
+    void geometryGoesThereAndBack() {
+        StripLayout layout = new StripLayout(660, 700, FIGURE.strips(), new TimeRange(4, 12));
+        for (double seconds = 4; seconds <= 12; seconds += 0.37) {
+            assertThat(layout.seconds(layout.x(seconds))).isCloseTo(seconds, within(1e-9));
+        }
+        assertThat(layout.y(0, layout.strips().get(0).high())).isCloseTo(layout.top(0), within(1e-9));
+        assertThat(layout.bottom(layout.strips().size() - 1)).isCloseTo(layout.plotsBottom(), within(1e-6));
+        TimeRange whole = new TimeRange(0, 30);
+        assertThat(new TimeRange(20, 30).moved(50, whole)).isEqualTo(new TimeRange(20, 30));
+        assertThat(whole.zoomed(10, 5, whole)).isEqualTo(whole);
+        assertThat(whole.zoomed(10, 1e-9, whole).length()).isCloseTo(0.5, within(1e-9));
+    }
+
+    @Test
+    void ticksAreRound() {
+        assertThat(Ticks.of(0, 33.4, 8).values()).containsExactly(0.0, 5.0, 10.0, 15.0, 20.0, 25.0, 30.0);
+        assertThat(Ticks.of(1.93, 2.61, 4).values()).hasSizeBetween(2, 5);
+        assertThat(Ticks.of(0, 10, 4).label(2.5)).isEqualTo("2.5");
+        assertThat(Ticks.of(5, 5, 4).values()).containsExactly(5.0);
+    }
+
+    @Test
+    void levelsKeepTheirColoursAndUnknownOnesAreMuted() {
+        List<ShotSheet> study = DemoStudy.shots().stream().map(d -> d.shot().sheet()).toList();
+        TreatmentScale grind = TreatmentScale.of(Factor.GRIND, study);
+        assertThat(grind.color("1", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
+        assertThat(grind.color("2.4", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-3"));
+        assertThat(grind.color("3.8", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));
+        assertThat(grind.color(ShotSheet.EMPTY, Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("muted"));
+        assertThat(Theme.LIGHT.colors().keySet()).isEqualTo(Theme.DARK.colors().keySet());
+    }
+
+    /** WCAG 2.1: 4.5 for words, 3 for marks. */
+    @Test
+    void wordsAndMarksStandOutInBothThemes() {
+        for (Theme theme : List.of(Theme.LIGHT, Theme.DARK)) {
+            for (String words : List.of("ink", "ink-2", "muted", "accent", "moss", "amber-text", "brick")) {
+                assertThat(contrast(theme.color(words), theme.color("paper"))).as("%s, dark %s", words, theme.dark()).isGreaterThan(4.5);
+            }
+            for (int i = 1; i <= 5; i++) {
+                assertThat(contrast(theme.color("seam-" + i), theme.color("panel"))).isGreaterThan(3);
+            }
+        }
+    }
+
+    private static double contrast(Color a, Color b) {
+        double la = luminance(a);
+        double lb = luminance(b);
+        return (Math.max(la, lb) + 0.05) / (Math.min(la, lb) + 0.05);
+    }
+
+    private static double luminance(Color c) {
+        double[] weights = {0.2126, 0.7152, 0.0722};
+        int[] parts = {c.getRed(), c.getGreen(), c.getBlue()};
+        double sum = 0;
+        for (int i = 0; i < 3; i++) {
+            double v = parts[i] / 255.0;
+            sum += weights[i] * (v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4));
+        }
+        return sum;
+    }
+
+    @Test
+    void theMapTakesAnyStudy() {
+        PlaneFigure.Point usual = new PlaneFigure.Point(Measured.independent(2.2, 0.01), Measured.independent(20, 0.1), Color.RED);
+        PlaneFigure.Point odd = new PlaneFigure.Point(Measured.exact(9), Measured.exact(2), Color.BLUE);
+        BufferedImage image = new BufferedImage(260, 160, BufferedImage.TYPE_INT_ARGB_PRE);
+        for (PlaneFigure figure : List.of(new PlaneFigure(List.of(), Optional.empty(), TargetWindow.USUAL),
+                new PlaneFigure(List.of(odd), Optional.of(usual), TargetWindow.USUAL))) {
+            PlanePainter.paint(image.createGraphics(), Theme.LIGHT, figure, 260, 160);
+        }
+        assertThat(ink(image, 130)).isPositive();
+    }
+}
