@@ -1,8 +1,9 @@
 package org.grenu.desktop;
 
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.beans.Observable;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
@@ -10,7 +11,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import org.grenu.desktop.control.Styles;
-import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
@@ -18,6 +18,7 @@ import org.grenu.desktop.shell.FileDialogs;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
 import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -28,20 +29,29 @@ public final class GrenuWindow extends Application {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
     private static WindowRequest request;
+    private static CompletableFuture<Opened> opening;
 
-    private final Background opening = new Background("grenu-opening", Platform::runLater);
     private Bench bench;
+
+    /** The library with its shots, opened while the toolkit starts. */
+    private record Opened(Library library, List<ShotSummary> shots) {
+
+        static Opened open(WindowRequest request) {
+            Library library = Library.open(request.library());
+            return new Opened(library, library.summaries());
+        }
+    }
 
     /** {@return the exit code after the window is closed} */
     static int open(WindowRequest wanted) {
         request = wanted;
+        opening = CompletableFuture.supplyAsync(() -> Opened.open(wanted));
         Application.launch(GrenuWindow.class);
         return 0;
     }
 
     @Override
     public void start(Stage stage) {
-        long started = System.nanoTime();
         ThemeSheet.loadFace();
         Scene scene = new Scene(new StackPane(), WIDTH, HEIGHT);
         ThemeSheet.dress(scene, Theme.LIGHT);
@@ -50,20 +60,24 @@ public final class GrenuWindow extends Application {
         stage.setMinHeight(700);
         stage.setScene(scene);
         stage.show();
-        LOG.info("Window shown after {} ms", (System.nanoTime() - started) / 1_000_000);
-        opening.run(() -> Library.open(request.library()), library -> show(library, stage, scene), failure -> refuse(scene, failure));
+        long shown = System.nanoTime();
+        opening.whenComplete((opened, failure) -> Platform.runLater(() -> {
+            if (failure == null) {
+                show(opened, stage, scene);
+                LOG.info("{} shots in the rack {} ms after the window", opened.shots.size(), (System.nanoTime() - shown) / 1_000_000);
+            } else {
+                refuse(scene, failure.getCause() == null ? failure : failure.getCause());
+            }
+        }));
     }
 
-    private void show(Library library, Stage stage, Scene scene) {
-        long started = System.nanoTime();
-        bench = Bench.on(library, Platform::runLater);
+    private void show(Opened opened, Stage stage, Scene scene) {
+        bench = Bench.on(opened.library, Platform::runLater);
         scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
         bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
-        bench.desk().shots().addListener((Observable o) ->
-                LOG.debug("Rack holds {} shots {} ms after the window", bench.desk().shots().size(), (System.nanoTime() - started) / 1_000_000));
-        bench.desk().load();
-        if (request.demo()) {
-            bench.importing().importMissing(DemoFiles.all());
+        bench.desk().load(opened.shots);
+        if (request.demo() && opened.shots.isEmpty()) {
+            bench.importing().importSources(DemoFiles.all());
         }
         if (!request.files().isEmpty()) {
             bench.importing().importPaths(request.files());
@@ -71,7 +85,7 @@ public final class GrenuWindow extends Application {
     }
 
     /** The words can be copied; there is nothing else to do in this window. */
-    private static void refuse(Scene scene, Exception failure) {
+    private static void refuse(Scene scene, Throwable failure) {
         Label title = new Label("The library cannot be opened");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
         TextArea words = new TextArea(failure.getMessage());

@@ -43,6 +43,7 @@ public abstract class BenchFixture extends ApplicationTest {
     @Override
     public void start(Stage stage) throws Exception {
         folder = Files.createTempDirectory("grenu-test");
+        System.setProperty("user.home", folder.toString());
         ThemeSheet.loadFace();
         bench = Bench.on(Library.open(folder.resolve("library.sqlite")), Platform::runLater);
         view = new BenchView(bench, new FileDialogs() {
@@ -60,7 +61,7 @@ public abstract class BenchFixture extends ApplicationTest {
         ThemeSheet.dress(scene, Theme.LIGHT);
         stage.setScene(scene);
         stage.show();
-        bench.desk().load();
+        bench.desk().load(bench.desk().library().summaries());
         if (withDemo()) {
             bench.importing().importSources(DemoFiles.all());
         }

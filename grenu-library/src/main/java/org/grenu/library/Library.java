@@ -95,12 +95,6 @@ public final class Library implements AutoCloseable {
         });
     }
 
-    /** {@return whether there is no shot} */
-    public synchronized boolean isEmpty() {
-        return Storing.inTransaction(handle, "read the shots", () -> handle
-                .createQuery("SELECT count(*) FROM shot").mapTo(Integer.class).one() == 0);
-    }
-
     /** {@return the shot's log} */
     public synchronized ShotLog log(long id) {
         return Storing.inTransaction(handle, "read a log", () -> readLog(id));

@@ -67,15 +67,15 @@ final class ShotRows {
     }
 
     static ShotSheet sheet(ResultSet row) throws SQLException {
-        ShotSheet sheet = ShotSheet.EMPTY;
+        ShotSheet.Builder builder = new ShotSheet.Builder(ShotSheet.EMPTY);
         for (SheetField field : SheetField.values()) {
             if (field.kind() == FieldKind.NUMBER) {
-                OptionalDouble number = number(row, field.key());
-                sheet = number.isPresent() ? sheet.with(field, number.getAsDouble()) : sheet;
+                number(row, field.key()).ifPresent(number -> builder.number(field, number));
             } else if (row.getString(field.key()) != null) {
-                sheet = sheet.with(field, row.getString(field.key()));
+                builder.text(field, row.getString(field.key()));
             }
         }
+        ShotSheet sheet = builder.build();
         for (Map.Entry<String, String> extra : extras(row.getString("extras")).entrySet()) {
             sheet = sheet.withExtra(extra.getKey(), extra.getValue());
         }

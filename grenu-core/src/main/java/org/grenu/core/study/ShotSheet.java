@@ -62,9 +62,15 @@ public final class ShotSheet {
         return new ShotSheet(copy, extras);
     }
 
-    /** {@return this record with that number} */
+    /**
+     * {@return this record with that number}
+     *
+     * @throws RefusedEntry if it is outside the field's range
+     */
     public ShotSheet with(SheetField field, double number) {
-        return with(field, FieldText.format(number));
+        Builder builder = new Builder(this);
+        builder.number(field, number);
+        return builder.build();
     }
 
     /**
@@ -167,6 +173,47 @@ public final class ShotSheet {
 
     private double scaleResolution() {
         return number(SheetField.SCALE_RESOLUTION).orElse(USUAL_SCALE_RESOLUTION);
+    }
+
+    /** Fills many entries at once, without a copy for each. */
+    public static final class Builder {
+        private final EnumMap<SheetField, Object> entries = new EnumMap<>(SheetField.class);
+        private final TreeMap<String, String> extras = new TreeMap<>();
+
+        /** Starts from that record. */
+        public Builder(ShotSheet from) {
+            entries.putAll(from.entries);
+            extras.putAll(from.extras);
+        }
+
+        /**
+         * Enters a number.
+         *
+         * @throws RefusedEntry if it is outside the field's range
+         */
+        public void number(SheetField field, double number) {
+            if (field.kind() != FieldKind.NUMBER) {
+                throw new IllegalArgumentException(field.key() + " is not a number");
+            }
+            field.checkRange(number);
+            entries.put(field, number + 0.0);
+        }
+
+        /**
+         * Enters what is typed; a blank text leaves the entry unknown.
+         *
+         * @throws RefusedEntry if the text is not a possible entry
+         */
+        public void text(SheetField field, String text) {
+            if (!text.isBlank()) {
+                entries.put(field, FieldText.parse(field, text));
+            }
+        }
+
+        /** {@return the record} */
+        public ShotSheet build() {
+            return new ShotSheet(new EnumMap<>(entries), new TreeMap<>(extras));
+        }
     }
 
     @Override

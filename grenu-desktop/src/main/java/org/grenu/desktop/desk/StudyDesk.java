@@ -91,16 +91,14 @@ public final class StudyDesk implements AutoCloseable {
 
     // Actions
 
-    /** Reads the library's shots and opens the newest. */
-    public void load() {
-        background.run(library::summaries, found -> {
-            shots.setAll(found);
-            loaded.set(true);
-            refreshEditDepth();
-            if (!found.isEmpty() && open.get() == null) {
-                select(ShotOrder.newestFirst(found).get(0).id());
-            }
-        }, this::failed);
+    /** Shows the library's shots as they were read when it was opened, and opens the newest. */
+    public void load(List<ShotSummary> found) {
+        shots.setAll(found);
+        loaded.set(true);
+        background.run(library::editDepth, editDepth::set, this::failed);
+        if (!found.isEmpty() && open.get() == null) {
+            select(ShotOrder.newestFirst(found).get(0).id());
+        }
     }
 
     /** Opens the shot for reading. */
@@ -227,10 +225,6 @@ public final class StudyDesk implements AutoCloseable {
         open.set(changed.shot);
         editDepth.set(changed.depth);
         markStored();
-    }
-
-    private void refreshEditDepth() {
-        background.run(library::editDepth, editDepth::set, this::failed);
     }
 
     private void markStored() {

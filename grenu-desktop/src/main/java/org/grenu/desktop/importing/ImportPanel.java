@@ -12,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import org.grenu.desktop.control.Styles;
 
 /** The batch under way or just done: progress, cancel, and what became of each file that needs a word. */
@@ -66,7 +67,7 @@ public final class ImportPanel extends VBox {
         list.setCellFactory(view -> new OutcomeCell());
         list.visibleProperty().bind(Bindings.isNotEmpty(telling));
         list.managedProperty().bind(list.visibleProperty());
-        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(260, 12 + 44.0 * telling.size()), telling));
+        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(300, 8 + 46.0 * telling.size()), telling));
         return list;
     }
 
@@ -82,17 +83,23 @@ public final class ImportPanel extends VBox {
     }
 
     private static final class OutcomeCell extends ListCell<ImportOutcome> {
+        private static final double WRAP = 560;
+
+        /** A text that wraps by itself: a cell asks for its height before it knows its width. */
+        private final Text words = new Text();
 
         OutcomeCell() {
-            setWrapText(true);
             setPrefWidth(0);
+            words.setWrappingWidth(WRAP);
+            words.getStyleClass().add("outcome");
         }
 
         @Override
         protected void updateItem(ImportOutcome outcome, boolean empty) {
             super.updateItem(outcome, empty);
             getStyleClass().remove(Styles.FAILED);
-            setText(empty || outcome == null ? null : words(outcome));
+            words.setText(empty || outcome == null ? "" : ImportPanel.words(outcome));
+            setGraphic(empty || outcome == null ? null : words);
             if (outcome instanceof ImportOutcome.Failed) {
                 getStyleClass().add(Styles.FAILED);
             }

@@ -24,6 +24,8 @@ import org.grenu.formats.ShotReader;
 import org.grenu.library.AddOutcome;
 import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Imports batches of files one after another, each file by itself: one that cannot be read does not stop the others,
@@ -31,6 +33,7 @@ import org.grenu.library.ShotSummary;
  */
 public final class ImportViewModel implements AutoCloseable {
 
+    private static final Logger LOG = LoggerFactory.getLogger(ImportViewModel.class);
     private static final long SHOW_EVERY_NANOS = 120_000_000;
 
     private final StudyDesk desk;
@@ -81,15 +84,6 @@ public final class ImportViewModel implements AutoCloseable {
         start(() -> sources);
     }
 
-    /** Imports those sources where the library is still empty; a demo that was opened before is not told again. */
-    public void importMissing(List<ShotSource> sources) {
-        desk.background().run(() -> desk.library().isEmpty(), empty -> {
-            if (empty) {
-                importSources(sources);
-            }
-        }, desk::failed);
-    }
-
     /** Stops after the file that is being read. */
     public void cancel() {
         cancelled.set(true);
@@ -111,6 +105,7 @@ public final class ImportViewModel implements AutoCloseable {
         running.set(true);
         progress.set(0);
         summary.set("Importing…");
+        long started = System.nanoTime();
         worker.run(() -> {
             List<ShotSource> sources = listing.list();
             Batch batch = new Batch(sources.size());
@@ -121,6 +116,7 @@ public final class ImportViewModel implements AutoCloseable {
                 batch.take(source);
             }
             batch.show();
+            LOG.info("{} of {} files imported in {} ms", batch.done, sources.size(), (System.nanoTime() - started) / 1_000_000);
             return sources.size();
         }, this::finished, failure -> {
             running.set(false);

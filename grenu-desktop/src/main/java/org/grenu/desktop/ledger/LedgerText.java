@@ -27,12 +27,13 @@ import org.grenu.desktop.desk.OpenShot;
  * @param solids     dissolved solids, g, and their ±
  * @param budget     where the uncertainty comes from, largest first
  * @param beverage   where the beverage mass comes from
+ * @param fromCurve  the beverage mass that the curve gives, g; empty when it gives none
  * @param curveMass  what the cup-mass curve says of it
  * @param readings   mean, spread and count of the strength readings
  * @param times      the shot's time by each convention
  */
 record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength, Optional<Reported> ratio,
-                  Optional<Reported> solids, List<Share> budget, String beverage, String curveMass, String readings, List<Line> times) {
+                  Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass, String readings, List<Line> times) {
 
     /** One input's share of the variance, in [0, 1]. */
     record Share(Input input, double share) {
@@ -47,7 +48,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
         return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
                 masses.strength().map(Reported::of), masses.ratio().map(Reported::of), masses.solids().map(Reported::of),
-                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), curveMass(shot), readings(shot), times(shot));
+                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot), readings(shot), times(shot));
     }
 
     private static String wanting(Masses masses, Basis basis) {
@@ -64,7 +65,12 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         if (missing.isEmpty() && basis == Basis.DRY && masses.moisture().isEmpty()) {
             missing.add("the coffee's moisture");
         }
-        return missing.isEmpty() ? "" : "Unknown. Enter " + String.join(", ", missing) + " below.";
+        return missing.isEmpty() ? "" : "Unknown. Enter " + listed(missing) + " below.";
+    }
+
+    private static String listed(List<String> things) {
+        int last = things.size() - 1;
+        return last == 0 ? things.get(0) : String.join(", ", things.subList(0, last)) + " and " + things.get(last);
     }
 
     private static String otherBasis(OpenShot shot, Basis basis) {
@@ -87,12 +93,15 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
 
     private static String beverage(OpenShot shot) {
         BeverageSource source = shot.measures().masses().beverageSource();
-        Optional<Measured> curve = shot.measures().curve().beverage();
         return switch (source) {
             case WEIGHED -> "g, weighed";
-            case CURVE -> "g, " + curve.map(b -> Reported.fixed(b.value(), 1)).orElse("") + " " + source.title();
+            case CURVE -> "g, " + source.title();
             case UNKNOWN -> "g, unknown";
         };
+    }
+
+    private static String fromCurve(OpenShot shot) {
+        return shot.measures().curve().beverage().map(b -> Reported.fixed(b.value(), 1)).orElse("");
     }
 
     private static String curveMass(OpenShot shot) {

@@ -52,6 +52,8 @@ final class MassesSection extends Section {
         grid.add(entry, 1, row);
         grid.add(rest, 2, row);
         GridPane.setValignment(label, VPos.TOP);
+        GridPane.setValignment(rest, VPos.TOP);
+        GridPane.setFillHeight(rest, false);
         label.setPadding(new Insets(4, 0, 0, 0));
         rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
         // The refusal of a narrow field may run across the whole ledger.
@@ -80,6 +82,7 @@ final class MassesSection extends Section {
 
     private void show() {
         LedgerText text = model.text().get();
+        ((TextField) grid.lookup("#" + SheetField.BEVERAGE.key())).setPromptText(text == null ? "" : text.fromCurve());
         source.setText(text == null ? "" : text.beverage());
         remark().setText(text == null ? "" : text.curveMass());
     }

@@ -64,6 +64,7 @@ final class YieldSection extends Section {
         percent.setText(yield.isPresent() ? "%" : "");
         expanded.setText(yield.map(y -> "±" + y.expanded()).orElse(""));
         other.setText(text == null ? "" : text.otherBasis());
+        other.setManaged(!other.getText().isEmpty());
         wanting.setText(text == null ? "" : text.wanting());
         wanting.setManaged(!wanting.getText().isEmpty());
         wanting.setVisible(wanting.isManaged());

@@ -10,6 +10,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -193,14 +194,15 @@ public final class RackView extends VBox {
         }
     }
 
-    /** Scrolls only when the row is out of sight, and takes the day's heading along at the top. */
+    /** Scrolls only when the row is out of sight, and then takes a few rows above it along. */
     private void reveal(int row) {
-        var cells = list.lookupAll(".list-cell").stream().map(node -> (SlipCell) node)
-                .filter(cell -> !cell.isEmpty() && cell.getIndex() == row).findFirst();
-        boolean visible = cells.isPresent() && cells.get().getBoundsInParent().getMinY() >= -1
-                && cells.get().getBoundsInParent().getMaxY() <= list.getHeight() + 1;
-        if (!visible) {
-            list.scrollTo(row <= 1 ? 0 : row - 1);
+        if (!(list.lookup(".virtual-flow") instanceof VirtualFlow<?> flow) || flow.getFirstVisibleCell() == null) {
+            return;
+        }
+        boolean within = row > flow.getFirstVisibleCell().getIndex() && row < flow.getLastVisibleCell().getIndex();
+        boolean atAnEnd = row <= 1 && flow.getFirstVisibleCell().getIndex() == 0 && flow.getFirstVisibleCell().getLayoutY() >= 0;
+        if (!within && !atAnEnd) {
+            list.scrollTo(Math.max(0, row <= 1 ? 0 : row - 3));
         }
     }
 

@@ -69,7 +69,7 @@ final class SlipCell extends ListCell<RackRow> {
         Label time = label(text.time().isEmpty() ? "" : "· " + text.time(), "slip-masses");
         HBox first = new HBox(4, masses, time);
         HBox second = text.yield().isEmpty()
-                ? new HBox(4, label("EY", Styles.MUTED), label(text.missing(), Styles.MUTED))
+                ? new HBox(4, label("EY " + text.missing(), Styles.MUTED, "caption"))
                 : new HBox(4, label("EY", Styles.MUTED), label(text.yield(), Styles.STRONG), label(text.expanded(), Styles.MUTED));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

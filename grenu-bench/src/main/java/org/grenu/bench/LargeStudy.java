@@ -1,0 +1,45 @@
+package org.grenu.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.Locale;
+import org.grenu.core.puck.LogFlaw;
+import org.grenu.core.puck.PressureProfile;
+import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.puck.SimulatedRig;
+import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.ShotCsvWriter;
+
+/** Writes a folder of simulated shots of 600 samples each, to measure imports with. */
+public final class LargeStudy {
+
+    private LargeStudy() {
+    }
+
+    /** Arguments: the folder and the number of shots. */
+    public static void main(String[] arguments) throws IOException {
+        Path folder = Files.createDirectories(Path.of(arguments[0]));
+        int shots = Integer.parseInt(arguments[1]);
+        for (int i = 0; i < shots; i++) {
+            Shot shot = shot(i, i % 9 == 4 ? LogFlaw.KNOCKED_SCALE : LogFlaw.NONE);
+            Files.writeString(folder.resolve(String.format(Locale.ROOT, "large-%05d.csv", i)), ShotCsvWriter.write(shot));
+        }
+        System.out.println(shots + " shots of " + shot(0, LogFlaw.NONE).log().size() + " samples in " + folder);
+    }
+
+    /** {@return a shot that runs into the time limit at 55.5 s, logged for 60 s} */
+    static Shot shot(int seed, LogFlaw flaw) {
+        PressureProfile profile = PressureProfile.values()[seed % 2];
+        SimulatedShot pulled = new SimulatedRig(seed).pull(new PuckRecipe(18, 1.3 + 0.1 * (seed % 3), 92 + seed % 3, profile, 500, 55.42), flaw);
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.GRIND, 1.3 + 0.1 * (seed % 3))
+                .with(SheetField.PROFILE, profile.title()).with(SheetField.TEMPERATURE, 92 + seed % 3).with(SheetField.SIMULATED, "yes")
+                .with(SheetField.PULLED_AT, LocalDateTime.of(2026, 1, 5, 9, 0).plusHours(3L * seed).toString())
+                .with(SheetField.READINGS, pulled.readings().stream().map(String::valueOf).reduce((a, b) -> a + ";" + b).orElse(""));
+        return new Shot(sheet, pulled.log());
+    }
+}

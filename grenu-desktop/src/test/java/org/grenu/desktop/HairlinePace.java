@@ -1,0 +1,45 @@
+package org.grenu.desktop;
+
+import java.util.Arrays;
+import java.util.concurrent.CountDownLatch;
+import javafx.animation.AnimationTimer;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Moves the hairline in every frame for five seconds and prints how long the frames took; docs/performance.md says how to
+ * run it. Its name keeps it out of the test run, since time is measured, never asserted.
+ */
+class HairlinePace extends BenchFixture {
+
+    private static final int FRAMES = 300;
+    private static final int WARM_UP = 120;
+
+    @Test
+    void measure() throws InterruptedException {
+        openShot(5);
+        interact(() -> bench.desk().noticeProperty().set(null));
+        double[] gaps = new double[FRAMES];
+        CountDownLatch done = new CountDownLatch(1);
+        interact(() -> new AnimationTimer() {
+            private long last;
+            private int frame = -WARM_UP;
+
+            @Override
+            public void handle(long now) {
+                if (frame >= 0 && frame < FRAMES) {
+                    gaps[frame] = (now - last) / 1e6;
+                }
+                last = now;
+                frame++;
+                bench.read().cursorProperty().set(3 + 25.0 * (frame + WARM_UP) / (FRAMES + WARM_UP));
+                if (frame == FRAMES) {
+                    stop();
+                    done.countDown();
+                }
+            }
+        }.start());
+        done.await();
+        Arrays.sort(gaps);
+        System.err.printf("frames: median %.1f ms, 95th percentile %.1f ms, longest %.1f ms%n", gaps[FRAMES / 2], gaps[FRAMES * 95 / 100], gaps[FRAMES - 1]);
+    }
+}
