@@ -10,8 +10,10 @@ final class PumpTimes {
 
     private static final double FLOWING = 0.3;
     private static final double PRESSED = 0.3;
-    /** Pressure falls faster than this once the pump has stopped (common practice, no source). */
-    private static final double RELEASE_BAR_PER_SECOND = 0.8;
+    /** Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no source). */
+    private static final double RELEASE_SHARE_PER_SECOND = 0.3;
+    private static final double LEAST_RELEASE = 0.15;
+    private static final double SLOPE_SECONDS = 0.3;
 
     private PumpTimes() {
     }
@@ -63,6 +65,12 @@ final class PumpTimes {
         return Optional.empty();
     }
 
+    /** How fast the pressure fell just before, bar/s; over a few samples, so that noise does not end the walk. */
+    private static double fall(UniformCurve pressure, int i) {
+        int back = Math.min(i, Math.max(1, (int) Math.round(SLOPE_SECONDS / pressure.step())));
+        return (pressure.value(i - back) - pressure.value(i)) / (back * pressure.step());
+    }
+
     /** Walks back from where the pressure has all but gone, up the steep fall, to where it began. */
     private static Optional<TimedEvent> release(UniformCurve pressure) {
         double peak = pressure.values().max();
@@ -77,8 +85,7 @@ final class PumpTimes {
             return Optional.of(new TimedEvent(pressure.end(), pressure.step(), "end of log"));
         }
         int i = Math.min(last + 1, pressure.size() - 1);
-        double steep = RELEASE_BAR_PER_SECOND * pressure.step();
-        while (i > 0 && pressure.value(i - 1) - pressure.value(i) > steep) {
+        while (i > 0 && fall(pressure, i) > LEAST_RELEASE + RELEASE_SHARE_PER_SECOND * pressure.value(i)) {
             i--;
         }
         return Optional.of(new TimedEvent(pressure.time(i), 2 * pressure.step(), "pressure"));

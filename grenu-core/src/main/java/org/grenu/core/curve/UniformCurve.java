@@ -48,7 +48,10 @@ public record UniformCurve(double start, double step, Samples values) {
         int left = (int) Math.min(Math.max(0, Math.floor(position)), Math.max(0, size() - 2));
         int right = Math.min(left + 1, size() - 1);
         double share = Math.min(1, Math.max(0, position - left));
-        return share == 0 ? value(left) : value(left) + share * (value(right) - value(left));
+        if (share == 0 || share == 1) {
+            return value(share == 0 ? left : right);
+        }
+        return value(left) + share * (value(right) - value(left));
     }
 
     /** {@return the same grid with other values} */

@@ -67,11 +67,15 @@ final class FieldText {
     }
 
     private static String notANumber(String text) {
-        String shown = text.strip().length() > 24 ? text.strip().substring(0, 24) + "…" : text.strip();
+        String shown = shortened(text.strip());
         if (shown.matches(".*\\d[.,]\\d{3}[.,].*")) {
             return "“" + shown + "” has two decimal marks. Write it without a thousands mark, such as 1234.5.";
         }
         return "“" + shown + "” is not a number. Write it such as 18.5.";
+    }
+
+    private static String shortened(String text) {
+        return text.length() > 24 ? text.substring(0, 24) + "…" : text;
     }
 
     private static List<Double> numbers(SheetField field, String text) {
@@ -108,7 +112,7 @@ final class FieldText {
         TreeSet<RepairKind> kinds = new TreeSet<>();
         for (String part : text.split("[;\\s]+")) {
             if (!part.isBlank()) {
-                kinds.add(RepairKind.find(part.strip()).orElseThrow(() -> new RefusedEntry("“" + part
+                kinds.add(RepairKind.find(part.strip()).orElseThrow(() -> new RefusedEntry("“" + shortened(part)
                         + "” is not a kind of repair. Known: " + Arrays.stream(RepairKind.values())
                         .map(RepairKind::key).collect(Collectors.joining(", ")) + ".")));
             }

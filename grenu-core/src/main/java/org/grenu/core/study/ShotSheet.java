@@ -31,7 +31,7 @@ public final class ShotSheet {
     /** A record with nothing in it. */
     public static final ShotSheet EMPTY = new ShotSheet(new EnumMap<>(SheetField.class), new TreeMap<>());
 
-    private static final Pattern EXTRA_KEY = Pattern.compile("[\\p{L}\\p{N}_.][\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.]?");
+    private static final Pattern EXTRA_KEY = Pattern.compile("[\\p{L}\\p{N}_.]([\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.])?");
 
     private final Map<SheetField, Object> entries;
     private final SortedMap<String, String> extras;

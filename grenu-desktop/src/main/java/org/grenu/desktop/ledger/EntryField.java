@@ -48,6 +48,20 @@ final class EntryField extends VBox {
         setFillWidth(true);
     }
 
+    /** {@return this field, that wide} */
+    EntryField wide(double width) {
+        field.setMinWidth(width);
+        field.setPrefWidth(width);
+        field.setMaxWidth(width);
+        return this;
+    }
+
+    /** {@return this field, with words that stand in it while it is empty} */
+    EntryField hinting(String words) {
+        field.setPromptText(words);
+        return this;
+    }
+
     /** {@return the field to type in} */
     TextField field() {
         return field;

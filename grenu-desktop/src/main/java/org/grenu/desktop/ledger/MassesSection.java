@@ -3,20 +3,19 @@ package org.grenu.desktop.ledger;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.grenu.core.study.SheetField;
-import org.grenu.desktop.control.Styles;
 
 /** Dose, beverage mass and moisture, and what is known of the scale. */
 final class MassesSection extends Section {
 
     private final GridPane grid = new GridPane();
     private final Label source = new Label();
+    private final EntryField beverage;
     private final LedgerViewModel model;
 
     MassesSection(LedgerViewModel model) {
@@ -30,22 +29,19 @@ final class MassesSection extends Section {
         rest.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().addAll(name, value, rest);
         source.setId("beverage-source");
-        row(0, "Dose", SheetField.DOSE, unit("g"));
-        row(1, "Beverage", SheetField.BEVERAGE, source);
-        HBox moisture = new HBox(4, unit("%   u"), field(SheetField.MOISTURE_U, 44), unit("%"));
+        row(0, "Dose", SheetField.DOSE, word("g"));
+        beverage = row(1, "Beverage", SheetField.BEVERAGE, source);
+        HBox moisture = new HBox(4, word("%   u"), field(SheetField.MOISTURE_U, 44).hinting("0.2"), word("%"));
         row(2, "Moisture", SheetField.MOISTURE, moisture);
-        HBox scale = new HBox(4, unit("g   bias ±"), field(SheetField.SCALE_BIAS, 44), unit("g"));
-        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale);
-        hint(SheetField.SCALE_RESOLUTION, "0.1");
-        hint(SheetField.SCALE_BIAS, "0");
-        hint(SheetField.MOISTURE_U, "0.2");
+        HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0"), word("g"));
+        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1");
         getChildren().add(grid);
         source.getStyleClass().add("caption");
         model.text().addListener((o, was, is) -> show());
         show();
     }
 
-    private void row(int row, String name, SheetField field, Region rest) {
+    private EntryField row(int row, String name, SheetField field, Region rest) {
         Label label = new Label(name);
         grid.add(label, 0, row);
         EntryField entry = field(field, 62);
@@ -58,31 +54,16 @@ final class MassesSection extends Section {
         rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
         // The refusal of a narrow field may run across the whole ledger.
         entry.refusal().setMinWidth(170);
-    }
-
-    private EntryField field(SheetField field, double width) {
-        EntryField entry = new EntryField(model.entry(field), field.key());
-        entry.field().setPrefWidth(width);
-        entry.field().setMinWidth(width);
-        entry.field().setMaxWidth(width);
         return entry;
     }
 
-    private void hint(SheetField field, String usual) {
-        ((TextField) grid.lookup("#" + field.key())).setPromptText(usual);
-    }
-
-    private static Label unit(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add(Styles.MUTED);
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        label.setPadding(new Insets(4, 0, 0, 0));
-        return label;
+    private EntryField field(SheetField field, double width) {
+        return new EntryField(model.entry(field), field.key()).wide(width);
     }
 
     private void show() {
         LedgerText text = model.text().get();
-        ((TextField) grid.lookup("#" + SheetField.BEVERAGE.key())).setPromptText(text == null ? "" : text.fromCurve());
+        beverage.hinting(text == null ? "" : text.fromCurve());
         source.setText(text == null ? "" : text.beverage());
         remark().setText(text == null ? "" : text.curveMass());
     }

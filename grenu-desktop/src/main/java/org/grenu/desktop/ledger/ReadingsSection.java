@@ -1,7 +1,6 @@
 package org.grenu.desktop.ledger;
 
 import java.util.Locale;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -9,7 +8,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
@@ -56,10 +54,7 @@ final class ReadingsSection extends Section {
         for (int i = 0; i < count; i++) {
             readings.getChildren().add(reading(i));
         }
-        EntryField fresh = new EntryField(model.newReading(), "new-reading").thatAdds();
-        fresh.field().setPromptText("add");
-        fresh.field().setPrefWidth(47);
-        fresh.field().setMaxWidth(47);
+        EntryField fresh = new EntryField(model.newReading(), "new-reading").thatAdds().wide(47).hinting("add");
         fresh.field().setTooltip(new Tooltip("Type a reading in % and press Enter"));
         readings.getChildren().add(fresh);
         if (typing) {
@@ -68,9 +63,7 @@ final class ReadingsSection extends Section {
     }
 
     private Node reading(int index) {
-        EntryField entry = new EntryField(model.reading(index), "reading-" + index + "-field");
-        entry.field().setPrefWidth(47);
-        entry.field().setMaxWidth(47);
+        EntryField entry = new EntryField(model.reading(index), "reading-" + index + "-field").wide(47);
         Button remove = new Button();
         remove.setId("remove-reading-" + index);
         remove.setGraphic(Icon.CLOSE.node());
@@ -84,25 +77,12 @@ final class ReadingsSection extends Section {
     }
 
     private EntryField entry(SheetField field, double width, String hint) {
-        EntryField entry = new EntryField(model.entry(field), field.key());
-        entry.field().setPrefWidth(width);
-        entry.field().setMinWidth(width);
-        entry.field().setMaxWidth(width);
-        entry.field().setPromptText(hint);
-        return entry;
+        return new EntryField(model.entry(field), field.key()).wide(width).hinting(hint);
     }
 
     private static HBox line(Node... parts) {
         HBox line = new HBox(5, parts);
         line.setAlignment(Pos.TOP_LEFT);
         return line;
-    }
-
-    private static Label word(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add(Styles.MUTED);
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        label.setPadding(new Insets(4, 0, 0, 0));
-        return label;
     }
 }

@@ -29,9 +29,7 @@ final class RecordSection extends Section {
             Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());
             name.setPadding(new Insets(4, 0, 0, 0));
             GridPane.setValignment(name, VPos.TOP);
-            EntryField entry = new EntryField(model.entry(field), field.key());
-            entry.field().setPromptText("unknown");
-            grid.addRow(i, name, entry);
+            grid.addRow(i, name, new EntryField(model.entry(field), field.key()).hinting("unknown"));
         }
         remark().setText("empty means unknown");
         remark().getStyleClass().add(Styles.MUTED);

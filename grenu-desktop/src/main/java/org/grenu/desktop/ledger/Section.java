@@ -1,5 +1,6 @@
 package org.grenu.desktop.ledger;
 
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -26,6 +27,15 @@ class Section extends VBox {
         line.setAlignment(Pos.BASELINE_LEFT);
         getChildren().add(line);
         getChildren().addAll(content);
+    }
+
+    /** {@return words between fields, on the line of what is typed in them} */
+    static Label word(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add(Styles.MUTED);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        label.setPadding(new Insets(4, 0, 0, 0));
+        return label;
     }
 
     /** {@return the words at the right of the heading} */

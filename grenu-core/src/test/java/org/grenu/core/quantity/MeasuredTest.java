@@ -1,0 +1,52 @@
+package org.grenu.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.hipparchus.random.Well19937c;
+import org.hipparchus.stat.descriptive.DescriptiveStatistics;
+import org.junit.jupiter.api.Test;
+
+class MeasuredTest {
+
+    /** JCGM 100:2008, 5.1.6: relative variances of a product or quotient add up. */
+    @Property(tries = 300)
+    void relativeVariancesAddUp(@ForAll @DoubleRange(min = 0.5, max = 90) double a, @ForAll @DoubleRange(min = 0.5, max = 90) double b,
+            @ForAll @DoubleRange(min = 0, max = 0.1) double ra, @ForAll @DoubleRange(min = 0, max = 0.1) double rb) {
+        Measured x = new Measured(a, a * ra, 0);
+        Measured y = new Measured(b, 0, b * rb);
+        double expected = ra * ra + rb * rb;
+        assertThat(x.times(y).relativeVariance()).isCloseTo(expected, within(1e-9));
+        assertThat(x.dividedBy(y).relativeVariance()).isCloseTo(expected, within(1e-9));
+        assertThat(x.times(y).dividedBy(y).value()).isCloseTo(a, within(1e-9));
+    }
+
+    @Test
+    void propagationAgreesWithDrawing() {
+        Well19937c random = new Well19937c(2);
+        Measured x = Measured.independent(9.41, 0.03);
+        Measured y = Measured.independent(18, 0.03);
+        DescriptiveStatistics drawn = new DescriptiveStatistics();
+        for (int i = 0; i < 100_000; i++) {
+            drawn.addValue((x.value() + x.u() * random.nextGaussian()) / (y.value() + y.u() * random.nextGaussian()));
+        }
+        assertThat(x.dividedBy(y).u()).isCloseTo(drawn.getStandardDeviation(), within(0.01 * drawn.getStandardDeviation()));
+    }
+
+    @Test
+    void partsStayApartUnderEveryOperation() {
+        Measured mixed = new Measured(10, 0.3, 0.4);
+        assertThat(mixed.u()).isCloseTo(0.5, within(1e-12));
+        assertThat(mixed.expanded()).isCloseTo(1, within(1e-12));
+        assertThat(mixed.times(-2)).isEqualTo(new Measured(-20, 0.6, 0.8));
+        Measured squared = mixed.times(Measured.exact(3));
+        assertThat(squared.independent()).isCloseTo(0.9, within(1e-12));
+        assertThat(squared.shared()).isCloseTo(1.2, within(1e-12));
+        assertThat(Measured.exact(0).relativeVariance()).isZero();
+        assertThatThrownBy(() -> mixed.dividedBy(Measured.exact(0))).hasMessageContaining("divisor must not be zero");
+    }
+}
