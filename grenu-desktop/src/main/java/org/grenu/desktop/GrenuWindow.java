@@ -93,7 +93,7 @@ public final class GrenuWindow extends Application {
         words.setWrapText(true);
         words.setMaxSize(560, 140);
         VBox box = new VBox(12, title, words);
-        box.getStyleClass().add("empty-state");
+        box.getStyleClass().add(Styles.EMPTY_STATE);
         scene.setRoot(box);
     }
 

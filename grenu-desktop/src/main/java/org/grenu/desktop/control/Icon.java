@@ -28,7 +28,7 @@ public enum Icon {
     public Node node() {
         SVGPath shape = new SVGPath();
         shape.setContent(path);
-        shape.getStyleClass().add("icon");
+        shape.getStyleClass().add(Styles.ICON);
         StackPane box = new StackPane(shape);
         box.setMinSize(18, 18);
         box.setPrefSize(18, 18);

@@ -20,7 +20,6 @@ public final class Styles {
     public static final String SPINE_ITEM = "spine-item";
     public static final String HEADER = "header";
     public static final String RACK = "rack";
-    public static final String SLIP = "slip";
     public static final String SLIP_DAY = "slip-day";
     public static final String CHIP = "chip";
     public static final String FAULTY = "faulty";
@@ -35,6 +34,29 @@ public final class Styles {
     public static final String OVERLAY = "overlay";
     public static final String EMPTY = "empty";
     public static final String LINK = "link";
+    public static final String SLIP_MASSES = "slip-masses";
+    public static final String SLIP_BODY = "slip-body";
+    public static final String CAPTION = "caption";
+    public static final String VALUE = "value";
+    public static final String STORED = "stored";
+    public static final String WORDMARK = "wordmark";
+    public static final String RECIPE = "recipe";
+    public static final String TITLE_ROW = "title-row";
+    public static final String WORK_FOOT = "work-foot";
+    public static final String EMPTY_STATE = "empty-state";
+    public static final String RACK_FOOT = "rack-foot";
+    public static final String RACK_LIST = "rack-list";
+    public static final String FILTER_BOX = "filter-box";
+    public static final String MINIATURE_FOOT = "miniature-foot";
+    public static final String ICON = "icon";
+    public static final String PRODUCT_MARK = "product-mark";
+    public static final String CURRENT = "current";
+    public static final String PROSE = "prose";
+    public static final String INSTRUMENT = "instrument";
+    public static final String REMOVE = "remove";
+    public static final String FIRST = "first";
+    public static final String OUTCOME = "outcome";
+    public static final String LEDGER_COLUMN = "ledger-column";
 
     private Styles() {
     }

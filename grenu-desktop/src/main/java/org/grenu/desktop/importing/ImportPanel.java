@@ -91,7 +91,7 @@ public final class ImportPanel extends VBox {
         OutcomeCell() {
             setPrefWidth(0);
             words.setWrappingWidth(WRAP);
-            words.getStyleClass().add("outcome");
+            words.getStyleClass().add(Styles.OUTCOME);
         }
 
         @Override

@@ -49,7 +49,7 @@ final class BudgetSection extends Section {
             var color = FxColor.of(theme.color("budget-" + (i + 1)));
             bar.add(share.share(), new Rectangle(0, 8, color));
             Label name = new Label(share.input().title() + " " + Reported.fixed(100 * share.share(), 0) + " %");
-            name.getStyleClass().add("caption");
+            name.getStyleClass().add(Styles.CAPTION);
             name.setGraphic(new Rectangle(8, 8, color));
             name.setGraphicTextGap(5);
             legend.getChildren().add(name);

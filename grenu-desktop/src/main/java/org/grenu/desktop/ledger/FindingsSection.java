@@ -59,7 +59,7 @@ final class FindingsSection extends Section {
         Label statement = new Label(finding.statement());
         statement.setWrapText(true);
         Label evidence = new Label(finding.evidence() + ". " + finding.toTry());
-        evidence.getStyleClass().addAll(Styles.MUTED, "caption");
+        evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
         evidence.setTooltip(new Tooltip("Advice: " + finding.school()));
         VBox words = new VBox(statement, evidence);
@@ -80,7 +80,7 @@ final class FindingsSection extends Section {
         Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + (repair.applied() ? "." : ": switched off."));
         statement.setWrapText(true);
         Label evidence = new Label(repair.evidence());
-        evidence.getStyleClass().addAll(Styles.MUTED, "caption");
+        evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
         HBox line = new HBox(5, on, new VBox(statement, evidence));
         line.setAlignment(Pos.TOP_LEFT);

@@ -15,7 +15,7 @@ public final class LedgerView extends ScrollPane {
         VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model),
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new TimesSection(model),
                 new RecordSection(model));
-        column.getStyleClass().add("ledger-column");
+        column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());
         setContent(column);
         setFitToWidth(true);

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Styles;
 
 /** Dose, beverage mass and moisture, and what is known of the scale. */
 final class MassesSection extends Section {
@@ -36,7 +37,7 @@ final class MassesSection extends Section {
         HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0"), word("g"));
         row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1");
         getChildren().add(grid);
-        source.getStyleClass().add("caption");
+        source.getStyleClass().add(Styles.CAPTION);
         model.text().addListener((o, was, is) -> show());
         show();
     }

@@ -28,11 +28,11 @@ final class ReadingsSection extends Section {
         readings.setId("readings");
         readings.setPrefWrapLength(250);
         summary.setId("readings-summary");
-        summary.getStyleClass().add("caption");
+        summary.getStyleClass().add(Styles.CAPTION);
         HBox zero = line(word("Zero check"), entry(SheetField.ZERO, 52, ""), word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeats to"), entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015"), word("bias ±"),
                 entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045"), word("step"), entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01"));
-        instrument.getStyleClass().add("instrument");
+        instrument.getStyleClass().add(Styles.INSTRUMENT);
         getChildren().addAll(readings, summary, zero, instrument);
         model.text().addListener((o, was, is) -> show());
         show();
@@ -67,7 +67,7 @@ final class ReadingsSection extends Section {
         Button remove = new Button();
         remove.setId("remove-reading-" + index);
         remove.setGraphic(Icon.CLOSE.node());
-        remove.getStyleClass().addAll(Styles.QUIET, "remove");
+        remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
         remove.setAccessibleText(String.format(Locale.ROOT, "Remove reading %d", index + 1));
         remove.setTooltip(new Tooltip("Remove this reading (Ctrl Z brings it back)"));
         remove.setOnAction(event -> model.removeReading(index));

@@ -3,6 +3,7 @@ package org.grenu.desktop.ledger;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
 
 /** The shot's time by every convention, each named, and its pressures. */
 final class TimesSection extends Section {
@@ -24,7 +25,7 @@ final class TimesSection extends Section {
                 BorderPane row = new BorderPane();
                 row.setLeft(new Label(line.name()));
                 Label value = new Label(line.value());
-                value.getStyleClass().add("value");
+                value.getStyleClass().add(Styles.VALUE);
                 row.setRight(value);
                 lines.getChildren().add(row);
             }

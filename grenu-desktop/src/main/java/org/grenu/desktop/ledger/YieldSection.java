@@ -46,7 +46,7 @@ final class YieldSection extends Section {
         wanting.setId("wanting");
         other.setWrapText(true);
         wanting.setWrapText(true);
-        getStyleClass().add("first");
+        getStyleClass().add(Styles.FIRST);
         for (Label label : new Label[] {value, percent, expanded}) {
             label.setMinWidth(Region.USE_PREF_SIZE);
         }

@@ -8,6 +8,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.StrokeLineJoin;
 import org.grenu.core.curve.Samples;
+import org.grenu.desktop.control.Styles;
 
 /** A shot's pressure as a small shape on a foot. */
 final class Miniature {
@@ -22,7 +23,7 @@ final class Miniature {
         pane.setMinSize(width, height);
         pane.setMaxSize(width, height);
         Line foot = new Line(0, height - 0.5, width, height - 0.5);
-        foot.getStyleClass().add("miniature-foot");
+        foot.getStyleClass().add(Styles.MINIATURE_FOOT);
         pane.getChildren().add(foot);
         if (points.size() < 2) {
             return pane;

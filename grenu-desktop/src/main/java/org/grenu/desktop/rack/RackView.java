@@ -85,7 +85,7 @@ public final class RackView extends VBox {
         count.setMouseTransparent(true);
         HBox.setHgrow(filter, Priority.ALWAYS);
         HBox box = new HBox(6, Icon.SEARCH.node(), filter, count);
-        box.getStyleClass().add("filter-box");
+        box.getStyleClass().add(Styles.FILTER_BOX);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -155,7 +155,7 @@ public final class RackView extends VBox {
         });
         StackPane stack = new StackPane(list, nothing);
         StackPane.setAlignment(nothing, Pos.TOP_CENTER);
-        stack.getStyleClass().add("rack-list");
+        stack.getStyleClass().add(Styles.RACK_LIST);
         VBox.setVgrow(stack, Priority.ALWAYS);
         return stack;
     }
@@ -173,7 +173,7 @@ public final class RackView extends VBox {
         String path = desk.path().toString();
         Label where = new Label("Library " + (path.startsWith(home) ? "~" + path.substring(home.length()) : path));
         where.setId("library-path");
-        where.getStyleClass().addAll(Styles.MUTED, "rack-foot");
+        where.getStyleClass().addAll(Styles.MUTED, Styles.RACK_FOOT);
         where.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
         where.setTooltip(new Tooltip(path + "\nChoose another with --library."));
         where.setMaxWidth(Double.MAX_VALUE);

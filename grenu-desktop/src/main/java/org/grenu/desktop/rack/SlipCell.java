@@ -33,7 +33,7 @@ final class SlipCell extends ListCell<RackRow> {
     @Override
     protected void updateItem(RackRow row, boolean empty) {
         super.updateItem(row, empty);
-        getStyleClass().removeAll(Styles.SLIP_DAY, Styles.SLIP);
+        getStyleClass().remove(Styles.SLIP_DAY);
         setText(null);
         setGraphic(null);
         setAccessibleText(null);
@@ -45,7 +45,6 @@ final class SlipCell extends ListCell<RackRow> {
             getStyleClass().add(Styles.SLIP_DAY);
             setGraphic(day(heading));
         } else if (row instanceof RackRow.Slip slip) {
-            getStyleClass().add(Styles.SLIP);
             setGraphic(slip(slip.shot()));
         }
     }
@@ -65,11 +64,11 @@ final class SlipCell extends ListCell<RackRow> {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setAccessibleText("Shot " + text.number() + ", " + text.masses() + ", " + text.time() + ", extraction yield "
                 + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed"));
-        Label masses = label(text.masses(), "slip-masses");
-        Label time = label(text.time().isEmpty() ? "" : "· " + text.time(), "slip-masses");
+        Label masses = label(text.masses(), Styles.SLIP_MASSES);
+        Label time = label(text.time().isEmpty() ? "" : "· " + text.time(), Styles.SLIP_MASSES);
         HBox first = new HBox(4, masses, time);
         HBox second = text.yield().isEmpty()
-                ? new HBox(4, label("EY " + text.missing(), Styles.MUTED, "caption"))
+                ? new HBox(4, label("EY " + text.missing(), Styles.MUTED, Styles.CAPTION))
                 : new HBox(4, label("EY", Styles.MUTED), label(text.yield(), Styles.STRONG), label(text.expanded(), Styles.MUTED));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -80,7 +79,7 @@ final class SlipCell extends ListCell<RackRow> {
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox top = new HBox(8, miniature(shot.digest().miniature(), color), words);
         VBox slip = new VBox(5, top, chips(text, color));
-        slip.getStyleClass().add("slip-body");
+        slip.getStyleClass().add(Styles.SLIP_BODY);
         Rectangle tab = new Rectangle(5, 22, color);
         tab.setTranslateY(10);
         HBox row = new HBox(tab, slip);

@@ -50,13 +50,13 @@ public final class ReadView extends BorderPane {
         title.setId("shot-title");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
         title.setMinWidth(Region.USE_PREF_SIZE);
-        recipe.getStyleClass().addAll(Styles.MUTED, "recipe");
-        fault.getStyleClass().addAll(Styles.FAULTY, "recipe");
+        recipe.getStyleClass().addAll(Styles.MUTED, Styles.RECIPE);
+        fault.getStyleClass().addAll(Styles.FAULTY, Styles.RECIPE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> rack.step(-1)),
                 neighbour("›", "Older shot (Down)", () -> rack.step(1)), exports);
-        row.getStyleClass().add("title-row");
+        row.getStyleClass().add(Styles.TITLE_ROW);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -87,7 +87,7 @@ public final class ReadView extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(12, zoomed, whole, gap, processing);
-        row.getStyleClass().add("work-foot");
+        row.getStyleClass().add(Styles.WORK_FOOT);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

@@ -11,14 +11,14 @@ import org.grenu.desktop.control.Styles;
 final class EmptyState extends VBox {
 
     EmptyState(Runnable importFiles, Runnable loadDemo) {
-        getStyleClass().addAll("empty-state", Styles.WORK);
+        getStyleClass().addAll(Styles.EMPTY_STATE, Styles.WORK);
         setAlignment(Pos.CENTER);
         Label title = new Label("No shots yet");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
         Label words = new Label("Bring the logs of your shots: CSV, TSV or JSON with time and any of pressure, flow, cup mass and temperature. "
                 + "Drop the files anywhere on this window. Then enter dose and strength readings at the right, and Grenu gives the extraction "
                 + "yield with its uncertainty.");
-        words.getStyleClass().add("prose");
+        words.getStyleClass().add(Styles.PROSE);
         words.setWrapText(true);
         words.setMaxWidth(430);
         Button take = new Button("Import shots…");

@@ -23,7 +23,7 @@ final class Header extends HBox {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
-        name.getStyleClass().add("wordmark");
+        name.getStyleClass().add(Styles.WORDMARK);
         name.setMinWidth(Region.USE_PREF_SIZE);
         study.getStyleClass().add(Styles.MUTED);
         Region gap = new Region();

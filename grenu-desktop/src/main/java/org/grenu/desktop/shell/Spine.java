@@ -20,9 +20,9 @@ final class Spine extends VBox {
         getStyleClass().add(Styles.SPINE);
         setAlignment(Pos.TOP_CENTER);
         Node mark = Icon.MARK.node();
-        mark.getStyleClass().add("product-mark");
+        mark.getStyleClass().add(Styles.PRODUCT_MARK);
         Label read = new Label("Read", Icon.READ.node());
-        read.getStyleClass().addAll(Styles.SPINE_ITEM, "current");
+        read.getStyleClass().addAll(Styles.SPINE_ITEM, Styles.CURRENT);
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
         Button look = new Button();
@@ -35,7 +35,7 @@ final class Spine extends VBox {
         appearance.themeProperty().addListener((o, was, is) -> look.setGraphic(is.dark() ? Icon.LIGHT.node() : Icon.DARK.node()));
         Label stored = new Label();
         stored.setId("stored");
-        stored.getStyleClass().add("stored");
+        stored.getStyleClass().add(Styles.STORED);
         stored.textProperty().bind(desk.storedProperty());
         stored.setWrapText(true);
         stored.setTooltip(new Tooltip("Every edit is stored at once; there is nothing to save."));

@@ -1,0 +1,137 @@
+package org.grenu.desktop.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.lang.reflect.Modifier;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.control.Styles;
+import org.grenu.figures.theme.Theme;
+import org.junit.jupiter.api.Test;
+
+/** The window's look: the style sheet and Java agree, words fit, controls can be reached and named. */
+class LookTest extends BenchFixture {
+
+    private static String rules() throws IOException {
+        try (InputStream in = ThemeSheet.class.getResourceAsStream("/org/grenu/desktop/grenu.css")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    @Test
+    void theSheetHoldsEveryStyleClassAndNoColourOfItsOwn() throws Exception {
+        String rules = rules();
+        for (var field : Styles.class.getFields()) {
+            if (Modifier.isStatic(field.getModifiers())) {
+                assertThat(rules).as(field.getName()).containsPattern("\\." + field.get(null) + "[ .:,{>]");
+            }
+        }
+        String withoutIds = rules.replaceAll("(?m)^#.*$", "").replaceAll("/\\*.*?\\*/", "");
+        assertThat(withoutIds).doesNotContainPattern("#[0-9A-Fa-f]{3,8}\\b").doesNotContain("rgb(");
+        Matcher used = Pattern.compile("-g-([a-z0-9-]+)").matcher(rules.replaceAll("/\\*.*?\\*/", ""));
+        Set<String> roles = new TreeSet<>();
+        while (used.find()) {
+            roles.add(used.group(1));
+        }
+        assertThat(Theme.LIGHT.colors().keySet()).containsAll(roles);
+    }
+
+    /** At the smallest window, numbers are never cut off; only long names may be. */
+    @Test
+    void numbersFitAtTheSmallestSize() {
+        openShot(5);
+        interact(() -> {
+            view.getScene().getWindow().setWidth(1100);
+            view.getScene().getWindow().setHeight(700);
+        });
+        enter("coffee", "Lot with an exceedingly long name that no column can hold, washed and dried on raised beds");
+        enter("profile", "Gentle ramp with a long taper and a name to match");
+        until("the long name is shown", () -> lookup("#shot-title").tryQuery().isPresent());
+        List<String> cut = new ArrayList<>();
+        interact(() -> labels(view).filter(label -> label.isVisible() && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
+                .filter(label -> !label.getStyleClass().contains("recipe") && !label.getText().contains("ramp") && !label.getText().contains("name"))
+                .filter(label -> !label.getStyleClass().contains("rack-foot") && label.getParent().isVisible())
+                .filter(LookTest::isCut).forEach(label -> cut.add(label.getText())));
+        assertThat(cut).isEmpty();
+    }
+
+    private static boolean isCut(Label label) {
+        Node text = label.lookup(".text");
+        return text instanceof Text shown && shown.getText().endsWith("...") && !label.getText().endsWith("...");
+    }
+
+    private static Stream<Label> labels(Node node) {
+        Stream<Label> own = node instanceof Label label ? Stream.of(label) : Stream.empty();
+        return node instanceof Parent parent ? Stream.concat(own, parent.getChildrenUnmodifiable().stream().flatMap(LookTest::labels)) : own;
+    }
+
+    @Test
+    void everyControlHasAName() {
+        openShot(5);
+        List<String> nameless = new ArrayList<>();
+        interact(() -> all(view).filter(Node::isFocusTraversable).forEach(node -> {
+            boolean named = node.getAccessibleText() != null && !node.getAccessibleText().isBlank()
+                    || node instanceof ButtonBase button && button.getText() != null && !button.getText().isBlank();
+            if (!named && (node instanceof ButtonBase || node instanceof TextInputControl)) {
+                nameless.add(node.toString());
+            }
+        }));
+        assertThat(nameless).isEmpty();
+    }
+
+    private static Stream<Node> all(Node node) {
+        return node instanceof Parent parent
+                ? Stream.concat(Stream.of(node), parent.getChildrenUnmodifiable().stream().flatMap(LookTest::all)) : Stream.of(node);
+    }
+
+    @Test
+    void darkIsOneKeyAwayAndRepaintsEverything() {
+        openShot(5);
+        interact(() -> lookup("#rack").query().requestFocus());
+        var light = bench.ledger().basisProperty().get();
+        push(KeyCode.CONTROL, KeyCode.D);
+        until("it is dark", () -> bench.appearance().themeProperty().get().dark());
+        assertThat(bench.ledger().basisProperty().get()).isEqualTo(light);
+        assertThat(bench.appearance().scale().get().color("2.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-3"));
+        push(KeyCode.CONTROL, KeyCode.D);
+        until("it is light again", () -> !bench.appearance().themeProperty().get().dark());
+    }
+
+    /** The whole job by keyboard alone: find a shot, correct it, see the yield, take it back, save it. */
+    @Test
+    void theWholeJobGoesWithoutAMouse() throws IOException {
+        openShot(18);
+        push(KeyCode.CONTROL, KeyCode.F);
+        write("straight grind:2.6", 0);
+        until("the filter holds", () -> text("count").equals("2 of 18"));
+        push(KeyCode.DOWN);
+        until("the shot is open", () -> text("shot-title").equals("Shot 12"));
+        enter("beverage_g", "40,0");
+        until("the yield follows", () -> text("yield").equals("18.29"));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until("it is taken back", () -> text("yield").equals("18.93"));
+        chosenTarget = folder.resolve("by-keyboard.csv");
+        interact(() -> lookup("#export").query().requestFocus());
+        push(KeyCode.SPACE);
+        push(KeyCode.DOWN);
+        push(KeyCode.ENTER);
+        until("it is saved", () -> Files.exists(chosenTarget));
+    }
+}
