@@ -53,7 +53,9 @@ public final class GrenuWindow extends Application {
     @Override
     public void start(Stage stage) {
         ThemeSheet.loadFace();
-        Scene scene = new Scene(new StackPane(), WIDTH, HEIGHT);
+        Label opened = new Label("Opening " + request.library());
+        opened.getStyleClass().add(Styles.MUTED);
+        Scene scene = new Scene(new StackPane(opened), WIDTH, HEIGHT);
         ThemeSheet.dress(scene, Theme.LIGHT);
         stage.setTitle("Grenu");
         stage.setMinWidth(1100);
@@ -61,10 +63,10 @@ public final class GrenuWindow extends Application {
         stage.setScene(scene);
         stage.show();
         long shown = System.nanoTime();
-        opening.whenComplete((opened, failure) -> Platform.runLater(() -> {
+        opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
-                show(opened, stage, scene);
-                LOG.info("{} shots in the rack {} ms after the window", opened.shots.size(), (System.nanoTime() - shown) / 1_000_000);
+                show(library, stage, scene);
+                LOG.info("{} shots in the rack {} ms after the window", library.shots.size(), (System.nanoTime() - shown) / 1_000_000);
             } else {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }

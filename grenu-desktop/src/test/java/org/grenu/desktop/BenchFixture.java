@@ -85,7 +85,7 @@ public abstract class BenchFixture extends ApplicationTest {
 
     protected static void until(String what, BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, condition::getAsBoolean);
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition::getAsBoolean);
         } catch (TimeoutException late) {
             throw new AssertionError("Waited in vain until " + what, late);
         }

@@ -36,6 +36,10 @@ public final class Background implements AutoCloseable {
 
     /** Runs the work, then one of the two on the interface thread. */
     public <T> void run(Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
+        if (worker.isShutdown()) {
+            LOG.debug("Work that came after closing was dropped");
+            return;
+        }
         worker.execute(() -> {
             try {
                 T result = work.call();
@@ -52,7 +56,7 @@ public final class Background implements AutoCloseable {
         interfaceThread.execute(change);
     }
 
-    /** Lets work that has begun finish; later work is refused. */
+    /** Lets work that has begun finish; later work is dropped. */
     @Override
     public void close() {
         worker.shutdown();

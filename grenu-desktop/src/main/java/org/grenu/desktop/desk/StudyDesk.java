@@ -154,9 +154,6 @@ public final class StudyDesk implements AutoCloseable {
     public void added(List<ShotSummary> summaries) {
         shots.addAll(summaries);
         markStored();
-        if (open.get() == null && !summaries.isEmpty()) {
-            select(ShotOrder.newestFirst(shots).get(0).id());
-        }
     }
 
     /** {@return the library, for work that brings its own thread} */

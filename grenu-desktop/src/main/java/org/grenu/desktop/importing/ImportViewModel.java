@@ -17,6 +17,8 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
@@ -40,6 +42,8 @@ public final class ImportViewModel implements AutoCloseable {
     private final Background worker;
     private final AtomicBoolean cancelled = new AtomicBoolean();
     private final ObservableList<ImportOutcome> outcomes = FXCollections.observableArrayList();
+    private final List<ShotSummary> imported = new ArrayList<>();
+    private OpenShot openAtStart;
     private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper();
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper summary = new ReadOnlyStringWrapper("");
@@ -101,6 +105,8 @@ public final class ImportViewModel implements AutoCloseable {
 
     private void start(Listing listing) {
         outcomes.clear();
+        imported.clear();
+        openAtStart = desk.openProperty().get();
         cancelled.set(false);
         running.set(true);
         progress.set(0);
@@ -128,9 +134,17 @@ public final class ImportViewModel implements AutoCloseable {
         progress.set(left(total) == 0 ? 1 : progress.get());
         running.set(false);
         int left = left(total);
+        openNewest();
         summary.set(ImportSummary.of(outcomes, left));
         if (left == 0 && outcomes.stream().allMatch(ImportOutcome::withoutRemark)) {
             desk.noticeProperty().set(Notice.done(summary.get()));
+        }
+    }
+
+    /** Who imports wants to see it; who has opened another shot meanwhile is left where they are. */
+    private void openNewest() {
+        if (!imported.isEmpty() && desk.openProperty().get() == openAtStart) {
+            desk.select(ShotOrder.newestFirst(imported).get(0).id());
         }
     }
 
@@ -188,6 +202,7 @@ public final class ImportViewModel implements AutoCloseable {
                 outcomes.addAll(shownOutcomes);
                 progress.set(share);
                 if (!shownShots.isEmpty()) {
+                    imported.addAll(shownShots);
                     desk.added(shownShots);
                 }
             });

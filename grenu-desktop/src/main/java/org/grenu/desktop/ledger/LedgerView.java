@@ -17,6 +17,7 @@ public final class LedgerView extends ScrollPane {
                 new RecordSection(model));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());
+        column.managedProperty().bind(column.visibleProperty());
         setContent(column);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);

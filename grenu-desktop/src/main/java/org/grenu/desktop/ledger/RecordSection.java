@@ -23,7 +23,7 @@ final class RecordSection extends Section {
         grid.setVgap(3);
         ColumnConstraints value = new ColumnConstraints();
         value.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(new ColumnConstraints(86), value);
+        grid.getColumnConstraints().addAll(new ColumnConstraints(102), value);
         for (int i = 0; i < FIELDS.size(); i++) {
             SheetField field = FIELDS.get(i);
             Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());

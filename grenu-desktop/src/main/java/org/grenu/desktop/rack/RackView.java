@@ -44,7 +44,7 @@ public final class RackView extends VBox {
         this.appearance = appearance;
         getStyleClass().add(Styles.RACK);
         setSpacing(8);
-        getChildren().addAll(filterField(), colourBy(), legend, listWithEmptyText(), foot(desk));
+        getChildren().addAll(filterField(), colourBy(), legend, listWithEmptyText(), conventions(), foot(desk));
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
         desk.openProperty().addListener((o, was, is) -> follow());
@@ -165,6 +165,13 @@ public final class RackView extends VBox {
             return "";
         }
         return model.filterProperty().get().isBlank() ? "No shots yet." : "No shot passes the filter. Esc clears it.";
+    }
+
+    /** What the slips leave out for want of room. */
+    private static Node conventions() {
+        Label words = new Label("Times: pump on to pump off · EY: as dosed, k = 2");
+        words.getStyleClass().addAll(Styles.MUTED, Styles.RACK_FOOT);
+        return words;
     }
 
     /** Where the shots are kept, so that nobody has to look for the file. */

@@ -78,6 +78,19 @@ class ImportingTest extends BenchFixture {
     }
 
     @Test
+    void theNewestShotOfABatchIsOpenedAfterwards() throws IOException {
+        chosenFiles.add(file("first.csv", table(0)));
+        clickOn("#import");
+        until("the first is open", () -> text("shot-title").equals("Shot 1"));
+        chosenFiles.set(0, file("second.csv", "# pulled_at: 2026-05-14T10:31\n" + table(2)));
+        chosenFiles.add(file("third.csv", table(3)));
+        interact(() -> bench.importing().importPaths(List.copyOf(chosenFiles)));
+        until("the dated one is open", () -> text("shot-title").equals("Shot 2"));
+        finished();
+        assertThat(bench.desk().shots()).hasSize(3);
+    }
+
+    @Test
     void aBatchCanBeCancelledAndKeepsWhatWasStored() {
         List<ShotSource> endless = new ArrayList<>();
         for (int i = 0; i < 5000; i++) {
