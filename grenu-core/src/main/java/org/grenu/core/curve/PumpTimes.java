@@ -8,6 +8,8 @@ import java.util.Optional;
  */
 final class PumpTimes {
 
+    /** Where a channel is still up when the log ends; a channel that shows the stop goes before it. */
+    private static final String END_OF_LOG = "end of log";
     private static final double FLOWING = 0.3;
     private static final double PRESSED = 0.3;
     /** Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no source). */
@@ -31,6 +33,11 @@ final class PumpTimes {
         Optional<TimedEvent> byFlow = flow.flatMap(f -> lastAbove(f, FLOWING, "pump flow"));
         Optional<TimedEvent> byPressure = pressure.flatMap(PumpTimes::release);
         if (byFlow.isPresent() && byPressure.isPresent()) {
+            boolean flowStops = !byFlow.get().how().equals(END_OF_LOG);
+            boolean pressureStops = !byPressure.get().how().equals(END_OF_LOG);
+            if (flowStops != pressureStops) {
+                return flowStops ? byFlow : byPressure;
+            }
             return byFlow.get().seconds() >= byPressure.get().seconds() ? byFlow : byPressure;
         }
         return byFlow.or(() -> byPressure);
@@ -59,7 +66,7 @@ final class PumpTimes {
     private static Optional<TimedEvent> lastAbove(UniformCurve curve, double level, String how) {
         for (int i = curve.size() - 1; i >= 0; i--) {
             if (curve.value(i) > level) {
-                return Optional.of(new TimedEvent(curve.time(i), curve.step(), how));
+                return Optional.of(new TimedEvent(curve.time(i), curve.step(), i == curve.size() - 1 ? END_OF_LOG : how));
             }
         }
         return Optional.empty();
@@ -82,7 +89,7 @@ final class PumpTimes {
             last--;
         }
         if (pressure.end() - pressure.time(last) < 0.25) {
-            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), "end of log"));
+            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), END_OF_LOG));
         }
         int i = Math.min(last + 1, pressure.size() - 1);
         while (i > 0 && fall(pressure, i) > LEAST_RELEASE + RELEASE_SHARE_PER_SECOND * pressure.value(i)) {

@@ -84,6 +84,15 @@ class PumpTimesTest {
         }
 
         @Test
+        void aChannelThatShowsTheStopGoesBeforeOneThatNeverDoes() {
+            Optional<UniformCurve> released = curve(32, t -> t < 25 ? 9 : decaying(t - 25, 9, 0.5));
+            assertThat(PumpTimes.off(released, curve(32, t -> 2)).orElseThrow().seconds()).isCloseTo(25, within(0.2));
+            TimedEvent byFlow = PumpTimes.off(curve(32, t -> 9), curve(32, t -> t < 28 ? 2 : 0)).orElseThrow();
+            assertThat(byFlow.seconds()).isCloseTo(28, within(0.15));
+            assertThat(byFlow.how()).isEqualTo("pump flow");
+        }
+
+        @Test
         void isUnknownWithoutPressureOrFlow() {
             assertThat(PumpTimes.off(curve(25, t -> 0.4), Optional.empty())).isEmpty();
             assertThat(PumpTimes.off(Optional.empty(), curve(9, t -> 0))).isEmpty();

@@ -130,7 +130,7 @@ public final class StudyDesk implements AutoCloseable {
         if (edit.changes()) {
             ShotLog log = shot.log();
             latest = edit.apply(latestSheet());
-            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log);
+            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log, false);
         }
         return edit.changes();
     }
@@ -142,12 +142,12 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Takes the last edit back, whichever shot it was made on, and shows that shot. */
     public void undo() {
-        change(library::undo, null);
+        change(library::undo, null, true);
     }
 
     /** Makes the edit again that was undone last, and shows its shot. */
     public void redo() {
-        change(library::redo, null);
+        change(library::redo, null, true);
     }
 
     /** Adds shots that an import has stored. */
@@ -184,7 +184,8 @@ public final class StudyDesk implements AutoCloseable {
     private record Changed(StoredEdit edit, OpenShot shot, EditDepth depth) {
     }
 
-    private void change(Change change, ShotLog knownLog) {
+    /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
+    private void change(Change change, ShotLog knownLog, boolean leadsToShot) {
         underWay++;
         background.run(() -> {
             Optional<StoredEdit> edit = change.make();
@@ -196,7 +197,9 @@ public final class StudyDesk implements AutoCloseable {
             return new Changed(edit.get(), OpenShot.of(summary, log), library.editDepth());
         }, changed -> {
             settled();
-            show(changed);
+            if (changed != null) {
+                show(changed, leadsToShot);
+            }
         }, failure -> {
             settled();
             failed(failure);
@@ -208,18 +211,17 @@ public final class StudyDesk implements AutoCloseable {
         latest = underWay == 0 ? null : latest;
     }
 
-    private void show(Changed changed) {
-        if (changed == null) {
-            return;
-        }
+    private void show(Changed changed, boolean leadsToShot) {
         ShotSummary summary = changed.edit.shot();
         for (int i = 0; i < shots.size(); i++) {
             if (shots.get(i).id() == summary.id()) {
                 shots.set(i, summary);
             }
         }
-        wanted = summary.id();
-        open.set(changed.shot);
+        if (leadsToShot || wanted == summary.id()) {
+            wanted = summary.id();
+            open.set(changed.shot);
+        }
         editDepth.set(changed.depth);
         markStored();
     }

@@ -134,10 +134,12 @@ public final class BenchView extends StackPane {
         event.consume();
     }
 
-    /** Undo and redo are the library's everywhere but in a text that is being typed and differs from what is stored. */
+    /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
     private void key(KeyEvent event) {
         boolean taken = true;
-        if (REDO.match(event) || REDO_TOO.match(event)) {
+        if (UNDO.match(event) && typing()) {
+            taken = false;
+        } else if (REDO.match(event) || REDO_TOO.match(event)) {
             bench.desk().redo();
         } else if (UNDO.match(event)) {
             bench.desk().undo();
@@ -153,6 +155,10 @@ public final class BenchView extends StackPane {
         if (taken) {
             event.consume();
         }
+    }
+
+    private boolean typing() {
+        return getScene().getFocusOwner() instanceof TextInputControl text && text.isUndoable();
     }
 
     private boolean outsideText() {

@@ -73,6 +73,12 @@ class EditingTest extends BenchFixture {
             until("it is stored", () -> stored().sheet().number(SheetField.DOSE).orElse(0) == Double.parseDouble(dose));
         }
         assertThat(text("stored")).startsWith("Stored ");
+        interact(() -> field("beverage_g").requestFocus());
+        write("9", 0);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(text("beverage_g")).as("what is being typed is undone by itself").isEqualTo("40.8");
+        assertThat(text("dose_g")).isEqualTo("17.7");
+        interact(() -> field("dose_g").requestFocus());
         openShot(3);
         push(KeyCode.CONTROL, KeyCode.Z);
         until("the edited shot is back", () -> text("shot-title").equals("Shot 1") && text("dose_g").equals("17.6"));
@@ -82,6 +88,24 @@ class EditingTest extends BenchFixture {
         assertThat(text("yield")).isEqualTo("19.92");
         clickOn("#redo");
         until("one is redone", () -> text("dose_g").equals("17.5"));
+    }
+
+    @Test
+    void goingOnToAnotherShotStoresWhatWasTypedAndStaysThere() {
+        openShot(18);
+        interact(() -> {
+            field("dose_g").requestFocus();
+            field("dose_g").selectAll();
+        });
+        write("17.2", 0);
+        interact(() -> {
+            lookup("#rack").query().requestFocus();
+            bench.rack().step(1);
+        });
+        until("the other shot is open", () -> text("shot-title").equals("Shot 17"));
+        until("the edit is stored", () -> bench.desk().shots().get(17).sheet().number(SheetField.DOSE).orElse(0) == 17.2);
+        assertThat(text("shot-title")).isEqualTo("Shot 17");
+        assertThat(bench.desk().openProperty().get().summary().sheet().number(SheetField.DOSE).orElse(0)).isNotEqualTo(17.2);
     }
 
     /** Read by another connection, so that it is on the disk and not only in this window. */
