@@ -124,7 +124,9 @@ public final class RackView extends VBox {
         list.setCellFactory(view -> new SlipCell(appearance));
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
-            if (!following && is instanceof RackRow.Slip slip) {
+            // A slip that is replaced by its edited self was not chosen by anybody.
+            boolean itself = was instanceof RackRow.Slip old && is instanceof RackRow.Slip slip && old.shot().id() == slip.shot().id();
+            if (!following && !itself && is instanceof RackRow.Slip slip) {
                 model.open(slip.shot());
             }
         });
