@@ -1,8 +1,11 @@
 package org.grenu.core.study;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.extraction.Brew;
+import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Measured;
 
 /**
@@ -34,6 +37,21 @@ public record Masses(Optional<Measured> dose, Optional<Measured> beverage, Bever
         return dose.isPresent() && beverage.isPresent() && strength.isPresent()
                 ? Optional.of(new Brew(dose.get(), beverage.get(), strength.get(), moisture))
                 : Optional.empty();
+    }
+
+    /** {@return what an extraction yield as dosed still needs; empty when it can be given} */
+    public List<Input> missing() {
+        List<Input> missing = new ArrayList<>();
+        if (dose.isEmpty()) {
+            missing.add(Input.DOSE);
+        }
+        if (beverage.isEmpty()) {
+            missing.add(Input.BEVERAGE);
+        }
+        if (strength.isEmpty()) {
+            missing.add(Input.STRENGTH);
+        }
+        return missing;
     }
 
     /** {@return brew ratio, when dose and beverage mass are known} */

@@ -53,14 +53,13 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
 
     private static String wanting(Masses masses, Basis basis) {
         List<String> missing = new ArrayList<>();
-        if (masses.dose().isEmpty()) {
-            missing.add("the dose");
-        }
-        if (masses.beverage().isEmpty()) {
-            missing.add("the beverage mass");
-        }
-        if (masses.strength().isEmpty()) {
-            missing.add("a strength reading");
+        for (Input input : masses.missing()) {
+            missing.add(switch (input) {
+                case DOSE -> "the dose";
+                case BEVERAGE -> "the beverage mass";
+                case STRENGTH -> "a strength reading";
+                case MOISTURE -> "the coffee's moisture";
+            });
         }
         if (missing.isEmpty() && basis == Basis.DRY && masses.moisture().isEmpty()) {
             missing.add("the coffee's moisture");

@@ -2,8 +2,10 @@ package org.grenu.desktop.rack;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Measured;
@@ -42,17 +44,8 @@ record SlipText(String number, String masses, String time, String yield, String 
     }
 
     private static String missing(Masses masses) {
-        List<String> wanting = new ArrayList<>();
-        if (masses.dose().isEmpty()) {
-            wanting.add("dose");
-        }
-        if (masses.beverage().isEmpty()) {
-            wanting.add("beverage mass");
-        }
-        if (masses.strength().isEmpty()) {
-            wanting.add("strength");
-        }
-        return wanting.isEmpty() ? "" : "needs " + String.join(", ", wanting);
+        String inputs = masses.missing().stream().map(input -> input.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+        return inputs.isEmpty() ? "" : "needs " + inputs;
     }
 
     private static String grams(Optional<Measured> mass) {
