@@ -3,7 +3,9 @@ package org.grenu.desktop.importing;
 import java.io.IOException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -42,11 +44,12 @@ public final class ImportViewModel implements AutoCloseable {
     private final Background worker;
     private final AtomicBoolean cancelled = new AtomicBoolean();
     private final ObservableList<ImportOutcome> outcomes = FXCollections.observableArrayList();
-    private final List<ShotSummary> imported = new ArrayList<>();
-    private OpenShot openAtStart;
     private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper();
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper summary = new ReadOnlyStringWrapper("");
+    private final Deque<Listing> waiting = new ArrayDeque<>();
+    private final List<ShotSummary> imported = new ArrayList<>();
+    private OpenShot openAtStart;
 
     /** Imports into the desk's library. */
     public ImportViewModel(StudyDesk desk, Executor interfaceThread) {
@@ -88,8 +91,9 @@ public final class ImportViewModel implements AutoCloseable {
         start(() -> sources);
     }
 
-    /** Stops after the file that is being read. */
+    /** Stops after the file that is being read; batches that wait are dropped. */
     public void cancel() {
+        waiting.clear();
         cancelled.set(true);
     }
 
@@ -103,7 +107,12 @@ public final class ImportViewModel implements AutoCloseable {
         List<ShotSource> list() throws IOException;
     }
 
+    /** A batch that comes while another is under way waits for it. */
     private void start(Listing listing) {
+        if (running.get()) {
+            waiting.add(listing);
+            return;
+        }
         outcomes.clear();
         imported.clear();
         openAtStart = desk.openProperty().get();
@@ -127,6 +136,7 @@ public final class ImportViewModel implements AutoCloseable {
         }, this::finished, failure -> {
             running.set(false);
             desk.failed(failure);
+            startNext();
         });
     }
 
@@ -138,6 +148,13 @@ public final class ImportViewModel implements AutoCloseable {
         summary.set(ImportSummary.of(outcomes, left));
         if (left == 0 && outcomes.stream().allMatch(ImportOutcome::withoutRemark)) {
             desk.noticeProperty().set(Notice.done(summary.get()));
+        }
+        startNext();
+    }
+
+    private void startNext() {
+        if (!waiting.isEmpty()) {
+            start(waiting.remove());
         }
     }
 
@@ -188,6 +205,10 @@ public final class ImportViewModel implements AutoCloseable {
                 return new ImportOutcome.Failed(source.name(), source.name() + ": There is no such file. Check the path.");
             } catch (IOException | LibraryException failure) {
                 return new ImportOutcome.Failed(source.name(), source.name() + ": " + failure.getMessage());
+            } catch (RuntimeException unforeseen) {
+                LOG.error("Importing {} failed", source.name(), unforeseen);
+                return new ImportOutcome.Failed(source.name(), source.name() + ": The file could not be taken in (" + unforeseen
+                        + "). Please keep it and report this; the other files are not affected.");
             }
         }
 

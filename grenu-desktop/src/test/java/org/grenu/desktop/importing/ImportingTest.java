@@ -91,6 +91,22 @@ class ImportingTest extends BenchFixture {
     }
 
     @Test
+    void aSecondBatchWaitsForTheFirstAndOddFilesStopNeither() throws IOException {
+        Path first = file("one.csv", table(0));
+        Path second = file("two.csv", table(2));
+        ShotSource odd = Mockito.mock(ShotSource.class);
+        Mockito.when(odd.name()).thenReturn("odd.csv");
+        Mockito.when(odd.read()).thenThrow(new IllegalStateException("no idea"));
+        interact(() -> {
+            bench.importing().importSources(List.of(odd, ShotSource.of(first)));
+            bench.importing().importPaths(List.of(second));
+        });
+        until("both batches are in", () -> bench.desk().shots().size() == 2 && !bench.importing().runningProperty().get());
+        assertThat(text("import-summary")).isEqualTo("1 shot imported");
+        Mockito.verify(odd).read();
+    }
+
+    @Test
     void aBatchCanBeCancelledAndKeepsWhatWasStored() {
         List<ShotSource> endless = new ArrayList<>();
         for (int i = 0; i < 5000; i++) {
