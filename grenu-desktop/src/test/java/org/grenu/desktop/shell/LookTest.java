@@ -21,6 +21,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.theme.Theme;
@@ -61,9 +62,11 @@ class LookTest extends BenchFixture {
             view.getScene().getWindow().setWidth(1100);
             view.getScene().getWindow().setHeight(700);
         });
-        enter("coffee", "Lot with an exceedingly long name that no column can hold, washed and dried on raised beds");
-        enter("profile", "Gentle ramp with a long taper and a name to match");
-        until("the long name is shown", () -> lookup("#shot-title").tryQuery().isPresent());
+        interact(() -> {
+            bench.desk().enter(SheetField.COFFEE, "Lot with an exceedingly long name that no column can hold, washed and dried on raised beds");
+            bench.desk().enter(SheetField.PROFILE, "Gentle ramp with a long taper and a name to match");
+        });
+        until("the long name is shown", () -> text("profile").endsWith("to match"));
         List<String> cut = new ArrayList<>();
         interact(() -> labels(view).filter(label -> label.isVisible() && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
                 .filter(label -> !label.getStyleClass().contains("recipe") && !label.getText().contains("ramp") && !label.getText().contains("name"))
