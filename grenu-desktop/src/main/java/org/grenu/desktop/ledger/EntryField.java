@@ -2,6 +2,7 @@ package org.grenu.desktop.ledger;
 
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Styles;
@@ -59,6 +60,12 @@ final class EntryField extends VBox {
     /** {@return this field, with words that stand in it while it is empty} */
     EntryField hinting(String words) {
         field.setPromptText(words);
+        return this;
+    }
+
+    /** {@return this field, with what its number means on hovering} */
+    EntryField explained(String words) {
+        field.setTooltip(new Tooltip(words));
         return this;
     }
 

@@ -32,10 +32,13 @@ final class MassesSection extends Section {
         source.setId("beverage-source");
         row(0, "Dose", SheetField.DOSE, word("g"));
         beverage = row(1, "Beverage", SheetField.BEVERAGE, source);
-        HBox moisture = new HBox(4, word("%   u"), field(SheetField.MOISTURE_U, 44).hinting("0.2"), word("%"));
+        HBox moisture = new HBox(4, word("%   u"), field(SheetField.MOISTURE_U, 44).hinting("0.2")
+                .explained("Standard uncertainty of the moisture; 0.2 % where nothing is entered"), word("%"));
         row(2, "Moisture", SheetField.MOISTURE, moisture);
-        HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0"), word("g"));
-        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1");
+        HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0")
+                .explained("Limit of the scale's systematic error: u = limit/√3, shared by all its weighings"), word("g"));
+        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1")
+                .explained("Display step of the scale: u = step/√12 for each weighing");
         getChildren().add(grid);
         source.getStyleClass().add(Styles.CAPTION);
         model.text().addListener((o, was, is) -> show());

@@ -29,9 +29,15 @@ final class ReadingsSection extends Section {
         readings.setPrefWrapLength(250);
         summary.setId("readings-summary");
         summary.getStyleClass().add(Styles.CAPTION);
-        HBox zero = line(word("Zero check"), entry(SheetField.ZERO, 52, ""), word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
-        HBox instrument = line(word("Repeats to"), entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015"), word("bias ±"),
-                entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045"), word("step"), entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01"));
+        EntryField zeroCheck = entry(SheetField.ZERO, 52, "")
+                .explained("What the instrument showed for the rinse water; it is subtracted");
+        EntryField repeats = entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015")
+                .explained("Standard deviation of one reading, display step included, in strength points");
+        EntryField bias = entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045")
+                .explained("Limit of the instrument's systematic error: u = limit/√3, shared by all its readings");
+        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01").explained("Display step of the refractometer");
+        HBox zero = line(word("Zero check"), zeroCheck, word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
+        HBox instrument = line(word("Repeats to"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
         getChildren().addAll(readings, summary, zero, instrument);
         model.text().addListener((o, was, is) -> show());
