@@ -130,7 +130,7 @@ public final class ExportActions implements AutoCloseable {
     /** Written beside its place and moved there whole, so that a failure leaves an older file as it was. */
     private static void write(Path file, byte[] content) throws IOException {
         Path target = file.toAbsolutePath();
-        Path half = Files.createTempFile(target.getParent(), ".grenu", ".part");
+        Path half = target.resolveSibling("." + target.getFileName() + ".part");
         try {
             Files.write(half, content);
             Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);

@@ -6,7 +6,9 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Locale;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
@@ -54,5 +56,17 @@ class ExportingTest extends BenchFixture {
         openShot(5);
         interact(() -> bench.exports().export(ExportActions.Kind.SHOT_CSV, folder.resolve("none").resolve("x.csv")));
         until("it is said", () -> text("notice").contains("could not be written"));
+    }
+
+    /** What is saved can be read by whoever could read a file that any other program saves here. */
+    @Test
+    void savedFilesHaveTheUsualPermissionsAndNothingIsLeftBeside() throws IOException {
+        openShot(5);
+        export(ExportActions.Kind.SHOT_CSV);
+        assertThat(Files.getPosixFilePermissions(chosenTarget))
+                .isEqualTo(Files.getPosixFilePermissions(Files.writeString(folder.resolve("plain"), "x")));
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.map(f -> f.getFileName().toString())).noneMatch(name -> name.endsWith(".part"));
+        }
     }
 }
