@@ -26,7 +26,7 @@ final class FindingsSection extends Section {
         this.model = model;
         lines.setId("findings");
         getChildren().add(lines);
-        model.text().addListener((o, was, is) -> show());
+        model.openProperty().addListener((o, was, is) -> show());
         show();
     }
 

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.extraction.Basis;
@@ -58,6 +59,11 @@ public final class LedgerViewModel {
     /** {@return the map of the study} */
     ObjectBinding<PlaneFigure> plane() {
         return plane;
+    }
+
+    /** {@return the shot being read, for what hangs on more than its numbers: those may stay equal while it changes} */
+    ReadOnlyObjectProperty<OpenShot> openProperty() {
+        return desk.openProperty();
     }
 
     /** {@return the shot being read; null while there is none} */

@@ -40,7 +40,7 @@ final class ReadingsSection extends Section {
         HBox instrument = line(word("Repeats to"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
         getChildren().addAll(readings, summary, zero, instrument);
-        model.text().addListener((o, was, is) -> show());
+        model.openProperty().addListener((o, was, is) -> show());
         show();
     }
 

@@ -37,7 +37,7 @@ public final class ReadView extends BorderPane {
         setTop(titleRow(rack, exports));
         setCenter(strips);
         setBottom(foot(model));
-        model.figureProperty().addListener((o, was, is) -> describe(model));
+        desk.openProperty().addListener((o, was, is) -> describe(model));
         describe(model);
     }
 

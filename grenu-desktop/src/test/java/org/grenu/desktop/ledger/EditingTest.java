@@ -129,5 +129,17 @@ class EditingTest extends BenchFixture {
         double low = bench.read().figureProperty().get().strips().stream().filter(s -> s.channel().key().equals("cup_mass"))
                 .findFirst().orElseThrow().curve().value(0);
         assertThat(low).isGreaterThan(3);
+        until("the words follow", () -> lookup("Tare offset removed: switched off.").tryQuery().isPresent());
+        interact(() -> lookup("#rack").query().requestFocus());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until("the words and the box go back", () -> lookup("Tare offset removed.").tryQuery().isPresent()
+                && lookup("#repair-tare_offset").queryAs(CheckBox.class).isSelected());
+    }
+
+    @Test
+    void theTitleFollowsTheRecord() {
+        openShot(1);
+        enter("coffee", "Lot Siskin 3");
+        until("the title names it", () -> lookup("Lot Siskin 3 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated").tryQuery().isPresent());
     }
 }
