@@ -4,10 +4,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Locale;
+import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.puck.LogFlaw;
-import org.grenu.core.puck.PressureProfile;
 import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.puck.SimulatedRig;
 import org.grenu.core.puck.SimulatedShot;
 import org.grenu.core.study.SheetField;
@@ -26,18 +28,19 @@ public final class LargeStudy {
         Path folder = Files.createDirectories(Path.of(arguments[0]));
         int shots = Integer.parseInt(arguments[1]);
         for (int i = 0; i < shots; i++) {
-            Shot shot = shot(i, i % 9 == 4 ? LogFlaw.KNOCKED_SCALE : LogFlaw.NONE);
+            Shot shot = shot(i, i % 9 == 4 ? List.of(LogFlaw.KNOCKED_SCALE) : List.of());
             Files.writeString(folder.resolve(String.format(Locale.ROOT, "large-%05d.csv", i)), ShotCsvWriter.write(shot));
         }
-        System.out.println(shots + " shots of " + shot(0, LogFlaw.NONE).log().size() + " samples in " + folder);
+        System.out.println(shots + " shots of " + shot(0, List.of()).log().size() + " samples in " + folder);
     }
 
     /** {@return a shot that runs into the time limit at 55.5 s, logged for 60 s} */
-    static Shot shot(int seed, LogFlaw flaw) {
-        PressureProfile profile = PressureProfile.values()[seed % 2];
-        SimulatedShot pulled = new SimulatedRig(seed).pull(new PuckRecipe(18, 1.3 + 0.1 * (seed % 3), 92 + seed % 3, profile, 500, 55.42), flaw);
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.GRIND, 1.3 + 0.1 * (seed % 3))
-                .with(SheetField.PROFILE, profile.title()).with(SheetField.TEMPERATURE, 92 + seed % 3).with(SheetField.SIMULATED, "yes")
+    static Shot shot(int seed, List<LogFlaw> flaws) {
+        DemoProfile profile = DemoProfile.values()[seed % 2];
+        SimulatedShot pulled = new SimulatedRig(seed).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 1.8 + 0.1 * (seed % 3), 92 + seed % 3,
+                profile.profile(), 400, 54.42), flaws);
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.GRIND, 1.8 + 0.1 * (seed % 3))
+                .with(SheetField.PROFILE, profile.title()).with(SheetField.PROFILE_STEPS, profile.profile().text()).with(SheetField.TEMPERATURE, 92 + seed % 3).with(SheetField.SIMULATED, "yes")
                 .with(SheetField.PULLED_AT, LocalDateTime.of(2026, 1, 5, 9, 0).plusHours(3L * seed).toString())
                 .with(SheetField.READINGS, pulled.readings().stream().map(String::valueOf).reduce((a, b) -> a + ";" + b).orElse(""));
         return new Shot(sheet, pulled.log());

@@ -4,6 +4,7 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.grenu.core.puck.LogFlaw;
 import org.grenu.core.study.Shot;
@@ -36,7 +37,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class ShotBenchmark {
 
-    private final Shot shot = LargeStudy.shot(1, LogFlaw.KNOCKED_SCALE);
+    private final Shot shot = LargeStudy.shot(1, List.of(LogFlaw.KNOCKED_SCALE));
     private final byte[] file = ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8);
     private final ReadFigure figure = ReadFigure.of(shot.log(), ShotMeasures.of(shot).curve());
     private final BufferedImage image = new BufferedImage(676, 690, BufferedImage.TYPE_INT_ARGB_PRE);

@@ -57,6 +57,9 @@ final class AnalysisJson {
         times(node, shot);
         put(node, "peak_pressure_bar", shot.measures().curve().peakPressure());
         put(node, "mean_pressure_bar", shot.measures().curve().meanPressure());
+        PuckJson.phases(node, shot.measures());
+        PuckJson.planned(node, shot.measures());
+        PuckJson.hydraulics(node.putObject("hydraulics"), shot.measures().hydraulics());
         repairs(node.putArray("repairs"), shot.measures().curve().repaired().repairs());
         findings(node.putArray("findings"), Diagnosis.of(shot.shot().sheet(), shot.measures()));
         shot.assumptions().forEach(node.putArray("assumptions")::add);
@@ -118,7 +121,7 @@ final class AnalysisJson {
         put(node, name, measured.isPresent() ? OptionalDouble.of(measured.get().value()) : OptionalDouble.empty());
     }
 
-    private static void put(ObjectNode node, String name, OptionalDouble number) {
+    static void put(ObjectNode node, String name, OptionalDouble number) {
         if (number.isPresent() && Double.isFinite(number.getAsDouble())) {
             node.put(name, number.getAsDouble());
         } else {

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
 import picocli.CommandLine;
 
@@ -41,7 +42,7 @@ class AnalyseDemoTest {
             JsonNode shot = shots.get(i);
             assertThat(shot.path("file").asText()).isEqualTo(FILES.get(i));
             assertThat(shot.at("/times_s/pump_on_to_pump_off").asDouble()).as(truth.name()).isCloseTo(truth.truth().pumpOffSeconds(), within(0.5));
-            if (!truth.truth().readings().isEmpty()) {
+            if (!truth.shot().sheet().numbers(SheetField.READINGS).isEmpty()) {
                 double yield = truth.truth().strengthPercent() * truth.truth().beverageGrams() / shot.path("dose_g").asDouble();
                 double expanded = shot.at("/ey_as_dosed_pct/U").asDouble();
                 // k = 2 leaves one shot in twenty outside; half as much again leaves next to none.
@@ -58,7 +59,7 @@ class AnalyseDemoTest {
         JsonNode weighed = new ObjectMapper().readTree(run("--format", "json")).path("shots");
         for (int i = 0; i < TRUTH.size(); i++) {
             JsonNode shot = weighed.get(i);
-            assertThat(shot.path("beverage_source").asText()).isEqualTo(TRUTH.get(i).truth().readings().isEmpty() ? "curve" : "weighed");
+            assertThat(shot.path("beverage_source").asText()).isEqualTo(TRUTH.get(i).shot().sheet().numbers(SheetField.READINGS).isEmpty() ? "curve" : "weighed");
         }
         JsonNode knocked = weighed.get(4);
         assertThat(knocked.at("/repairs/0/kind").asText()).isEqualTo("scale_knock");

@@ -15,15 +15,20 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule packagesUseOnlyWhatLiesBelow = layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("quantity").definedBy("..core.quantity").layer("curve").definedBy("..core.curve")
+            .layer("hydraulics").definedBy("..core.hydraulics").layer("profile").definedBy("..core.profile")
+            .layer("phase").definedBy("..core.phase")
             .layer("strength").definedBy("..core.strength").layer("extraction").definedBy("..core.extraction")
             .layer("study").definedBy("..core.study").layer("diagnosis").definedBy("..core.diagnosis")
             .layer("puck").definedBy("..core.puck")
             .whereLayer("diagnosis").mayNotBeAccessedByAnyLayer()
             .whereLayer("puck").mayNotBeAccessedByAnyLayer()
             .whereLayer("study").mayOnlyBeAccessedByLayers("diagnosis", "puck")
+            .whereLayer("phase").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck")
+            .whereLayer("profile").mayOnlyBeAccessedByLayers("phase", "study", "diagnosis", "puck")
+            .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck")
             .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "diagnosis")
             .whereLayer("strength").mayOnlyBeAccessedByLayers("study", "diagnosis")
-            .whereLayer("curve").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck");
+            .whereLayer("curve").mayOnlyBeAccessedByLayers("hydraulics", "profile", "phase", "study", "diagnosis", "puck");
 
     @ArchTest
     static final ArchRule coreKnowsNoFilesDatabaseThreadsOrInterface = noClasses().should().dependOnClassesThat()

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import org.grenu.cli.AnalyseCommand;
 import org.grenu.cli.DemoFilesCommand;
+import org.grenu.cli.SimulateCommand;
+import org.grenu.cli.ValidateCommand;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -13,7 +15,7 @@ import picocli.CommandLine.Parameters;
 /** The command line: opens the window, or runs a batch command without one. */
 @Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu 0.1.0",
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
-        subcommands = {Grenu.Demo.class, AnalyseCommand.class, DemoFilesCommand.class})
+        subcommands = {Grenu.Demo.class, AnalyseCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class})
 public final class Grenu implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")

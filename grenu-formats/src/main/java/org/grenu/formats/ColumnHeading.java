@@ -87,6 +87,9 @@ record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> u
         if (has(words, MASS)) {
             return Optional.of(new ChannelColumn(Channel.CUP_MASS));
         }
+        if (words.equals(List.of("step")) || words.equals(List.of("profile", "step"))) {
+            return Optional.of(new ChannelColumn(Channel.STEP));
+        }
         if (has(words, TIME) || words.equals(List.of("s")) || words.equals(List.of("ms"))
                 || words.equals(List.of("seconds")) || words.equals(List.of("sec"))) {
             return Optional.of(new TimeColumn());

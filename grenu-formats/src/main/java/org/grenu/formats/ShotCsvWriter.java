@@ -42,6 +42,7 @@ public final class ShotCsvWriter {
     }
 
     private static String heading(Channel channel) {
-        return channel.title().toLowerCase(Locale.ROOT) + " [" + channel.unit().symbol() + "]";
+        String unit = channel.unit().symbol();
+        return channel.title().toLowerCase(Locale.ROOT) + (unit.isEmpty() ? "" : " [" + unit + "]");
     }
 }

@@ -9,7 +9,6 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -128,10 +127,13 @@ final class ShotJsonReader {
     }
 
     private static String knownChannels() {
-        return Arrays.stream(Channel.values()).map(Channel::key).collect(Collectors.joining(", "));
+        return Channel.ofLogs().stream().map(Channel::key).collect(Collectors.joining(", "));
     }
 
     private Unit unit(String name, Quantity quantity, JsonNode units) throws ImportFailure {
+        if (quantity == Quantity.NUMBER) {
+            return Unit.NUMBER;
+        }
         String symbol = units.path(name).asText("");
         return Unit.find(symbol, quantity).orElseThrow(() -> failure("“units." + name + "” is “" + symbol
                 + "”, which is not a known unit for it.", SEE));

@@ -35,7 +35,7 @@ final class ShotRows {
         return "SELECT shot.id, shot.number, shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
                 .collect(Collectors.joining(", ")) + ", d.algorithm, d.miniature, d.miniature_count, d.peak_pressure_bar, "
                 + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
-                + moments("on", "pump_on") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
+                + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
                 + "1 FROM shot LEFT JOIN curve_digest d ON d.shot_id = shot.id";
     }
 
@@ -100,16 +100,18 @@ final class ShotRows {
 
     static void store(Handle handle, long id, CurveDigest digest) {
         var insert = handle.createUpdate("INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, pump_on_s, pump_on_u, pump_on_how, "
+                + "pressure_onset_s, pressure_onset_u, pressure_onset_how, "
                 + "first_drip_s, first_drip_u, first_drip_how, pump_off_s, pump_off_u, pump_off_how, last_drip_s, last_drip_u, "
                 + "last_drip_how, beverage_g, beverage_u_g, peak_pressure_bar, mean_pressure_bar, miniature, miniature_count) VALUES "
-                + "(:id, :algorithm, :on_s, :on_u, :on_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
+                + "(:id, :algorithm, :on_s, :on_u, :on_how, :onset_s, :onset_u, :onset_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
                 + ":last_how, :beverage, :beverage_u, :peak, :mean, :miniature, :count)")
                 .bind("id", id).bind("algorithm", CurveMeasures.ALGORITHM_VERSION)
                 .bind("beverage", digest.beverage().map(Measured::value).orElse(null))
                 .bind("beverage_u", digest.beverage().map(Measured::u).orElse(null))
                 .bind("peak", boxed(digest.peakPressure())).bind("mean", boxed(digest.meanPressure()))
                 .bind("miniature", SampleBlob.pack(digest.miniature())).bind("count", digest.miniature().size());
-        Map<String, Optional<TimedEvent>> moments = Map.of("on", digest.times().pumpOn(), "drip", digest.times().firstDrip(),
+        Map<String, Optional<TimedEvent>> moments = Map.of("on", digest.times().pumpOn(),
+                "onset", digest.times().pressureOnset(), "drip", digest.times().firstDrip(),
                 "off", digest.times().pumpOff(), "last", digest.times().lastDrip());
         moments.forEach((name, event) -> insert.bind(name + "_s", event.map(TimedEvent::seconds).orElse(null))
                 .bind(name + "_u", event.map(TimedEvent::u).orElse(null)).bind(name + "_how", event.map(TimedEvent::how).orElse(null)));
@@ -126,7 +128,7 @@ final class ShotRows {
             return Optional.empty();
         }
         OptionalDouble beverage = number(row, "curve_beverage_g");
-        ShotTimes times = new ShotTimes(event(row, "on"), event(row, "drip"), event(row, "off"), event(row, "last"));
+        ShotTimes times = new ShotTimes(event(row, "on"), event(row, "onset"), event(row, "drip"), event(row, "off"), event(row, "last"));
         return Optional.of(new CurveDigest(times, beverage.isEmpty() ? Optional.empty()
                 : Optional.of(Measured.independent(beverage.getAsDouble(), row.getDouble("curve_beverage_u_g"))),
                 number(row, "peak_pressure_bar"), number(row, "mean_pressure_bar"),

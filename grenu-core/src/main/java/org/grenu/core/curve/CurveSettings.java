@@ -6,19 +6,25 @@ import java.util.Set;
 /**
  * What the record says about the log.
  *
- * @param repairsOff       kinds of repair that are switched off
- * @param pumpOn           stated start of the pump, s on the log's axis
- * @param pumpOff          stated end of the pump, s on the log's axis
- * @param massResolution   display step of the scale under the cup, g
+ * @param repairsOff     kinds of repair that are switched off
+ * @param pumpOn         stated start of the pump, s on the log's axis
+ * @param pumpOff        stated end of the pump, s on the log's axis
+ * @param massResolution display step of the scale under the cup, g
+ * @param scaleLag       stated delay of the scale, s; empty: found from the log
  */
 public record CurveSettings(Set<RepairKind> repairsOff, OptionalDouble pumpOn, OptionalDouble pumpOff,
-                            double massResolution) {
+                            double massResolution, OptionalDouble scaleLag) {
 
     /** Nothing stated, all repairs on, a 0.1 g scale. */
     public static final CurveSettings STANDARD =
-            new CurveSettings(Set.of(), OptionalDouble.empty(), OptionalDouble.empty(), 0.1);
+            new CurveSettings(Set.of(), OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty());
 
     public CurveSettings {
         repairsOff = Set.copyOf(repairsOff);
+    }
+
+    /** {@return whether that kind of repair is to be applied} */
+    boolean applies(RepairKind kind) {
+        return !repairsOff.contains(kind);
     }
 }

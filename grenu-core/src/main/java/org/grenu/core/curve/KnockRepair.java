@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /**
  * Finds short excursions of the cup mass and bridges them.
@@ -28,18 +29,17 @@ final class KnockRepair implements CurveRepair {
     private static final int LARGEST_WINDOW = 300;
 
     @Override
-    public RepairKind kind() {
-        return RepairKind.SCALE_KNOCK;
-    }
-
-    @Override
-    public RepairedLog repair(ShotLog log, boolean apply) {
+    public RepairedLog repair(ShotLog log, CurveSettings settings) {
+        boolean apply = settings.applies(RepairKind.SCALE_KNOCK);
         Samples mass = log.find(Channel.CUP_MASS).orElse(null);
         if (mass == null || mass.size() < 7) {
             return new RepairedLog(log, List.of());
         }
-        double[] time = log.time().toArray();
-        double[] values = mass.toArray();
+        double[] time = IntStream.range(0, mass.size()).filter(i -> Double.isFinite(mass.get(i))).mapToDouble(log.time()::get).toArray();
+        double[] values = Arrays.stream(mass.toArray()).filter(Double::isFinite).toArray();
+        if (values.length < 7) {
+            return new RepairedLog(log, List.of());
+        }
         double[] median = runningMedian(time, values);
         double[] bridged = values.clone();
         for (int[] suspect : stretches(time, offCurve(time, less(values, median)))) {
@@ -53,7 +53,17 @@ final class KnockRepair implements CurveRepair {
             bridge(time, bridged, stretch[0], stretch[1]);
         }
         boolean changed = apply && !repairs.isEmpty();
-        return new RepairedLog(changed ? log.with(Channel.CUP_MASS, Samples.of(bridged)) : log, repairs);
+        return new RepairedLog(changed ? log.with(Channel.CUP_MASS, inPlace(mass, bridged)) : log, repairs);
+    }
+
+    /** Missing samples stay missing. */
+    private static Samples inPlace(Samples mass, double[] known) {
+        double[] values = mass.toArray();
+        int next = 0;
+        for (int i = 0; i < values.length; i++) {
+            values[i] = Double.isFinite(values[i]) ? known[next++] : values[i];
+        }
+        return Samples.of(values);
     }
 
     /** First and last index of each excursion; those that touch an end of the log cannot be bridged and are left out. */
@@ -83,7 +93,7 @@ final class KnockRepair implements CurveRepair {
         }
         String evidence = String.format(Locale.ROOT, "%+.1f g for %.1f s, then back on course",
                 largest, time[to] - time[from]).replace('-', '\u2212');
-        return new Repair(kind(), time[from], time[to], evidence, apply);
+        return new Repair(RepairKind.SCALE_KNOCK, time[from], time[to], evidence, apply);
     }
 
     private static void bridge(double[] time, double[] values, int from, int to) {

@@ -1,5 +1,6 @@
 package org.grenu.core.curve;
 
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -15,6 +16,7 @@ final class PumpTimes {
     /** Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no source). */
     private static final double RELEASE_SHARE_PER_SECOND = 0.3;
     private static final double LEAST_RELEASE = 0.15;
+    private static final double ONSET = 0.35;
     private static final double SLOPE_SECONDS = 0.3;
 
     private PumpTimes() {
@@ -41,6 +43,32 @@ final class PumpTimes {
             return byFlow.get().seconds() >= byPressure.get().seconds() ? byFlow : byPressure;
         }
         return byFlow.or(() -> byPressure);
+    }
+
+    /** Where the pressure begins to build: from the first clear pressure back along its rise to the level before it. */
+    static Optional<TimedEvent> pressureOnset(UniformCurve pressure, double on, double off) {
+        double[] running = pressure.between(on, off);
+        if (running.length < 6) {
+            return Optional.empty();
+        }
+        double[] sorted = running.clone();
+        Arrays.sort(sorted);
+        double peak = sorted[(int) (0.97 * (sorted.length - 1))];
+        double level = Math.max(ONSET, 0.04 * peak);
+        int above = 0;
+        while (above < running.length && !(running[above] > level)) {
+            above++;
+        }
+        if (above >= running.length - 2) {
+            return Optional.empty();
+        }
+        double[] before = Arrays.copyOf(running, Math.max(1, above));
+        Arrays.sort(before);
+        int later = Math.min(running.length - 1, above + (int) Math.max(1, Math.round(SLOPE_SECONDS / pressure.step())));
+        double slope = (running[later] - running[above]) / (later - above);
+        double back = slope > 0 ? Math.min(0.5 / pressure.step(), (running[above] - before[before.length / 2]) / slope) : 0;
+        double at = Math.max(on, on + (above - back) * pressure.step());
+        return Optional.of(new TimedEvent(at, Math.max(pressure.step(), back * pressure.step() / 2), "pressure"));
     }
 
     private static Optional<TimedEvent> firstAbove(UniformCurve curve, double level, String how) {

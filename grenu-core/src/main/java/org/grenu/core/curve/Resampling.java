@@ -14,6 +14,9 @@ public record Resampling(double step, double longestGap) {
     /** 10 Hz, pauses up to 2 s bridged (common practice, no source). */
     public static final Resampling STANDARD = new Resampling(0.1, 2.0);
 
+    /** For a few points read off by hand: straight lines between them, however far apart. */
+    static final Resampling BETWEEN_POINTS = new Resampling(0.1, Double.POSITIVE_INFINITY);
+
     private static final int MOST_VALUES = 40_000;
 
     /**

@@ -56,6 +56,28 @@ public final class SavitzkyGolay {
         return apply(curve, 1);
     }
 
+    /**
+     * {@return the standard deviation of each value of {@link #derivative} when the samples' noise is white} Larger at the
+     * ends, where fewer neighbours speak.
+     *
+     * @param noise standard deviation of the samples
+     */
+    public UniformCurve derivativeNoise(UniformCurve curve, double noise) {
+        int size = Math.min(window, curve.size() % 2 == 1 ? curve.size() : curve.size() - 1);
+        double[] result = new double[curve.size()];
+        if (size < order + 2) {
+            Arrays.fill(result, Double.NaN);
+            return curve.withValues(result);
+        }
+        double[][] rows = weights(size)[1];
+        double[] gain = Arrays.stream(rows).mapToDouble(row -> Math.sqrt(Arrays.stream(row).map(w -> w * w).sum())).toArray();
+        for (int i = 0; i < result.length; i++) {
+            int first = Math.min(Math.max(0, i - size / 2), result.length - size);
+            result[i] = noise * gain[i - first] / curve.step();
+        }
+        return curve.withValues(result);
+    }
+
     private UniformCurve apply(UniformCurve curve, int derivative) {
         double[] values = curve.values().toArray();
         double[] result = new double[values.length];

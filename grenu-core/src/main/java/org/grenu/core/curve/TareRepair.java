@@ -16,12 +16,8 @@ final class TareRepair implements CurveRepair {
     private static final double STILL_WITHIN_GRAMS = 0.5;
 
     @Override
-    public RepairKind kind() {
-        return RepairKind.TARE_OFFSET;
-    }
-
-    @Override
-    public RepairedLog repair(ShotLog log, boolean apply) {
+    public RepairedLog repair(ShotLog log, CurveSettings settings) {
+        boolean apply = settings.applies(RepairKind.TARE_OFFSET);
         Samples mass = log.find(Channel.CUP_MASS).orElse(null);
         if (mass == null) {
             return new RepairedLog(log, List.of());
@@ -36,7 +32,7 @@ final class TareRepair implements CurveRepair {
             return new RepairedLog(log, List.of());
         }
         String evidence = String.format(Locale.ROOT, "the scale showed %.1f g before the first drip", offset);
-        Repair repair = new Repair(kind(), start, start + BASELINE_SECONDS, evidence, apply);
+        Repair repair = new Repair(RepairKind.TARE_OFFSET, start, start + BASELINE_SECONDS, evidence, apply);
         return new RepairedLog(apply ? shifted(log, mass, offset) : log, List.of(repair));
     }
 

@@ -1,5 +1,7 @@
 package org.grenu.core.curve;
 
+import java.util.Arrays;
+
 /**
  * One channel on an even time grid.
  *
@@ -52,6 +54,20 @@ public record UniformCurve(double start, double step, Samples values) {
             return value(share == 0 ? left : right);
         }
         return value(left) + share * (value(right) - value(left));
+    }
+
+    /** {@return the finite values from one time to another} */
+    public double[] between(double from, double to) {
+        int first = (int) Math.max(0, Math.ceil((from - start) / step - 1e-9));
+        int last = (int) Math.min(size() - 1, Math.floor((to - start) / step + 1e-9));
+        double[] found = new double[Math.max(0, last - first + 1)];
+        int n = 0;
+        for (int i = first; i <= last; i++) {
+            if (Double.isFinite(value(i))) {
+                found[n++] = value(i);
+            }
+        }
+        return Arrays.copyOf(found, n);
     }
 
     /** {@return the same grid with other values} */

@@ -10,63 +10,90 @@ import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 
 /**
- * The demo study of the fictional Basalt Room: one coffee, two profiles, three grinds, two temperatures, repeats, and
- * shots that went wrong. Everything is simulated from fixed seeds and marked so.
+ * The demo study of the fictional Basalt Room: two coffees, four profiles, three grinds, two temperatures, one coffee
+ * followed as it ages, repeats, and shots and logs that went wrong. Everything is simulated from fixed seeds and marked so.
  */
 public final class DemoStudy {
 
     /** The study's name in the records. */
     public static final String NAME = "Grind × profile, blocks 1–2";
 
-    private static final LocalDateTime FIRST = LocalDateTime.of(2026, 5, 13, 9, 4);
+    private static final SimulatedCoffee SISKIN = new SimulatedCoffee(0.262, 0.92, 0.9);
+    private static final long SEED = 20_260_513;
 
     private DemoStudy() {
     }
 
     /** {@return the shots in the order they were pulled} */
     public static List<DemoShot> shots() {
-        List<Plan> plans = List.of(
-                Plan.of(2.4, 93, PressureProfile.STRAIGHT_NINE), Plan.of(2.2, 93, PressureProfile.STRAIGHT_NINE),
-                Plan.of(2.6, 93, PressureProfile.GENTLE_RAMP), Plan.of(2.6, 93, PressureProfile.STRAIGHT_NINE),
-                Plan.of(2.4, 93, PressureProfile.GENTLE_RAMP).with(LogFlaw.KNOCKED_SCALE),
-                Plan.of(1.0, 93, PressureProfile.STRAIGHT_NINE).faulty("choked: wrong notch after cleaning"),
-                Plan.of(2.2, 93, PressureProfile.GENTLE_RAMP), Plan.of(2.4, 90, PressureProfile.STRAIGHT_NINE),
-                Plan.of(2.4, 90, PressureProfile.GENTLE_RAMP),
-                Plan.of(2.2, 93, PressureProfile.STRAIGHT_NINE), Plan.of(2.4, 93, PressureProfile.STRAIGHT_NINE),
-                Plan.of(2.6, 93, PressureProfile.STRAIGHT_NINE), Plan.of(3.8, 93, PressureProfile.STRAIGHT_NINE)
-                        .faulty("gusher: grinder still set for another coffee"),
-                Plan.of(2.2, 93, PressureProfile.GENTLE_RAMP), Plan.of(2.6, 93, PressureProfile.GENTLE_RAMP),
-                Plan.of(2.4, 90, PressureProfile.STRAIGHT_NINE).with(LogFlaw.FORGOTTEN_TARE),
-                Plan.of(2.4, 90, PressureProfile.GENTLE_RAMP), Plan.of(2.4, 93, PressureProfile.GENTLE_RAMP));
         List<DemoShot> shots = new ArrayList<>();
-        for (int i = 0; i < plans.size(); i++) {
-            shots.add(pull(i, plans.get(i)));
+        for (Session session : sessions()) {
+            for (int i = 0; i < session.plans.size(); i++) {
+                shots.add(pull(session, i, shots));
+            }
         }
         return shots;
     }
 
-    private static DemoShot pull(int index, Plan plan) {
-        int secondDay = 9;
-        LocalDateTime at = FIRST.plusDays(index / secondDay).plusMinutes(9L * (index % secondDay) + 3 * (index / secondDay));
+    private static List<Session> sessions() {
+        Bag heron = new Bag("heron", "Lot Heron 14", "2026-04-27", SimulatedCoffee.REFERENCE);
+        Bag siskin = new Bag("siskin", "Lot Siskin 3", "2026-05-13", SISKIN);
+        return List.of(
+                new Session(heron, NAME, LocalDateTime.of(2026, 5, 13, 9, 4), 16, List.of(
+                        nine(2.4, 93), nine(2.2, 93), gentle(2.6, 93), nine(2.6, 93),
+                        gentle(2.4, 93).with(LogFlaw.KNOCKED_SCALE), nine(1.2, 93).faulty("choked: wrong notch after cleaning"),
+                        gentle(2.2, 93), nine(2.4, 90), gentle(2.4, 90).with(LogFlaw.SCALE_TIMED_OUT))),
+                new Session(heron, NAME, LocalDateTime.of(2026, 5, 14, 9, 7), 17, List.of(
+                        nine(2.2, 93), nine(2.4, 93).with(LogFlaw.PRESSURE_SPIKE), nine(2.6, 93),
+                        nine(4.4, 93).faulty("gusher: grinder still set for another coffee"),
+                        gentle(2.2, 93), gentle(2.6, 93), nine(2.4, 90).with(LogFlaw.FORGOTTEN_TARE), gentle(2.4, 90), gentle(2.4, 93))),
+                new Session(heron, "Pressure and flow", LocalDateTime.of(2026, 5, 18, 14, 12), 21, List.of(
+                        even(2.4, 93), low(2.4, 93), even(2.4, 93).with(LogFlaw.SCALE_FROZEN), low(2.6, 93).with(LogFlaw.CLIPPED_PRESSURE),
+                        even(2.6, 93).with(LogFlaw.VESSEL_SWAP), low(2.4, 93).with(LogFlaw.GAP), even(2.2, 93).with(LogFlaw.CUP_LIFTED),
+                        nine(2.4, 93).withChannel(), low(2.8, 93).with(LogFlaw.SCALE_LAG))),
+                new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 19, 10, 30), 6, List.of(
+                        nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CUP_PLACED_LATE), nine(2.4, 93))),
+                new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 26, 10, 31), 13, List.of(
+                        nine(2.4, 93), nine(2.4, 93).with(LogFlaw.TIME_DISORDER), nine(2.4, 93))),
+                new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 6, 2, 10, 28), 20, List.of(
+                        nine(2.4, 93).with(LogFlaw.PRESSURE_OFFSET), nine(2.4, 93), nine(2.4, 93).with(LogFlaw.DROPOUT))),
+                new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 6, 16, 10, 33), 34, List.of(
+                        nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CLOCK_RESET), nine(2.4, 93).with(LogFlaw.SCALE_SPIKE))));
+    }
+
+    private static DemoShot pull(Session session, int index, List<DemoShot> before) {
+        Plan plan = session.plans.get(index);
+        Bag bag = session.bag;
+        long number = before.stream().filter(shot -> shot.name().startsWith(bag.file)).count() + 1;
         double dose = 18.0 + new double[] {0, 0, 0.1, 0, -0.1, 0, 0.1}[index % 7];
-        PuckRecipe recipe = new PuckRecipe(dose, plan.grind, plan.celsius, plan.profile, 38.8, 60);
-        SimulatedShot truth = new SimulatedRig(20_260_513L + index).pull(recipe, plan.flaw);
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, NAME)
-                .with(SheetField.PULLED_AT, at.toString())
+        PuckRecipe recipe = new PuckRecipe(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius, plan.profile.profile(), 38.2, 75);
+        SimulatedRig rig = new SimulatedRig(SEED + before.size());
+        if (plan.channelled) {
+            rig.withChannel(0.8);
+        }
+        if (plan.profile == DemoProfile.EVEN_FLOW) {
+            rig.loggingSteps();
+        }
+        SimulatedShot shot = rig.pull(recipe, plan.flaw == null ? List.of() : List.of(plan.flaw));
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, session.study)
+                .with(SheetField.PULLED_AT, session.first.plusMinutes(9L * index).toString())
                 .with(SheetField.OPERATOR, "Operator " + (1 + index % 2))
-                .with(SheetField.COFFEE, "Lot Heron 14").with(SheetField.GRINDER, "G-burr A")
-                .with(SheetField.GRIND, plan.grind).with(SheetField.TEMPERATURE, plan.celsius)
-                .with(SheetField.PROFILE, plan.profile.title()).with(SheetField.MACHINE, "Rig 1")
-                .with(SheetField.DOSE, String.format(Locale.ROOT, "%.1f", dose))
+                .with(SheetField.COFFEE, bag.coffeeName).with(SheetField.ROASTED_ON, bag.roastedOn).with(SheetField.GRINDER, "G-burr A")
+                .with(SheetField.GRIND, plan.grind).with(SheetField.PURGE, index % 4 == 3 ? 0 : 2)
+                .with(SheetField.TEMPERATURE, plan.celsius)
+                .with(SheetField.PROFILE, plan.profile.title()).with(SheetField.PROFILE_STEPS, plan.profile.profile().text())
+                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g straight").with(SheetField.BASKET_CAPACITY, 18)
+                .with(SheetField.BED_DIAMETER, 58).with(SheetField.BED_DEPTH, 15).with(SheetField.DOSE_TARGET, 18)
+                .with(SheetField.DOSE, String.format(Locale.ROOT, "%.1f", dose)).with(SheetField.BEVERAGE_TARGET, 40)
                 .with(SheetField.MOISTURE, 1.8).with(SheetField.MOISTURE_U, 0.2)
                 .with(SheetField.REFRACTOMETER, "R-2").with(SheetField.SAMPLE_FILTERED, "yes")
                 .with(SheetField.FAULT, plan.fault).with(SheetField.SIMULATED, "yes");
-        if (!truth.readings().isEmpty()) {
-            String readings = truth.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
-            sheet = sheet.with(SheetField.READINGS, readings).with(SheetField.ZERO, truth.zero())
-                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", truth.beverageGrams()));
+        if (!shot.readings().isEmpty()) {
+            String readings = shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
+            sheet = sheet.with(SheetField.READINGS, readings).with(SheetField.ZERO, shot.zero())
+                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
         }
-        return new DemoShot(String.format(Locale.ROOT, "heron-%02d", index + 1), new Shot(sheet, truth.log()), truth);
+        return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(sheet, shot.log()), shot.truth());
     }
 
     /**
@@ -76,21 +103,44 @@ public final class DemoStudy {
      * @param shot  record and log
      * @param truth what the simulator knows and no analysis may use
      */
-    public record DemoShot(String name, Shot shot, SimulatedShot truth) {
+    public record DemoShot(String name, Shot shot, SimulatedShot.Truth truth) {
     }
 
-    private record Plan(double grind, double celsius, PressureProfile profile, LogFlaw flaw, String fault) {
+    private record Bag(String file, String coffeeName, String roastedOn, SimulatedCoffee coffee) {
+    }
 
-        static Plan of(double grind, double celsius, PressureProfile profile) {
-            return new Plan(grind, celsius, profile, LogFlaw.NONE, "");
-        }
+    private record Session(Bag bag, String study, LocalDateTime first, int ageDays, List<Plan> plans) {
+    }
+
+    private static Plan nine(double grind, double celsius) {
+        return new Plan(grind, celsius, DemoProfile.STRAIGHT_NINE, null, "", false);
+    }
+
+    private static Plan gentle(double grind, double celsius) {
+        return new Plan(grind, celsius, DemoProfile.GENTLE_RAMP, null, "", false);
+    }
+
+    private static Plan even(double grind, double celsius) {
+        return new Plan(grind, celsius, DemoProfile.EVEN_FLOW, null, "", false);
+    }
+
+    private static Plan low(double grind, double celsius) {
+        return new Plan(grind, celsius, DemoProfile.LOW_SIX, null, "", false);
+    }
+
+    /** What is to be pulled; {@code flaw} is null when nothing goes wrong with the log. */
+    private record Plan(double grind, double celsius, DemoProfile profile, LogFlaw flaw, String fault, boolean channelled) {
 
         Plan with(LogFlaw other) {
-            return new Plan(grind, celsius, profile, other, fault);
+            return new Plan(grind, celsius, profile, other, fault, channelled);
         }
 
         Plan faulty(String why) {
-            return new Plan(grind, celsius, profile, flaw, why);
+            return new Plan(grind, celsius, profile, flaw, why, channelled);
+        }
+
+        Plan withChannel() {
+            return new Plan(grind, celsius, profile, flaw, fault, true);
         }
     }
 }

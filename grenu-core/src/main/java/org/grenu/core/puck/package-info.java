@@ -1,5 +1,6 @@
 /**
- * A small, deterministic shot simulator that makes the demo data: a puck, the machine above it, the scale and the
- * refractometer, with flaws on request. Front door: {@link org.grenu.core.puck.SimulatedRig}.
+ * A physical model of a shot: grains, bed, machine, scale and refractometer, with known truth. It makes the demo data,
+ * checks the analysis and answers what-if. Deterministic: every random number follows from a seed. Front door:
+ * {@link org.grenu.core.puck.SimulatedRig}.
  */
 package org.grenu.core.puck;

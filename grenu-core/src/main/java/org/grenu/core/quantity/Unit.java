@@ -19,7 +19,11 @@ public enum Unit {
     GRAM_PER_SECOND("g/s", Quantity.MASS_FLOW, 1, 0, List.of("gps", "g/sec", "g_s", "g per s")),
     MILLILITRE_PER_SECOND("mL/s", Quantity.VOLUME_FLOW, 1, 0, List.of("mlps", "ml/sec", "ml_s", "cc/s", "ml per s")),
     CELSIUS("°C", Quantity.TEMPERATURE, 1, 0, List.of("c", "degc", "deg c", "celsius", "ºc")),
-    FAHRENHEIT("°F", Quantity.TEMPERATURE, 5.0 / 9.0, -160.0 / 9.0, List.of("f", "degf", "deg f", "fahrenheit", "ºf"));
+    FAHRENHEIT("°F", Quantity.TEMPERATURE, 5.0 / 9.0, -160.0 / 9.0, List.of("f", "degf", "deg f", "fahrenheit", "ºf")),
+    /** A count or an index. */
+    NUMBER("", Quantity.NUMBER, 1, 0, List.of()),
+    BAR_SECOND_PER_GRAM("bar·s/g", Quantity.RESISTANCE, 1, 0, List.of()),
+    BAR_SECOND_SQUARED_PER_GRAM_SQUARED("bar·s²/g²", Quantity.RESISTANCE_SQUARED, 1, 0, List.of());
 
     private final String symbol;
     private final Quantity quantity;
@@ -53,6 +57,9 @@ public enum Unit {
     /** {@return the unit of that quantity spelled so, ignoring case} */
     public static Optional<Unit> find(String spelling, Quantity quantity) {
         String wanted = spelling.strip().toLowerCase(Locale.ROOT);
+        if (wanted.isEmpty()) {
+            return Optional.empty();
+        }
         for (Unit unit : values()) {
             if (unit.quantity == quantity
                     && (unit.symbol.toLowerCase(Locale.ROOT).equals(wanted) || unit.otherSpellings.contains(wanted))) {

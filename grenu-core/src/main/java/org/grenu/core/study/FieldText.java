@@ -5,12 +5,16 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.RepairKind;
+import org.grenu.core.phase.PhaseBorder;
+import org.grenu.core.phase.PhaseKind;
+import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.DecimalText;
 
 /** Turns what is typed or logged into an entry of the record and back, without loss. */
@@ -30,7 +34,11 @@ final class FieldText {
             case NUMBER_LIST -> numbers(field, text);
             case FLAG -> flag(field, text);
             case MOMENT -> moment(field, text);
+            case DAY -> day(field, text);
             case REPAIR_LIST -> repairs(text);
+            case PROFILE -> profile(text);
+            case PHASE_LIST -> phases(text);
+            case MOMENT_NOTE_LIST -> momentNotes(text);
         };
     }
 
@@ -43,6 +51,15 @@ final class FieldText {
         }
         if (value instanceof RepairKind kind) {
             return kind.key();
+        }
+        if (value instanceof Profile profile) {
+            return profile.text();
+        }
+        if (value instanceof PhaseBorder border) {
+            return border.kind().key() + " " + DecimalText.exact(border.seconds());
+        }
+        if (value instanceof MomentNote note) {
+            return DecimalText.exact(note.seconds()) + " " + note.words();
         }
         if (value instanceof Boolean flag) {
             return flag ? "yes" : "no";
@@ -106,6 +123,70 @@ final class FieldText {
         } catch (DateTimeParseException notIso) {
             throw new RefusedEntry(field.title() + " must be a date and time such as 2026-05-14T10:31.");
         }
+    }
+
+    private static LocalDate day(SheetField field, String text) {
+        try {
+            return LocalDate.parse(text.strip().length() > 10 ? text.strip().substring(0, 10) : text.strip());
+        } catch (DateTimeParseException notIso) {
+            throw new RefusedEntry(field.title() + " must be a date such as 2026-04-27.");
+        }
+    }
+
+    private static Profile profile(String text) {
+        if (text.length() > LONGEST_TEXT) {
+            throw new RefusedEntry("The profile is longer than " + LONGEST_TEXT + " characters.");
+        }
+        try {
+            return Profile.parse(text);
+        } catch (IllegalArgumentException notUnderstood) {
+            throw new RefusedEntry(notUnderstood.getMessage());
+        }
+    }
+
+    private static List<PhaseBorder> phases(String text) {
+        List<PhaseBorder> borders = new ArrayList<>();
+        for (String part : text.split(";")) {
+            if (part.isBlank()) {
+                continue;
+            }
+            String[] words = part.strip().split("\\s+");
+            PhaseKind kind = PhaseKind.find(words[0]).orElse(null);
+            OptionalDouble seconds = words.length == 2 ? DecimalText.parse(words[1]) : OptionalDouble.empty();
+            if (kind == null || seconds.isEmpty()) {
+                throw new RefusedEntry("“" + shortened(part.strip()) + "” is not a phase and where it begins. Write it such as "
+                        + "“soak 4.2”. Known: " + Arrays.stream(PhaseKind.values()).map(PhaseKind::key).collect(Collectors.joining(", ")) + ".");
+            }
+            if (!borders.isEmpty() && seconds.getAsDouble() <= borders.get(borders.size() - 1).seconds()) {
+                throw new RefusedEntry("Each phase must begin after the one before it.");
+            }
+            borders.add(new PhaseBorder(kind, seconds.getAsDouble()));
+        }
+        if (borders.size() > MOST_NUMBERS) {
+            throw new RefusedEntry("More than " + MOST_NUMBERS + " phases.");
+        }
+        return List.copyOf(borders);
+    }
+
+    /** One note a piece; a semicolon in its words would read back as two and becomes a comma. */
+    private static List<MomentNote> momentNotes(String text) {
+        List<MomentNote> notes = new ArrayList<>();
+        for (String part : text.split(";")) {
+            if (part.isBlank()) {
+                continue;
+            }
+            String[] words = part.strip().split("\\s+", 2);
+            OptionalDouble seconds = DecimalText.parse(words[0]);
+            if (seconds.isEmpty() || words.length < 2 || words[1].length() > LONGEST_TEXT / 10) {
+                throw new RefusedEntry("“" + shortened(part.strip()) + "” is not a note at a moment. Write it such as “12.5 first blond streak”.");
+            }
+            notes.add(new MomentNote(seconds.getAsDouble(), words[1].replaceAll("\\s+", " ").strip()));
+        }
+        if (notes.size() > MOST_NUMBERS) {
+            throw new RefusedEntry("More than " + MOST_NUMBERS + " notes.");
+        }
+        notes.sort(Comparator.comparingDouble(MomentNote::seconds));
+        return List.copyOf(notes);
     }
 
     private static List<RepairKind> repairs(String text) {

@@ -1,6 +1,8 @@
 package org.grenu.core.study;
 
+import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -14,6 +16,9 @@ import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.RepairKind;
+import org.grenu.core.hydraulics.Bed;
+import org.grenu.core.phase.PhaseBorder;
+import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.strength.Refractometer;
 import org.grenu.core.strength.StrengthSeries;
@@ -144,6 +149,38 @@ public final class ShotSheet {
         return off;
     }
 
+    /** {@return what the machine was meant to do, if known} */
+    public Optional<Profile> profileSteps() {
+        return Optional.ofNullable((Profile) entries.get(SheetField.PROFILE_STEPS));
+    }
+
+    /** {@return where the phases begin, when they were set by hand; else empty} */
+    @SuppressWarnings("unchecked")
+    public List<PhaseBorder> phases() {
+        return (List<PhaseBorder>) entries.getOrDefault(SheetField.PHASES, List.of());
+    }
+
+    /** {@return the notes at moments of the shot, by time} */
+    @SuppressWarnings("unchecked")
+    public List<MomentNote> momentNotes() {
+        return (List<MomentNote>) entries.getOrDefault(SheetField.MOMENT_NOTES, List.of());
+    }
+
+    /** {@return whole days from roast to shot, when both dates are known} */
+    public OptionalDouble ageDays() {
+        LocalDate roasted = (LocalDate) entries.get(SheetField.ROASTED_ON);
+        return roasted == null || pulledAt().isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(ChronoUnit.DAYS.between(roasted, pulledAt().get().toLocalDate()));
+    }
+
+    /** {@return the bed's size, when diameter and depth are known} */
+    public Optional<Bed> bed() {
+        OptionalDouble diameter = number(SheetField.BED_DIAMETER);
+        OptionalDouble depth = number(SheetField.BED_DEPTH);
+        return diameter.isPresent() && depth.isPresent()
+                ? Optional.of(new Bed(diameter.getAsDouble() / 1000, depth.getAsDouble() / 1000)) : Optional.empty();
+    }
+
     /** {@return the strength readings with their instrument; what is not said of it is taken as usual} */
     public StrengthSeries strengthSeries() {
         Refractometer usual = Refractometer.USUAL;
@@ -168,7 +205,8 @@ public final class ShotSheet {
 
     /** {@return what the record says about the log} */
     public CurveSettings curveSettings() {
-        return new CurveSettings(repairsOff(), number(SheetField.PUMP_ON), number(SheetField.PUMP_OFF), scaleResolution());
+        return new CurveSettings(repairsOff(), number(SheetField.PUMP_ON), number(SheetField.PUMP_OFF), scaleResolution(),
+                number(SheetField.SCALE_LAG));
     }
 
     private double scaleResolution() {

@@ -48,6 +48,8 @@ public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> 
             case PUMP_FLOW, CUP_FLOW -> 104;
             case CUP_MASS -> 100;
             case TEMPERATURE -> 82;
+            case STEP -> 48;
+            case RESISTANCE, RESISTANCE_SQUARED -> 102;
         };
     }
 
@@ -55,7 +57,9 @@ public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> 
     public int decimals() {
         return switch (channel) {
             case PRESSURE, PUMP_FLOW, CUP_FLOW -> 2;
+            case RESISTANCE, RESISTANCE_SQUARED -> 2;
             case CUP_MASS, TEMPERATURE -> 1;
+            case STEP -> 0;
         };
     }
 }

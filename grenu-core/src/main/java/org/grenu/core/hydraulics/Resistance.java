@@ -1,0 +1,74 @@
+package org.grenu.core.hydraulics;
+
+import java.util.Optional;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.SavitzkyGolay;
+import org.grenu.core.curve.TimedEvent;
+import org.grenu.core.curve.UniformCurve;
+
+/**
+ * The puck's resistance over time, from pressure and cup-side flow. Defined only where flow is established: from
+ * {@value #SETTLE_SECONDS} s after the first drip to pump off, above {@value #LEAST_FLOW} g/s and {@value #LEAST_BAR} bar;
+ * NaN elsewhere.
+ *
+ * @param linear  p/q, bar·s/g
+ * @param squared p/q², bar·s²/g²
+ * @param pressure smoothed as the flow is, bar
+ * @param from    where it begins to be defined, s
+ * @param to      where it ceases to be, s
+ */
+public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve pressure, double from, double to) {
+
+    /** Below this flow the quotient says nothing, g/s (common practice, no source). */
+    public static final double LEAST_FLOW = 0.3;
+    private static final double STEADY = 0.4;
+    private static final double LEAST_BAR = 0.5;
+    private static final double SETTLE_SECONDS = 1.5;
+    /** Spouts and scale together (common practice, no source). */
+    private static final double CUP_DELAY_SECONDS = 0.5;
+    private static final double LEAST_SECONDS = 2;
+
+    /** {@return the resistance; empty when pressure, cup mass or first drip are unknown, or flow never lasted} */
+    public static Optional<Resistance> of(CurveMeasures measures) {
+        Optional<UniformCurve> pressure = measures.find(Channel.PRESSURE);
+        Optional<UniformCurve> flow = measures.find(Channel.CUP_FLOW);
+        Optional<TimedEvent> drip = measures.times().firstDrip();
+        Optional<TimedEvent> off = measures.times().pumpOff();
+        if (pressure.isEmpty() || flow.isEmpty() || drip.isEmpty() || off.isEmpty() || measures.sparse()) {
+            return Optional.empty();
+        }
+        double from = drip.get().seconds() + SETTLE_SECONDS;
+        // The cup hears of the stop with the flow's own smoothing; the last half second before it is no steady flow.
+        double to = off.get().seconds() - 0.5;
+        if (!(to - from >= LEAST_SECONDS)) {
+            return Optional.empty();
+        }
+        UniformCurve q = flow.get();
+        // Smoothed alike and read as much earlier as the cup hears of it later: else every ramp would show as a fall of r.
+        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, pressure.get().step(), 2).smooth(pressure.get());
+        double[] linear = new double[q.size()];
+        double[] squared = new double[q.size()];
+        boolean any = false;
+        for (int i = 0; i < q.size(); i++) {
+            double t = q.time(i);
+            double p = smooth.at(t - CUP_DELAY_SECONDS);
+            boolean established = t >= from && t <= to && q.value(i) > LEAST_FLOW && p > LEAST_BAR;
+            linear[i] = established ? p / q.value(i) : Double.NaN;
+            squared[i] = established ? p / (q.value(i) * q.value(i)) : Double.NaN;
+            any |= established;
+        }
+        return any ? Optional.of(new Resistance(q.withValues(linear), q.withValues(squared), smooth, from, to)) : Optional.empty();
+    }
+
+    /** {@return whether the pressure stood still from one time to another: else the quotient tells of the machine} */
+    boolean steady(double from, double to) {
+        double[] p = pressure.between(from, to);
+        for (int i = 10; i < p.length; i++) {
+            if (Math.abs(p[i] - p[i - 10]) > STEADY * 10 * pressure.step()) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,5 @@
+package org.grenu.core.study;
+
+/** Words at a moment of the shot, s on the log's axis. */
+public record MomentNote(double seconds, String words) {
+}
