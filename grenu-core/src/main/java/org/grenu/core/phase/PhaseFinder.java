@@ -9,7 +9,6 @@ import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.Samples;
-import org.grenu.core.curve.SavitzkyGolay;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
 
@@ -28,6 +27,7 @@ final class PhaseFinder {
     private static final double FLAT = 0.35;
     private static final double STILL_RISING = 0.2;
     private static final double REACHED = 0.95;
+    private static final double BEND_SECONDS = 1.2;
     private static final double FLOW_HELD_SECONDS = 2;
     private static final double TAPER_SLOPE = -0.10;
 
@@ -131,7 +131,15 @@ final class PhaseFinder {
         int third = held.length / 3;
         double early = Arrays.stream(held).limit(third).average().orElse(0);
         double late = Arrays.stream(held).skip(held.length - third).average().orElse(0);
-        return third > 3 && mean > 0.3 && mean < 0.6 * most && spread < 0.06 * mean && Math.abs(late - early) < 0.02 * mean;
+        return third > 3 && mean > 0.3 && mean < 0.6 * most && spread < 0.06 * mean && Math.abs(late - early) < Math.max(0.02 * mean, 3 * measures.uncertainty(Channel.PUMP_FLOW, from) * Math.sqrt(2.0 / third)) && slowsDown(from, to);
+    }
+
+    /** Under an even flow the pressure nears its height ever more slowly; a ramp that is held rises evenly. */
+    private boolean slowsDown(double from, double to) {
+        double middle = (from + to) / 2;
+        double first = pressure.at(middle) - pressure.at(from);
+        double second = pressure.at(to) - pressure.at(middle);
+        return second < 0.9 * first;
     }
 
     private double time(int index) {
@@ -188,15 +196,16 @@ final class PhaseFinder {
         return ramp;
     }
 
-    /** Where the line of a level piece and the line of the rise after it meet. */
-    private double bend(Piece level) {
-        int next = pieces.indexOf(level) + 1;
-        if (next >= pieces.size() || !(pieces.get(next).slope() > level.slope())) {
-            return time(level.last());
+    /** Where the line of a piece and the line of the one after it meet, no farther from their border than a second or so. */
+    private double bend(Piece piece) {
+        int next = pieces.indexOf(piece) + 1;
+        if (next >= pieces.size() || pieces.get(next).slope() == piece.slope()) {
+            return time(piece.last());
         }
-        Piece rise = pieces.get(next);
-        double meet = rise.first() + (level.at(rise.first()) - rise.start()) / (rise.slope() - level.slope());
-        return time(0) + Math.max(level.first(), Math.min(rise.last(), meet)) * pressure.step();
+        Piece after = pieces.get(next);
+        double meet = after.first() + (piece.at(after.first()) - after.start()) / (after.slope() - piece.slope());
+        double reach = BEND_SECONDS / pressure.step();
+        return time(0) + Math.max(piece.last() - reach, Math.min(after.first() + reach, meet)) * pressure.step();
     }
 
     /** Where the greatest steady fall begins, if the flow falls with the pressure: otherwise the puck gave way. */
@@ -212,7 +221,7 @@ final class PhaseFinder {
                 Piece first = pieces.get(i);
                 Piece end = pieces.get(last - 1);
                 double drop = first.at(first.first()) - end.at(end.last());
-                double from = Math.max(main, time(first.first()));
+                double from = Math.max(main, i == 0 ? time(first.first()) : bend(pieces.get(i - 1)));
                 if (drop > greatest && time(end.last()) - from > 1.5) {
                     greatest = drop;
                     begin = from;
@@ -228,13 +237,12 @@ final class PhaseFinder {
     }
 
     private boolean flowFalls(double from) {
-        Optional<UniformCurve> flow = measures.find(Channel.CUP_FLOW).or(() -> measures.find(Channel.PUMP_FLOW));
+        Optional<UniformCurve> flow = measures.find(Channel.PUMP_FLOW).or(() -> measures.find(Channel.CUP_FLOW));
         if (flow.isEmpty()) {
             return true;
         }
-        UniformCurve smooth = SavitzkyGolay.spanning(2, flow.get().step(), 1).smooth(flow.get());
-        double before = smooth.at(from);
-        double after = smooth.at(off - 0.5);
+        double before = Arrays.stream(flow.get().between(from - 1.5, from)).average().orElse(Double.NaN);
+        double after = Arrays.stream(flow.get().between(off - 1.5, off - 0.3)).average().orElse(Double.NaN);
         double pressureShare = pressure.at(off - 0.5) / pressure.at(from);
         return !(after / before > 1 - 0.4 * (1 - pressureShare));
     }
