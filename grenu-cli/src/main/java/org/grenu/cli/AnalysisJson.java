@@ -113,7 +113,7 @@ final class AnalysisJson {
                     .put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
                     .put("statement", finding.statement()).put("evidence", finding.evidence());
             put(node, "at_s", finding.atSeconds());
-            node.put("try", finding.toTry()).put("school", finding.school());
+            node.put("confidence", finding.confidence()).put("try", finding.toTry()).put("next", finding.next()).put("school", finding.school());
         }
     }
 

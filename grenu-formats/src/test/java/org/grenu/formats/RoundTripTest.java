@@ -87,7 +87,7 @@ class RoundTripTest {
 
     private Arbitrary<ShotLog> logs() {
         Arbitrary<Double> anything = Arbitraries.oneOf(Arbitraries.doubles().between(-20, 250), Arbitraries.of(Double.NaN, 0.0, -0.0, 1e-300, 1e8));
-        return Combinators.combine(Arbitraries.integers().between(3, 40), Arbitraries.of(Channel.class).set().ofMinSize(1).ofMaxSize(5),
+        return Combinators.combine(Arbitraries.integers().between(3, 40), Arbitraries.of(Channel.ofLogs()).set().ofMinSize(1).ofMaxSize(5),
                 anything.list().ofSize(200), Arbitraries.doubles().between(-5, 300).list().ofSize(40)).as((n, channels, values, times) -> {
                     double[] time = new double[n];
                     for (int i = 0; i < n; i++) {

@@ -24,6 +24,9 @@ public record ShotLog(Samples time, Map<Channel, Samples> channels) {
         EnumMap<Channel, Samples> copy = new EnumMap<>(Channel.class);
         copy.putAll(channels);
         copy.forEach((channel, samples) -> {
+            if (!channel.logged()) {
+                throw new IllegalArgumentException(channel.key() + " is computed, never logged");
+            }
             if (samples.size() != time.size()) {
                 throw new IllegalArgumentException(channel.key() + " must have " + time.size() + " samples, has "
                         + samples.size());

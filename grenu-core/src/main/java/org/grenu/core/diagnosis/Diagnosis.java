@@ -1,30 +1,33 @@
 package org.grenu.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
 
-/** Asks every rule; the gravest findings come first. */
+/** Asks every rule of the chosen packs; the gravest findings come first. */
 public final class Diagnosis {
-
-    private static final List<Rule> RULES = List.of(
-            CurveRules::noDrip, CurveRules::lateDrip, CurveRules::gusher, CurveRules::cutOff, CurveRules::massesDisagree,
-            YieldRules::outsideWindow,
-            StrengthRules::zeroMissing, StrengthRules::zeroLarge, StrengthRules::fewReadings, StrengthRules::outlier,
-            StrengthRules::drift);
 
     private Diagnosis() {
     }
 
-    /** {@return the findings on that shot} */
-    public static List<Finding> of(ShotSheet sheet, ShotMeasures measures) {
+    /** {@return the findings on that shot by those packs} */
+    public static List<Finding> of(ShotContext shot, Collection<RulePack> packs) {
         List<Finding> findings = new ArrayList<>();
-        for (Rule rule : RULES) {
-            rule.look(sheet, measures).ifPresent(findings::add);
+        for (RulePack pack : packs) {
+            for (FindingRule rule : pack.rules()) {
+                rule.look(shot, pack.school()).ifPresent(findings::add);
+            }
         }
         findings.sort(Comparator.comparing(Finding::severity).reversed());
         return findings;
+    }
+
+    /** {@return the findings on a shot of which none before it is known, by the packs that speak unless told otherwise} */
+    public static List<Finding> of(ShotSheet sheet, ShotMeasures measures) {
+        return of(new ShotContext(sheet, measures, Optional.empty()), ShippedPacks.chosen());
     }
 }

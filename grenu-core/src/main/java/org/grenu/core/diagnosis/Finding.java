@@ -5,17 +5,24 @@ import java.util.OptionalDouble;
 /**
  * Something worth saying about a shot.
  *
- * @param rule      stable name of the rule that speaks, such as {@code zero_check_missing}
- * @param severity  how much it asks
- * @param statement what is so, one sentence
- * @param evidence  the numbers it rests on
- * @param atSeconds where on the curve, s, when it has a place
- * @param toTry     what to do next
- * @param school    whose advice that is
+ * @param rule       stable name of the rule that speaks, such as {@code zero_check_missing}
+ * @param severity   how much it asks
+ * @param statement  what is so, one sentence
+ * @param evidence   the numbers it rests on
+ * @param atSeconds  where on the curve, s, when it has a place
+ * @param confidence how likely what the rule asks is true, given the numbers' uncertainty, in [0, 1]
+ * @param toTry      what to do next
+ * @param next       the one change it asks for, in a few words; empty when it asks for none
+ * @param school     whose advice that is
  */
-public record Finding(String rule, Severity severity, String statement, String evidence, OptionalDouble atSeconds,
-                      String toTry, String school) {
+public record Finding(String rule, Severity severity, String statement, String evidence, OptionalDouble atSeconds, double confidence,
+                      String toTry, String next, String school) {
 
     /** Advice that the schools share. */
     public static final String SHARED_PRACTICE = "common practice";
+
+    /** {@return the confidence in words} */
+    public String confidenceWords() {
+        return confidence >= 0.99 ? "sure" : confidence >= 0.9 ? "very likely" : confidence >= 0.7 ? "likely" : "possible";
+    }
 }

@@ -54,7 +54,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
     /** Least squares of ln r on 1, t, t² and a ramped step at t: the step's share of the explanation decides. */
     private static Optional<ChannelSign> at(UniformCurve r, double t, double from, double to) {
         int first = (int) Math.ceil((from - r.start()) / r.step());
-        int last = (int) Math.floor((to - r.start()) / r.step());
+        int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
         NormalEquations smooth = new NormalEquations(3);
         NormalEquations stepped = new NormalEquations(4);
         int n = 0;

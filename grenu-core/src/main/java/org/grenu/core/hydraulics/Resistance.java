@@ -40,7 +40,7 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
         }
         double from = drip.get().seconds() + SETTLE_SECONDS;
         // The cup hears of the stop with the flow's own smoothing; the last half second before it is no steady flow.
-        double to = off.get().seconds() - 0.5;
+        double to = Math.min(off.get().seconds() - 0.5, flow.get().end());
         if (!(to - from >= LEAST_SECONDS)) {
             return Optional.empty();
         }

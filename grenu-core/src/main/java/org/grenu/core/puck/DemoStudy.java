@@ -18,7 +18,7 @@ public final class DemoStudy {
     /** The study's name in the records. */
     public static final String NAME = "Grind × profile, blocks 1–2";
 
-    private static final SimulatedCoffee SISKIN = new SimulatedCoffee(0.262, 0.92, 0.9);
+    private static final SimulatedCoffee SISKIN = new SimulatedCoffee(0.248, 0.94, 0.9);
     private static final long SEED = 20_260_513;
 
     private DemoStudy() {
@@ -66,7 +66,7 @@ public final class DemoStudy {
         Bag bag = session.bag;
         long number = before.stream().filter(shot -> shot.name().startsWith(bag.file)).count() + 1;
         double dose = 18.0 + new double[] {0, 0, 0.1, 0, -0.1, 0, 0.1}[index % 7];
-        PuckRecipe recipe = new PuckRecipe(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius, plan.profile.profile(), 38.2, 75);
+        PuckRecipe recipe = new PuckRecipe(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius, plan.profile.profile(), 37.6, 75);
         SimulatedRig rig = new SimulatedRig(SEED + before.size());
         if (plan.channelled) {
             rig.withChannel(0.8);

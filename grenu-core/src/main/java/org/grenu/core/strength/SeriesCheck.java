@@ -27,7 +27,8 @@ public final class SeriesCheck {
     public static OptionalInt outlier(StrengthSeries series) {
         List<Double> readings = series.readings();
         int n = readings.size();
-        double s = Math.max(series.deviation(), series.refractometer().repeatability());
+        double displayed = Math.hypot(series.deviation(), series.refractometer().resolution() / Math.sqrt(12));
+        double s = Math.max(displayed, series.refractometer().repeatability());
         if (n < 3 || !(series.deviation() > 1e-12)) {
             return OptionalInt.empty();
         }

@@ -1,0 +1,54 @@
+package org.grenu.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.grenu.core.quantity.Reported;
+
+/**
+ * A rule as data: when all its conditions hold likely enough, its sentences are said with the shot's numbers in them.
+ *
+ * @param name       stable
+ * @param severity   of its finding
+ * @param sure       least probability at which it speaks, in (0, 1]
+ * @param conditions all must hold
+ * @param statement  with facts in braces, such as {@code {drip_wait_s}}; a plus before the brace's end shows the sign
+ * @param evidence   likewise
+ * @param at         the fact that gives its place on the curve, s
+ * @param toTry      advice
+ * @param next       the one change it asks for; empty when none
+ */
+public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, String statement, String evidence,
+                   Optional<Fact> at, String toTry, String next) {
+
+    static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
+
+    /** Takes a copy of the conditions. */
+    public FindingRule {
+        conditions = List.copyOf(conditions);
+    }
+
+    Optional<Finding> look(ShotContext shot, String school) {
+        double confidence = 1;
+        for (Condition condition : conditions) {
+            confidence *= condition.probability(shot);
+            if (confidence < sure) {
+                return Optional.empty();
+            }
+        }
+        OptionalDouble seconds = at.flatMap(fact -> fact.of(shot)).map(v -> OptionalDouble.of(v.value())).orElse(OptionalDouble.empty());
+        return Optional.of(new Finding(name, severity, filled(statement, shot), filled(evidence, shot), seconds, confidence,
+                filled(toTry, shot), filled(next, shot), school));
+    }
+
+    private static String filled(String text, ShotContext shot) {
+        return PLACE.matcher(text).replaceAll(match -> Matcher.quoteReplacement(number(match.group(1), !match.group(2).isEmpty(), shot)));
+    }
+
+    private static String number(String name, boolean signed, ShotContext shot) {
+        Fact fact = Facts.find(name).orElseThrow();
+        return fact.of(shot).map(v -> (signed && v.value() > 0 ? "+" : "") + Reported.fixed(v.value(), fact.decimals())).orElse("unknown");
+    }
+}

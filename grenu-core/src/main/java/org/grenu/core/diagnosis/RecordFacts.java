@@ -1,0 +1,98 @@
+package org.grenu.core.diagnosis;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.grenu.core.hydraulics.Water;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+
+/** Facts of the record: masses meant and met, age, basket, temperature, what changed, taste. */
+final class RecordFacts {
+
+    /** Common practice, no source. */
+    private static final Set<String> UNDER = Set.of("sour", "salty", "sharp", "thin", "quick");
+    private static final Set<String> OVER = Set.of("bitter", "dry", "hollow", "empty", "burnt", "ashy");
+
+    static final List<Fact> ALL = List.of(
+            new Fact("dose_g", 1, "dose", c -> FactValue.of(c.measures().masses().dose())),
+            new Fact("dose_off_g", 2, "dose less the dose meant, without sign", c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
+            new Fact("dose_target_g", 1, "dose meant", c -> number(c, SheetField.DOSE_TARGET)),
+            new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
+            new Fact("beverage_g", 1, "beverage mass", c -> FactValue.of(c.measures().masses().beverage())),
+            new Fact("beverage_target_g", 1, "beverage mass meant", RecordFacts::beverageTarget),
+            new Fact("ratio", 2, "brew ratio", c -> FactValue.of(c.measures().masses().ratio())),
+            new Fact("age_days", 0, "days since roast", c -> FactValue.of(c.sheet().ageDays())),
+            new Fact("basket_over_g", 1, "dose less what the basket is made for", c -> difference(c, SheetField.DOSE, SheetField.BASKET_CAPACITY)),
+            new Fact("basket_under_g", 1, "what the basket is made for less the dose", c -> difference(c, SheetField.BASKET_CAPACITY, SheetField.DOSE)),
+            new Fact("temperature_c", 1, "set temperature", c -> number(c, SheetField.TEMPERATURE)),
+            new Fact("temperature_shown_c", 1, "mean temperature shown while the pump ran", c -> FactValue.of(ShotMeasures.measuredTemperature(c.measures().curve()))),
+            new Fact("temperature_off_c", 1, "that less the set temperature, without sign", RecordFacts::temperatureOff),
+            new Fact("boiling_point_c", 1, "boiling point at the altitude (ISO 2533, IAPWS)", RecordFacts::boilingPoint),
+            new Fact("above_boiling_c", 1, "set temperature less the boiling point", RecordFacts::aboveBoiling),
+            new Fact("grind_changed", 1, "change of the grind since the shot before, without sign", RecordFacts::grindChanged),
+            new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, SheetField.PURGE)),
+            new Fact("taste_under", 0, "taste words of too little extraction", c -> taste(c, UNDER)),
+            new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, OVER)));
+
+    private RecordFacts() {
+    }
+
+    private static Optional<FactValue> number(ShotContext context, SheetField field) {
+        return FactValue.of(context.sheet().number(field));
+    }
+
+    private static Optional<FactValue> difference(ShotContext context, SheetField of, SheetField less) {
+        OptionalDouble a = context.sheet().number(of);
+        OptionalDouble b = context.sheet().number(less);
+        return a.isPresent() && b.isPresent() ? FactValue.of(a.getAsDouble() - b.getAsDouble()) : Optional.empty();
+    }
+
+    private static Optional<FactValue> off(ShotContext context, SheetField of, SheetField meant) {
+        return difference(context, of, meant).flatMap(d -> FactValue.of(Math.abs(d.value())));
+    }
+
+    static Optional<FactValue> beverageTarget(ShotContext context) {
+        return number(context, SheetField.BEVERAGE_TARGET);
+    }
+
+    private static Optional<FactValue> beverageOff(ShotContext context) {
+        Optional<FactValue> meant = beverageTarget(context);
+        return meant.isEmpty() ? Optional.empty() : context.measures().masses().beverage()
+                .flatMap(mass -> FactValue.of(Math.abs(mass.value() - meant.get().value())));
+    }
+
+    private static Optional<FactValue> temperatureOff(ShotContext context) {
+        OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
+        OptionalDouble shown = ShotMeasures.measuredTemperature(context.measures().curve());
+        return set.isPresent() && shown.isPresent() ? FactValue.of(Math.abs(shown.getAsDouble() - set.getAsDouble())) : Optional.empty();
+    }
+
+    private static Optional<FactValue> boilingPoint(ShotContext context) {
+        OptionalDouble metres = context.sheet().number(SheetField.ALTITUDE);
+        return metres.isPresent() ? FactValue.of(Water.boilingPoint(metres.getAsDouble())) : Optional.empty();
+    }
+
+    private static Optional<FactValue> aboveBoiling(ShotContext context) {
+        OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
+        return set.isEmpty() ? Optional.empty() : boilingPoint(context).flatMap(boiling -> FactValue.of(set.getAsDouble() - boiling.value()));
+    }
+
+    /** Only a change on the same grinder with the same coffee tells of what its burrs still hold. */
+    private static Optional<FactValue> grindChanged(ShotContext context) {
+        ShotSheet sheet = context.sheet();
+        OptionalDouble now = sheet.number(SheetField.GRIND);
+        OptionalDouble then = context.before().filter(b -> b.text(SheetField.GRINDER).equals(sheet.text(SheetField.GRINDER)))
+                .map(b -> b.number(SheetField.GRIND)).orElse(OptionalDouble.empty());
+        return now.isPresent() && then.isPresent() ? FactValue.of(Math.abs(now.getAsDouble() - then.getAsDouble())) : Optional.empty();
+    }
+
+    private static Optional<FactValue> taste(ShotContext context, Set<String> words) {
+        return context.sheet().text(SheetField.TASTE).flatMap(taste -> FactValue.of(
+                Arrays.stream(taste.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).filter(words::contains).distinct().count()));
+    }
+}

@@ -1,0 +1,142 @@
+package org.grenu.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.regex.Matcher;
+import org.grenu.core.quantity.DecimalText;
+
+/** Reads a rule pack line by line: a word that says what the line is, then the rest. */
+final class RulePackText {
+
+    private static final Set<String> PACK_WORDS = Set.of("pack", "topic", "title", "chosen");
+    private static final Set<String> RULE_WORDS = Set.of("severity", "sure", "say", "because", "at", "try", "next");
+    private static final int LONGEST = 100_000;
+
+    private final String[] lines;
+    private final String text;
+    private final Map<String, String> head = new HashMap<>();
+    private final List<FindingRule> rules = new ArrayList<>();
+    private final Map<String, String> rule = new HashMap<>();
+    private final List<Condition> conditions = new ArrayList<>();
+    private String ruleName = "";
+    private int ruleLine;
+
+    RulePackText(String text) {
+        this.text = text;
+        this.lines = text.split("\n", -1);
+    }
+
+    RulePack pack() {
+        if (text.length() > LONGEST) {
+            throw new RulePackError(1, "the pack is longer than " + LONGEST + " characters.");
+        }
+        for (int i = 0; i < lines.length; i++) {
+            String line = lines[i].strip();
+            if (!line.isEmpty() && line.charAt(0) != '#') {
+                read(line, i + 1);
+            }
+        }
+        endRule();
+        if (head.getOrDefault("pack", "").isEmpty() || head.getOrDefault("title", "").isEmpty()) {
+            throw new RulePackError(1, "a pack begins with “pack” and its short name, then “title” and its name.");
+        }
+        return new RulePack(head.get("pack"), head.getOrDefault("topic", ""), head.get("title"),
+                head.getOrDefault("chosen", "no").equals("yes"), rules, text);
+    }
+
+    private void read(String line, int number) {
+        int blank = line.indexOf(' ');
+        String word = (blank < 0 ? line : line.substring(0, blank)).toLowerCase(Locale.ROOT);
+        String rest = blank < 0 ? "" : line.substring(blank + 1).strip();
+        if (rest.isEmpty()) {
+            throw new RulePackError(number, "“" + word + "” stands alone; something must follow it.");
+        }
+        if (word.equals("rule")) {
+            endRule();
+            ruleName = rest;
+            ruleLine = number;
+        } else if (ruleName.isEmpty() && PACK_WORDS.contains(word)) {
+            head.put(word, rest);
+        } else if (!ruleName.isEmpty() && word.equals("when")) {
+            conditions.add(condition(rest, number));
+        } else if (!ruleName.isEmpty() && RULE_WORDS.contains(word)) {
+            check(word, rest, number);
+            rule.put(word, rest);
+        } else {
+            throw new RulePackError(number, "“" + word + "” is not known here. A rule has the lines rule, severity, when, say, because, "
+                    + "at, try, next and sure.");
+        }
+    }
+
+    private static Condition condition(String rest, int number) {
+        String[] words = rest.split("\\s+");
+        Fact fact = fact(words[0], number);
+        for (Condition.Sign sign : Condition.Sign.values()) {
+            boolean compares = sign == Condition.Sign.ABOVE || sign == Condition.Sign.BELOW;
+            if (words.length == (compares ? 3 : 2) && words[1].equals(sign.text())) {
+                OptionalDouble limit = compares ? DecimalText.parse(words[2]) : OptionalDouble.of(0);
+                if (limit.isPresent()) {
+                    return new Condition(fact, sign, limit.getAsDouble());
+                }
+            }
+        }
+        throw new RulePackError(number, "write a condition such as “when " + fact.name() + " > 10”, with >, <, known or unknown.");
+    }
+
+    private static Fact fact(String name, int number) {
+        return Facts.find(name).orElseThrow(() -> new RulePackError(number, "there is no fact “" + name + "”. Known: "
+                + String.join(", ", Facts.all().stream().map(Fact::name).toList()) + "."));
+    }
+
+    private static void check(String word, String rest, int number) {
+        switch (word) {
+            case "severity" -> severity(rest, number);
+            case "sure" -> {
+                OptionalDouble share = DecimalText.parse(rest);
+                if (share.isEmpty() || !(share.getAsDouble() > 0 && share.getAsDouble() <= 1)) {
+                    throw new RulePackError(number, "“sure” is a number above 0 and up to 1, such as 0.95.");
+                }
+            }
+            case "at" -> fact(rest, number);
+            default -> {
+                Matcher places = FindingRule.PLACE.matcher(rest);
+                while (places.find()) {
+                    fact(places.group(1), number);
+                }
+            }
+        }
+    }
+
+    private static Severity severity(String rest, int number) {
+        for (Severity severity : Severity.values()) {
+            if (severity.name().equalsIgnoreCase(rest)) {
+                return severity;
+            }
+        }
+        throw new RulePackError(number, "a severity is note, check or fault.");
+    }
+
+    private void endRule() {
+        if (ruleName.isEmpty()) {
+            return;
+        }
+        Set<String> wanting = new HashSet<>(Set.of("severity", "say"));
+        wanting.removeAll(rule.keySet());
+        if (!wanting.isEmpty() || conditions.isEmpty()) {
+            throw new RulePackError(ruleLine, "rule “" + ruleName + "” needs at least the lines severity, when and say.");
+        }
+        rules.add(new FindingRule(ruleName, severity(rule.get("severity"), ruleLine),
+                DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions, rule.get("say"), rule.getOrDefault("because", ""),
+                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)), rule.getOrDefault("try", ""), rule.getOrDefault("next", "")));
+        rule.clear();
+        conditions.clear();
+        ruleName = "";
+    }
+}

@@ -1,0 +1,136 @@
+package org.grenu.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RulePackTest {
+
+    private static final Shot SHOT = DemoStudy.shots().get(0).shot();
+
+    private static List<Finding> findings(ShotSheet sheet, ShotSheet before, RulePack... packs) {
+        return Diagnosis.of(new ShotContext(sheet, ShotMeasures.of(SHOT.with(sheet)), Optional.ofNullable(before)), List.of(packs));
+    }
+
+    private static RulePack pack(String id) {
+        return ShippedPacks.all().stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void shippedPacksHaveNamesOfTheirOwnAndReadBackFromTheirText() {
+        Set<String> ids = new HashSet<>();
+        for (RulePack pack : ShippedPacks.all()) {
+            assertThat(ids.add(pack.id())).as(pack.id()).isTrue();
+            assertThat(RulePack.parse(pack.text())).isEqualTo(pack);
+            assertThat(pack.rules()).isNotEmpty();
+        }
+        assertThat(ShippedPacks.chosen()).extracting(RulePack::id).containsExactly("common", "yield");
+    }
+
+    /** One line a rule: what is entered, and which finding must come; without it, it must not. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "common | dose_target_g=17.5 | dose_off", "common | beverage_target_g=36 | beverage_off", "common | beverage_target_g=36 | overshoot",
+        "common | basket_capacity_g=15 | basket_overfilled", "common | basket_capacity_g=22 | basket_underfilled",
+        "common | temperature_c=98;altitude_m=2000 | above_boiling", "common | temperature_c=86 | temperature_off",
+        "common | taste=sour and bitter | taste_both", "common | taste=sour;strength_readings_pct=9.9 | taste_sour_high",
+        "common | taste=bitter;strength_readings_pct=7.4 | taste_bitter_low",
+        "common | profile_steps=main: pressure 12 | pressure_not_reached",
+        "common | profile_steps=soak: pressure 9 until 60 g or 20 s; main: pressure 9 | steps_ran_out",
+        "time_20_25 | pump_off_s=40 | shot_late", "time_25_30 | pump_off_s=12 | shot_early", "time_fast | dose_g=18 | shot_late",
+        "sour_under | taste=Sour. | sour_under", "bitter_dose | taste=ashy finish | bitter_dose",
+        "rest_5_14 | roasted_on=2026-05-12 | too_fresh", "rest_5_14 | roasted_on=2026-04-01 | too_old",
+        "pressure_4_6 | dose_g=18 | pressure_above_school", "pressure_profiled | dose_g=18 | no_soak",
+        "temperature_perception | temperature_c=89 | cool_for_school", "temperature_extraction | temperature_c=96 | hot_for_school",
+        "dose_strict | dose_target_g=17.8 | dose_off_strict",
+    })
+    void speaksWhenItShouldAndNamesItsSchool(String pack, String entries, String rule) {
+        ShotSheet sheet = SHOT.sheet();
+        for (String entry : entries.split(";(?=[a-z_]+=)")) {
+            sheet = sheet.with(SheetField.find(entry.substring(0, entry.indexOf('='))).orElseThrow(), entry.substring(entry.indexOf('=') + 1));
+        }
+        assertThat(findings(sheet, null, pack(pack))).filteredOn(f -> f.rule().equals(rule)).singleElement().satisfies(finding -> {
+            assertThat(finding.school()).isEqualTo(pack(pack).school());
+            assertThat(finding.statement() + finding.evidence() + finding.toTry()).doesNotContain("{").doesNotContain("unknown");
+            assertThat(finding.confidence()).isBetween(0.5, 1.0);
+        });
+    }
+
+    @Test
+    void aCleanShotOnTargetIsLeftInPeaceByCommonPractice() {
+        assertThat(findings(SHOT.sheet().with(SheetField.BEVERAGE_TARGET, SHOT.sheet().entry(SheetField.BEVERAGE).orElseThrow()), null, pack("common")))
+                .isEmpty();
+    }
+
+    @Test
+    void aChangeOfGrindAsksForAPurge() {
+        ShotSheet sheet = SHOT.sheet().with(SheetField.PURGE, "0");
+        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6), pack("common"))).extracting(Finding::rule).contains("no_purge");
+        assertThat(findings(sheet, sheet, pack("common"))).extracting(Finding::rule).doesNotContain("no_purge");
+        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6).with(SheetField.GRINDER, "G-burr B"), pack("common")))
+                .extracting(Finding::rule).doesNotContain("no_purge");
+    }
+
+    /** P(value > limit) for a normal error: at one and two standard uncertainties 84.13 % and 97.72 % (normal tables). */
+    @Test
+    void confidenceFollowsFromTheNumbersUncertainty() {
+        ShotSheet sheet = SHOT.sheet();
+        double yield = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().value();
+        double u = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().u();
+        for (double[] at : new double[][] {{0, 0.5}, {1, 0.8413}, {2, 0.9772}}) {
+            RulePack pack = RulePack.parse("pack own\ntitle Own\nrule high\nseverity note\nwhen yield_pct > " + (yield - at[0] * u) + "\nsay It is {yield_pct} %.");
+            assertThat(findings(sheet, null, pack)).singleElement().satisfies(f -> {
+                assertThat(f.confidence()).isCloseTo(at[1], org.assertj.core.api.Assertions.within(2e-4));
+                assertThat(f.statement()).matches("It is \\d\\d\\.\\d %\\.");
+            });
+        }
+    }
+
+    @Test
+    void theNextStepIsTheGravestFindingsOrARepeat() {
+        assertThat(NextStep.of(List.of()).change()).isEqualTo("Repeat this recipe");
+        List<Finding> late = findings(SHOT.sheet().with(SheetField.PUMP_OFF, "40"), null, pack("time_20_25"));
+        assertThat(NextStep.of(late)).satisfies(next -> {
+            assertThat(next.change()).isEqualTo("Grind one notch coarser");
+            assertThat(next.school()).isEqualTo("time window: 20–25 s");
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "pack a~title A~rule r~severity loud | Line 4: a severity is note, check or fault.",
+        "pack a~title A~rule r~when shot_time > 3 | Line 4: there is no fact “shot_time”.",
+        "pack a~title A~rule r~when shot_time_s is 3 | Line 4: write a condition such as “when shot_time_s > 10”, with >, <, known or unknown.",
+        "pack a~title A~rule r~severity note~say Too long. | Line 3: rule “r” needs at least the lines severity, when and say.",
+        "pack a~title A~rule r~say {shot_tim_s} s | Line 4: there is no fact “shot_tim_s”.",
+        "pack a~title A~color red | Line 3: “color” is not known here.", "pack a~title | Line 2: “title” stands alone; something must follow it.",
+        "title A | Line 1: a pack begins with “pack” and its short name, then “title” and its name.",
+        "pack a~title A~rule r~sure 2 | Line 4: “sure” is a number above 0 and up to 1, such as 0.95.",
+    })
+    void mistakesAreNamedWithTheirLine(String text, String message) {
+        assertThatThrownBy(() -> RulePack.parse(text.replace('~', '\n'))).isInstanceOf(RulePackError.class).hasMessageStartingWith(message);
+    }
+
+    @Property(tries = 300)
+    void nothingTypedDoesHarm(@ForAll String text) {
+        try {
+            RulePack.parse(text);
+        } catch (RulePackError refused) {
+            assertThat(refused.line()).isPositive();
+        }
+    }
+}
