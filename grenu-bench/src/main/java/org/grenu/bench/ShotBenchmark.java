@@ -39,7 +39,7 @@ public class ShotBenchmark {
 
     private final Shot shot = LargeStudy.shot(1, List.of(LogFlaw.KNOCKED_SCALE));
     private final byte[] file = ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8);
-    private final ReadFigure figure = ReadFigure.of(shot.log(), ShotMeasures.of(shot).curve());
+    private final ReadFigure figure = ReadFigure.of(shot, ShotMeasures.of(shot));
     private final BufferedImage image = new BufferedImage(676, 690, BufferedImage.TYPE_INT_ARGB_PRE);
 
     /** {@return the shot read from its CSV} */
@@ -58,7 +58,8 @@ public class ShotBenchmark {
     @Benchmark
     public BufferedImage paintStrips() {
         Graphics2D g = image.createGraphics();
-        StripPainter.paint(g, Theme.LIGHT, figure, new StripLayout(676, 690, figure.strips(), figure.whole()), new ColumnPen(image, 1), Color.BLUE);
+        StripPainter.paint(g, Theme.LIGHT, figure, new StripLayout(676, 690, figure, figure.whole()), new ColumnPen(image, 1),
+                new StripPainter.Inks(Color.BLUE, Color.GRAY));
         g.dispose();
         return image;
     }

@@ -65,10 +65,15 @@ class CommandsTest {
         List<String> names = new ArrayList<>();
         first().fieldNames().forEachRemaining(names::add);
         assertThat(names).contains("file", "dose_g", "beverage_g", "ratio", "strength_pct", "solids_g", "ey_as_dosed_pct", "ey_dry_pct",
-                "budget", "first_drip_s", "times_s", "peak_pressure_bar", "mean_pressure_bar", "repairs", "findings");
+                "budget", "first_drip_s", "times_s", "peak_pressure_bar", "mean_pressure_bar", "repairs", "findings",
+                "phases", "phases_from", "profile", "hydraulics");
+        assertThat(first().at("/phases/0/phase").asText()).isEqualTo("wetting");
+        assertThat(first().at("/profile/steps/0/ended_by").asText()).isEqualTo("pump_off");
+        assertThat(first().at("/hydraulics/peak_resistance_bar_s_per_g/value").asDouble()).isBetween(3.0, 12.0);
         assertThat(first().at("/times_s").has("pump_on_to_pump_off")).isTrue();
         assertThat(first().at("/times_s").has("pump_on_to_last_drip")).isTrue();
-        assertThat(first().at("/times_s/first_drip_to_pump_off").asDouble()).isBetween(22.0, 24.0);
+        assertThat(first().at("/times_s/first_drip_to_pump_off").asDouble())
+                .isCloseTo(SHOT.truth().pumpOffSeconds() - SHOT.truth().firstDripSeconds(), within(0.6));
     }
 
     @Test
@@ -104,7 +109,33 @@ class CommandsTest {
     @Test
     void theTableIsForPeople() {
         assertThat(analyse(file)).isZero();
-        assertThat(out.toString()).contains("EY as dosed %").contains("20.91 ±0.16").contains("k = 2");
+        assertThat(out.toString()).contains("EY as dosed %").containsPattern("2[12]\\.\\d\\d ±0\\.16").contains("k = 2");
+    }
+
+    @Test
+    void simulatedShotsFollowFromTheirSeedAndSaySo() throws IOException {
+        Path target = folder.resolve("sim");
+        int code = new CommandLine(new SimulateCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err)).execute(target.toString(),
+                "--shots", "2", "--seed", "5", "--profile", "soak: pressure 2.4 until 2 s after drip or 30 s; main: pressure 9", "--flaw", "knocked_scale",
+                "--format", "json", "--beverage", "36");
+        assertThat(code).isZero();
+        JsonNode shot = new ObjectMapper().readTree(target.resolve("simulated-6.json").toFile());
+        assertThat(shot.at("/record/simulated").asBoolean()).isTrue();
+        out.getBuffer().setLength(0);
+        analyse(target.resolve("simulated-5.json"), "--format", "json");
+        assertThat(first().at("/repairs/0/kind").asText()).isEqualTo("scale_knock");
+        assertThat(first().at("/profile/steps/0/exit").asText()).isEqualTo("2 s after drip");
+        for (String[] bad : new String[][] {{"--flaw", "ghost", "“ghost” is not known. Known: forgotten_tare"}, {"--dose", "90", "dose must lie between 5.0 and 30.0 g"},
+            {"--profile", "nine", "Step 1 of the profile is not understood."}, {"--seed", "5", "exists already"}}) {
+            assertThat(new CommandLine(new SimulateCommand()).setErr(new PrintWriter(err)).execute(target.toString(), bad[0], bad[1], "--format", "json")).isEqualTo(2);
+            assertThat(err.toString()).contains(bad[2]);
+        }
+    }
+
+    @Test
+    void theValidationTableIsMarkdown() {
+        assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--shots", "6")).isZero();
+        assertThat(out.toString()).startsWith("# Validation").contains("| first drip | 0.3 s |").contains("| wetting | 6 of 6 |");
     }
 
     /** The committed demo files are what the simulator gives, so that nobody edits them by hand. */

@@ -10,15 +10,21 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
@@ -31,9 +37,15 @@ import org.grenu.figures.paint.PathPen;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.plane.PlanePainter;
+import org.grenu.figures.read.AxisKind;
+import org.grenu.figures.read.AxisRange;
+import org.grenu.figures.read.Band;
+import org.grenu.figures.read.ReadAxis;
 import org.grenu.figures.read.ReadFigure;
+import org.grenu.figures.read.ReadOptions;
+import org.grenu.figures.read.Strip;
 import org.grenu.figures.read.StripLayout;
-import org.grenu.figures.read.TimeRange;
+import org.grenu.figures.read.StripPainter;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 import org.junit.jupiter.api.Test;
@@ -41,8 +53,9 @@ import org.junit.jupiter.api.Test;
 class FiguresTest {
 
     private static final Shot KNOCKED = DemoStudy.shots().get(4).shot();
-    private static final ReadFigure FIGURE = ReadFigure.of(KNOCKED.log(), ShotMeasures.of(KNOCKED).curve());
-    private static final ReadSheet SHEET = new ReadSheet("Shot 5", "EY 20.28 ±0.16 % as dosed", FIGURE, FIGURE.whole(), Color.MAGENTA);
+    private static final ReadFigure FIGURE = ReadFigure.of(KNOCKED, ShotMeasures.of(KNOCKED));
+    private static final ReadSheet SHEET = new ReadSheet("Shot 5", "EY 20.28 ±0.16 % as dosed", FIGURE, FIGURE.whole(),
+            new StripPainter.Inks(Color.MAGENTA, Color.GRAY));
 
     @Test
     void figuresAreTheSameEveryTimeAndSpeakInWords() throws IOException {
@@ -51,7 +64,7 @@ class FiguresTest {
         }
         try (PDDocument pdf = Loader.loadPDF(FigureExport.write(SHEET, Theme.LIGHT, FigureFormat.PDF))) {
             assertThat(new PDFTextStripper().getText(pdf)).contains("Shot 5", "EY 20.28 ±0.16 % as dosed", "Pressure", "first drip", "Cup mass",
-                    "knock on the scale, repaired", "Temperature");
+                    "knock on the scale bridged", "Temperature", "Soak", "2 s after drip", "Resistance");
         }
         assertThat(new String(FigureExport.write(SHEET, Theme.DARK, FigureFormat.SVG), StandardCharsets.UTF_8)).contains("rgb(34,37,43)");
     }
@@ -111,14 +124,14 @@ class FiguresTest {
 
     @Test
     void geometryGoesThereAndBack() {
-        StripLayout layout = new StripLayout(660, 700, FIGURE.strips(), new TimeRange(4, 12));
+        StripLayout layout = new StripLayout(660, 700, FIGURE, new AxisRange(4, 12));
         for (double seconds = 4; seconds <= 12; seconds += 0.37) {
-            assertThat(layout.seconds(layout.x(seconds))).isCloseTo(seconds, within(1e-9));
+            assertThat(layout.at(layout.x(seconds))).isCloseTo(seconds, within(1e-9));
         }
         assertThat(layout.y(0, layout.strips().get(0).high())).isCloseTo(layout.top(0), within(1e-9));
         assertThat(layout.bottom(layout.strips().size() - 1)).isCloseTo(layout.plotsBottom(), within(1e-6));
-        TimeRange whole = new TimeRange(0, 30);
-        assertThat(new TimeRange(20, 30).moved(50, whole)).isEqualTo(new TimeRange(20, 30));
+        AxisRange whole = new AxisRange(0, 30);
+        assertThat(new AxisRange(20, 30).moved(50, whole)).isEqualTo(new AxisRange(20, 30));
         assertThat(whole.zoomed(10, 5, whole)).isEqualTo(whole);
         assertThat(whole.zoomed(10, 1e-9, whole).length()).isCloseTo(0.5, within(1e-9));
     }
@@ -135,9 +148,9 @@ class FiguresTest {
     void levelsKeepTheirColoursAndUnknownOnesAreMuted() {
         List<ShotSheet> study = DemoStudy.shots().stream().map(d -> d.shot().sheet()).toList();
         TreatmentScale grind = TreatmentScale.of(Factor.GRIND, study);
-        assertThat(grind.color("1", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
+        assertThat(grind.color("1.2", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
         assertThat(grind.color("2.4", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-3"));
-        assertThat(grind.color("3.8", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));
+        assertThat(grind.color("4.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));
         assertThat(grind.color(ShotSheet.EMPTY, Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("muted"));
         assertThat(Theme.LIGHT.colors().keySet()).isEqualTo(Theme.DARK.colors().keySet());
     }
@@ -182,5 +195,69 @@ class FiguresTest {
             PlanePainter.paint(image.createGraphics(), Theme.LIGHT, figure, 260, 160);
         }
         assertThat(ink(image, 130)).isPositive();
+    }
+
+    /** Along the cup mass every strip begins at the first drip and ends with the beverage; time comes back from mass. */
+    @Test
+    void theStripsRunAlongTimeOrMass() {
+        ShotMeasures measures = ShotMeasures.of(KNOCKED);
+        double on = measures.curve().times().pumpOn().orElseThrow().seconds();
+        double drip = measures.curve().times().firstDrip().orElseThrow().seconds();
+        for (AxisKind kind : AxisKind.values()) {
+            ReadAxis axis = ReadAxis.of(kind, measures.curve());
+            double zero = kind == AxisKind.PUMP_ON ? on : kind == AxisKind.PRESSURE_ONSET
+                    ? measures.curve().times().pressureOnset().orElseThrow().seconds() : drip;
+            assertThat(axis.at(zero)).as(kind.title()).isCloseTo(0, within(1e-9));
+            assertThat(axis.seconds(axis.at(30))).isCloseTo(30, within(0.15));
+        }
+        ReadFigure byMass = ReadFigure.of(KNOCKED, measures, new ReadOptions(AxisKind.CUP_MASS, List.of(Channel.CUP_MASS, Channel.PRESSURE)), Optional.empty());
+        assertThat(byMass.strips()).extracting(Strip::channel).containsExactly(Channel.CUP_MASS, Channel.PRESSURE);
+        assertThat(byMass.whole().to()).isCloseTo(measures.curve().beverage().orElseThrow().value(), within(0.4));
+        assertThat(byMass.strips().get(0).curve().at(20)).as("mass along mass").isCloseTo(20, within(0.3));
+        assertThat(byMass.phases()).noneMatch(phase -> phase.name().equals("Wetting"));
+    }
+
+    @Test
+    void theCorridorTheGhostAndTheFlowsDoubtAreDrawnWhereTheyBelong() {
+        ShotMeasures measures = ShotMeasures.of(KNOCKED);
+        Shot other = DemoStudy.shots().get(2).shot();
+        ReadFigure figure = ReadFigure.of(KNOCKED, measures, ReadOptions.USUAL, Optional.of(ShotMeasures.of(other)));
+        Strip pressure = figure.strips().get(0);
+        assertThat(pressure.corridor()).as("soak, ramp, main, taper").hasSize(4);
+        assertThat(pressure.corridor().get(2).high().values().max()).isCloseTo(9.3, within(1e-9));
+        assertThat(figure.strips()).allMatch(strip -> strip.ghost().isPresent());
+        Strip flow = figure.strips().stream().filter(strip -> strip.channel() == Channel.CUP_FLOW).findFirst().orElseThrow();
+        Band doubt = flow.doubt().orElseThrow();
+        assertThat(doubt.high().at(30) - doubt.low().at(30)).as("±2u of a 0.1 g display over 1.5 s").isBetween(0.05, 0.4);
+    }
+
+    /** Twenty notes in two seconds: whatever is placed covers nothing else. */
+    @Test
+    void labelsNeverCoverEachOther() throws IOException {
+        ShotSheet crowded = KNOCKED.sheet().with(SheetField.MOMENT_NOTES, IntStream.range(0, 20)
+                .mapToObj(i -> (20 + 0.1 * i) + " note number " + i).collect(Collectors.joining("; ")));
+        Shot shot = KNOCKED.with(crowded);
+        ReadFigure figure = ReadFigure.of(shot, ShotMeasures.of(shot));
+        ReadSheet sheet = new ReadSheet("Shot 5", "", figure, figure.whole(), new StripPainter.Inks(Color.BLUE, Color.GRAY));
+        List<float[]> words = new ArrayList<>();
+        try (PDDocument pdf = Loader.loadPDF(FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF))) {
+            PDFTextStripper stripper = new PDFTextStripper() {
+                @Override
+                protected void writeString(String text, List<TextPosition> positions) {
+                    TextPosition first = positions.get(0);
+                    TextPosition last = positions.get(positions.size() - 1);
+                    if (text.contains("note number")) {
+                        words.add(new float[] {first.getX(), last.getX() + last.getWidth(), first.getY()});
+                    }
+                }
+            };
+            stripper.getText(pdf);
+        }
+        assertThat(words).hasSizeGreaterThan(2);
+        for (float[] a : words) {
+            for (float[] b : words) {
+                assertThat(a == b || a[1] <= b[0] || b[1] <= a[0] || Math.abs(a[2] - b[2]) >= 10).isTrue();
+            }
+        }
     }
 }

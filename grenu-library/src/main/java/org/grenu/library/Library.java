@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
@@ -134,6 +135,28 @@ public final class Library implements AutoCloseable {
         return Storing.inTransaction(handle, "read the edits", () -> handle
                 .createQuery("SELECT count(*) FILTER (WHERE state = 'applied'), count(*) FILTER (WHERE state = 'undone') FROM edit")
                 .map((row, context) -> new EditDepth(row.getInt(1), row.getInt(2))).one());
+    }
+
+    /** {@return what the user chose for this library, by key} */
+    public synchronized Map<String, String> settings() {
+        Map<String, String> settings = new TreeMap<>();
+        handle.createQuery("SELECT key, value FROM setting").map((row, context) -> Map.entry(row.getString("key"), row.getString("value")))
+                .forEach(entry -> settings.put(entry.getKey(), entry.getValue()));
+        return settings;
+    }
+
+    /** Keeps those choices; a blank one is forgotten. */
+    public synchronized void keep(Map<String, String> settings) {
+        Storing.inTransaction(handle, "store the settings", () -> {
+            settings.forEach((key, value) -> {
+                if (value.isBlank()) {
+                    handle.execute("DELETE FROM setting WHERE key = ?", key);
+                } else {
+                    handle.execute("INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)", key, value);
+                }
+            });
+            return null;
+        });
     }
 
     @Override

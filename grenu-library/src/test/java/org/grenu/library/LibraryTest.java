@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
@@ -157,7 +158,7 @@ class LibraryTest {
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
                     + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 3)").hasMessageContaining("--library");
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 4)").hasMessageContaining("--library");
         }
 
         @Test
@@ -177,10 +178,21 @@ class LibraryTest {
                 });
             }
             try (Stream<Path> files = Files.list(file().getParent())) {
-                Path copy = files.filter(f -> f.toString().endsWith(".before-v3")).findFirst().orElseThrow();
+                Path copy = files.filter(f -> f.toString().endsWith(".before-v4")).findFirst().orElseThrow();
                 List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)
                         .withHandle(h -> h.createQuery("SELECT dose_g FROM shot").mapTo(Double.class).list());
                 assertThat(doses).containsExactly(18.5);
+            }
+        }
+
+        @Test
+        void settingsAreKeptReplacedAndForgotten() {
+            try (Library library = Library.open(file())) {
+                library.keep(Map.of("time_convention", "first_drip_to_pump_off", "read_axis", "cup_mass"));
+                library.keep(Map.of("time_convention", "", "read_axis", "pump_on"));
+            }
+            try (Library library = Library.open(file())) {
+                assertThat(library.settings()).isEqualTo(Map.of("read_axis", "pump_on"));
             }
         }
 

@@ -18,9 +18,9 @@ public enum Channel {
     /** Number of the profile's step that the machine says it is in, counted from 1. */
     STEP("step", "Step", Unit.NUMBER),
     /** Pressure over cup flow, where flow is established; never logged. */
-    RESISTANCE("resistance", "Resistance p/q", Unit.BAR_SECOND_PER_GRAM),
+    RESISTANCE("resistance", "Resistance", Unit.BAR_SECOND_PER_GRAM),
     /** Pressure over cup flow squared, as for a turbulent restriction; never logged. */
-    RESISTANCE_SQUARED("resistance_squared", "Resistance p/q²", Unit.BAR_SECOND_SQUARED_PER_GRAM_SQUARED);
+    RESISTANCE_SQUARED("resistance_squared", "Resistance²", Unit.BAR_SECOND_SQUARED_PER_GRAM_SQUARED);
 
     private static final List<Channel> LOGGED = Arrays.stream(values()).filter(Channel::logged).toList();
 

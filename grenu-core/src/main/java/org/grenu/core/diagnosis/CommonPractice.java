@@ -94,7 +94,7 @@ final class CommonPractice {
             rule overshoot
             severity note
             when overshoot_g > 1.5
-            when beverage_off_g > 0.5
+            when beverage_over_g > 0.5
             say More came after the stop than the target allows.
             because {overshoot_g} g came after pump off, {stop_lag_s} s of the flow then; {beverage_g} g in the cup, {beverage_target_g} g meant
             at pump_off_s

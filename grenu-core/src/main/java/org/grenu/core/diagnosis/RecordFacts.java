@@ -23,6 +23,8 @@ final class RecordFacts {
             new Fact("dose_off_g", 2, "dose less the dose meant, without sign", c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
             new Fact("dose_target_g", 1, "dose meant", c -> number(c, SheetField.DOSE_TARGET)),
             new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
+            new Fact("beverage_over_g", 1, "beverage mass less that meant", c -> beverageTarget(c).flatMap(meant ->
+                    c.measures().masses().beverage().flatMap(mass -> FactValue.of(mass.value() - meant.value())))),
             new Fact("beverage_g", 1, "beverage mass", c -> FactValue.of(c.measures().masses().beverage())),
             new Fact("beverage_target_g", 1, "beverage mass meant", RecordFacts::beverageTarget),
             new Fact("ratio", 2, "brew ratio", c -> FactValue.of(c.measures().masses().ratio())),

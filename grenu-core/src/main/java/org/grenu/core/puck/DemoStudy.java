@@ -50,7 +50,7 @@ public final class DemoStudy {
                 new Session(heron, "Pressure and flow", LocalDateTime.of(2026, 5, 18, 14, 12), 21, List.of(
                         even(2.4, 93), low(2.4, 93), even(2.4, 93).with(LogFlaw.SCALE_FROZEN), low(2.6, 93).with(LogFlaw.CLIPPED_PRESSURE),
                         even(2.6, 93).with(LogFlaw.VESSEL_SWAP), low(2.4, 93).with(LogFlaw.GAP), even(2.2, 93).with(LogFlaw.CUP_LIFTED),
-                        nine(2.4, 93).withChannel(), low(2.8, 93).with(LogFlaw.SCALE_LAG))),
+                        nine(2.4, 93).withChannel(), low(2.6, 93).with(LogFlaw.SCALE_LAG))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 19, 10, 30), 6, List.of(
                         nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CUP_PLACED_LATE), nine(2.4, 93))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 26, 10, 31), 13, List.of(

@@ -54,6 +54,11 @@ public final class Styles {
     public static final String PROSE = "prose";
     public static final String INSTRUMENT = "instrument";
     public static final String REMOVE = "remove";
+    public static final String CHOICE = "choice";
+    public static final String FINDING = "finding";
+    public static final String NEXT = "next";
+    public static final String DOUBT = "doubt";
+    public static final String CODE = "code";
     public static final String FIRST = "first";
     public static final String OUTCOME = "outcome";
     public static final String LEDGER_COLUMN = "ledger-column";

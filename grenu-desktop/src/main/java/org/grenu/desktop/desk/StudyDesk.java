@@ -3,6 +3,7 @@ package org.grenu.desktop.desk;
 import java.nio.file.Path;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -17,6 +18,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
@@ -40,6 +42,7 @@ public final class StudyDesk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
     private final ReadOnlyStringWrapper stored = new ReadOnlyStringWrapper("");
     private final ReadOnlyBooleanWrapper loaded = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<StudySettings> settings = new ReadOnlyObjectWrapper<>(StudySettings.USUAL);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
     private volatile long wanted = -1;
     /** The record with edits under way: what the next edit starts from, though not yet what is shown. */
@@ -84,6 +87,11 @@ public final class StudyDesk implements AutoCloseable {
         return notice;
     }
 
+    /** {@return what the user chose for this library} */
+    public ReadOnlyObjectProperty<StudySettings> settingsProperty() {
+        return settings.getReadOnlyProperty();
+    }
+
     /** {@return the library's file} */
     public Path path() {
         return library.path();
@@ -96,6 +104,7 @@ public final class StudyDesk implements AutoCloseable {
         shots.setAll(found);
         loaded.set(true);
         background.run(library::editDepth, editDepth::set, this::failed);
+        background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
         if (!found.isEmpty() && open.get() == null) {
             select(ShotOrder.newestFirst(found).get(0).id());
         }
@@ -107,7 +116,8 @@ public final class StudyDesk implements AutoCloseable {
             return;
         }
         wanted = id;
-        find(id).ifPresent(summary -> background.run(() -> wanted == id ? OpenShot.of(summary, library.log(id)) : null, shot -> {
+        List<RulePack> packs = settings.get().packs();
+        find(id).ifPresent(summary -> background.run(() -> wanted == id ? OpenShot.of(summary, library.log(id), before(summary), packs) : null, shot -> {
             if (shot != null && wanted == id) {
                 latest = null;
                 open.set(shot);
@@ -156,6 +166,33 @@ public final class StudyDesk implements AutoCloseable {
         markStored();
     }
 
+    /** Keeps other choices and shows by them at once. */
+    public void choose(StudySettings chosen) {
+        if (!chosen.equals(settings.get())) {
+            apply(chosen);
+            background.run(() -> {
+                library.keep(chosen.kept());
+                return chosen;
+            }, kept -> { }, this::failed);
+        }
+    }
+
+    private void apply(StudySettings chosen) {
+        boolean others = !chosen.packs().equals(settings.get().packs());
+        settings.set(chosen);
+        OpenShot shot = open.get();
+        if (others && shot != null) {
+            open.set(shot.judgedBy(chosen.packs(), before(shot.summary())));
+        }
+    }
+
+    /** The record of the shot that was pulled just before, on whatever gear. */
+    private Optional<ShotSheet> before(ShotSummary shot) {
+        return shot.sheet().pulledAt().flatMap(at -> List.copyOf(shots).stream().map(ShotSummary::sheet)
+                .filter(sheet -> sheet.pulledAt().filter(other -> other.isBefore(at)).isPresent())
+                .max(Comparator.comparing(sheet -> sheet.pulledAt().orElseThrow())));
+    }
+
     /** {@return the library, for work that brings its own thread} */
     public Library library() {
         return library;
@@ -187,6 +224,7 @@ public final class StudyDesk implements AutoCloseable {
     /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
     private void change(Change change, ShotLog knownLog, boolean leadsToShot) {
         underWay++;
+        List<RulePack> packs = settings.get().packs();
         background.run(() -> {
             Optional<StoredEdit> edit = change.make();
             if (edit.isEmpty()) {
@@ -194,7 +232,7 @@ public final class StudyDesk implements AutoCloseable {
             }
             ShotSummary summary = edit.get().shot();
             ShotLog log = knownLog != null ? knownLog : library.log(summary.id());
-            return new Changed(edit.get(), OpenShot.of(summary, log), library.editDepth());
+            return new Changed(edit.get(), OpenShot.of(summary, log, before(summary), packs), library.editDepth());
         }, changed -> {
             settled();
             if (changed != null) {

@@ -2,16 +2,19 @@ package org.grenu.desktop.ledger;
 
 import java.util.Locale;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.diagnosis.Finding;
+import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.OpenShot;
 
@@ -49,7 +52,8 @@ final class FindingsSection extends Section {
         }
     }
 
-    private static Node finding(Finding finding) {
+    /** A finding with a place on the curve is a button that shows it. */
+    private Node finding(Finding finding) {
         Label mark = new Label(switch (finding.severity()) {
             case FAULT -> "◆";
             case CHECK -> "○";
@@ -58,15 +62,34 @@ final class FindingsSection extends Section {
         mark.getStyleClass().add("mark-" + finding.severity().name().toLowerCase(Locale.ROOT));
         Label statement = new Label(finding.statement());
         statement.setWrapText(true);
-        Label evidence = new Label(finding.evidence() + ". " + finding.toTry());
+        Label evidence = new Label(finding.evidence() + (finding.evidence().isEmpty() ? "" : ". ") + finding.toTry());
         evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
-        evidence.setTooltip(new Tooltip("Advice: " + finding.school()));
-        VBox words = new VBox(statement, evidence);
+        Label source = new Label(finding.school() + " · " + finding.confidenceWords()
+                + (finding.atSeconds().isPresent() ? " · show at " + Reported.fixed(finding.atSeconds().getAsDouble(), 1) + " s" : ""));
+        source.getStyleClass().addAll(Styles.CAPTION, Styles.MUTED);
+        source.setWrapText(true);
+        VBox words = new VBox(statement, evidence, source);
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox line = new HBox(7, mark, words);
         line.setAlignment(Pos.TOP_LEFT);
+        line.setId("finding-" + finding.rule());
+        finding.atSeconds().ifPresent(seconds -> clickable(line, finding, seconds));
         return line;
+    }
+
+    private void clickable(HBox line, Finding finding, double seconds) {
+        line.getStyleClass().add(Styles.FINDING);
+        line.setFocusTraversable(true);
+        line.setAccessibleRole(AccessibleRole.BUTTON);
+        line.setAccessibleText(finding.statement() + " Show its place on the curve.");
+        line.setOnMouseClicked(event -> model.showAt(seconds));
+        line.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.SPACE) {
+                model.showAt(seconds);
+                event.consume();
+            }
+        });
     }
 
     private Node repair(Repair repair) {
@@ -79,11 +102,19 @@ final class FindingsSection extends Section {
         String kind = repair.kind().title();
         Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + (repair.applied() ? "." : ": switched off."));
         statement.setWrapText(true);
-        Label evidence = new Label(repair.evidence());
+        Label evidence = new Label(repair.evidence() + (many(repair) > 1 ? " (and " + (many(repair) - 1) + " more)" : ""));
         evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
-        HBox line = new HBox(5, on, new VBox(statement, evidence));
+        VBox words = new VBox(statement, evidence);
+        words.getStyleClass().add(Styles.FINDING);
+        words.setOnMouseClicked(event -> model.showAt((repair.fromSeconds() + repair.toSeconds()) / 2));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox line = new HBox(5, on, words);
         line.setAlignment(Pos.TOP_LEFT);
         return line;
+    }
+
+    private long many(Repair repair) {
+        return model.open().repairs().stream().filter(other -> other.kind() == repair.kind()).count();
     }
 }

@@ -8,6 +8,9 @@ import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
+import org.grenu.core.hydraulics.Hydraulics;
+import org.grenu.core.hydraulics.WaterBalance;
+import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.BeverageSource;
@@ -40,7 +43,11 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     }
 
     /** A name and a value. */
-    record Line(String name, String value) {
+    record Line(String name, String value, Optional<TimeConvention> convention) {
+
+        Line(String name, String value) {
+            this(name, value, Optional.empty());
+        }
     }
 
     static LedgerText of(OpenShot shot, Basis basis) {
@@ -121,7 +128,9 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         List<Line> lines = new ArrayList<>();
         for (TimeConvention convention : TimeConvention.values()) {
             OptionalDouble time = convention.of(shot.measures().curve().times());
-            lines.add(new Line(convention.title(), time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "unknown"));
+            double u = convention.uncertainty(shot.measures().curve().times()).orElse(0);
+            lines.add(new Line(convention.title(), time.isPresent() ? Reported.of(Measured.independent(time.getAsDouble(), Math.max(u, 0.03))).text() + " s"
+                    : "unknown", Optional.of(convention)));
         }
         shot.measures().curve().times().firstDrip().ifPresent(drip -> lines.add(new Line("first drip, on the log's clock",
                 Reported.of(Measured.independent(drip.seconds(), drip.u())).text() + " s")));
@@ -131,9 +140,21 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
             lines.add(new Line("peak pressure", Reported.fixed(peak.getAsDouble(), 2) + " bar"));
         }
         if (mean.isPresent()) {
-            lines.add(new Line("mean pressure, pump on to off", Reported.fixed(mean.getAsDouble(), 2) + " bar"));
+            lines.add(new Line("mean pressure while pumping", Reported.fixed(mean.getAsDouble(), 2) + " bar"));
         }
+        puck(shot, lines);
         return lines;
+    }
+
+    private static void puck(OpenShot shot, List<Line> lines) {
+        Hydraulics puck = shot.measures().hydraulics();
+        puck.peak().ifPresent(peak -> lines.add(new Line("peak resistance p/q", Reported.of(peak).text() + " bar·s/g")));
+        puck.erosion().ifPresent(erosion -> lines.add(new Line("resistance falls by", Reported.of(erosion).text() + " %/s")));
+        puck.permeability().ifPresent(k -> lines.add(new Line("permeability", Reported.of(k.times(1e15)).text() + " ·10⁻¹⁵ m²")));
+        puck.balance().flatMap(WaterBalance::keptPerGram).ifPresent(kept ->
+                lines.add(new Line("water kept by the puck", Reported.of(kept).text() + " g per g")));
+        shot.measures().planned().map(PlannedRun::inside).ifPresent(share -> share.ifPresent(s ->
+                lines.add(new Line("time within the corridor", Reported.fixed(100 * s, 0) + " %"))));
     }
 
     /** {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered} */

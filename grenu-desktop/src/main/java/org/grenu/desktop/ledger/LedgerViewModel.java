@@ -6,13 +6,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleConsumer;
 import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import org.grenu.core.curve.RepairKind;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.TargetWindow;
@@ -22,6 +26,7 @@ import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.StudySettings;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
@@ -31,13 +36,19 @@ import org.grenu.library.ShotSummary;
 public final class LedgerViewModel {
 
     private final StudyDesk desk;
+    private final DoubleConsumer place;
     private final ObjectProperty<Basis> basis = new SimpleObjectProperty<>(Basis.AS_DOSED);
     private final ObjectBinding<LedgerText> text;
     private final ObjectBinding<PlaneFigure> plane;
 
-    /** The ledger of whatever shot the desk has open. */
-    public LedgerViewModel(StudyDesk desk, Appearance appearance) {
+    /**
+     * The ledger of whatever shot the desk has open.
+     *
+     * @param place shows a time of the log on the strips
+     */
+    public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place) {
         this.desk = desk;
+        this.place = place;
         text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
                 : LedgerText.of(desk.openProperty().get(), basis.get()), desk.openProperty(), basis);
         plane = Bindings.createObjectBinding(() -> plane(appearance.scale().get(), appearance.themeProperty().get()),
@@ -66,6 +77,16 @@ public final class LedgerViewModel {
         return desk.openProperty();
     }
 
+    /** {@return how the study's shots are timed} */
+    ObservableValue<TimeConvention> conventionProperty() {
+        return desk.settingsProperty().map(StudySettings::convention);
+    }
+
+    /** {@return the one thing to do next; null while no shot is open} */
+    NextStep next() {
+        return open() == null ? null : open().next();
+    }
+
     /** {@return the shot being read; null while there is none} */
     OpenShot open() {
         return desk.openProperty().get();
@@ -91,6 +112,16 @@ public final class LedgerViewModel {
     /** Takes the reading out of the series. */
     void removeReading(int index) {
         enterReading(index, "");
+    }
+
+    /** Times the study's shots so. */
+    void chooseConvention(TimeConvention convention) {
+        desk.choose(desk.settingsProperty().get().with(convention));
+    }
+
+    /** Shows that time of the log on the strips. */
+    void showAt(double seconds) {
+        place.accept(seconds);
     }
 
     /** Switches a kind of repair on or off. */

@@ -16,8 +16,10 @@ import org.grenu.library.ShotSummary;
 final class FilterSubject implements ShotFilter.Subject {
 
     private final ShotSummary shot;
+    private final TimeConvention convention;
 
-    FilterSubject(ShotSummary shot) {
+    FilterSubject(ShotSummary shot, TimeConvention convention) {
+        this.convention = convention;
         this.shot = shot;
     }
 
@@ -39,7 +41,8 @@ final class FilterSubject implements ShotFilter.Subject {
             case "ratio" -> value(shot.masses().ratio());
             case "strength", "tds" -> value(shot.masses().strength());
             case "ey", "yield" -> value(shot.masses().brew().map(Brew::asDosed).map(y -> y.percent()));
-            case "time" -> TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.digest().times());
+            case "time" -> convention.of(shot.digest().times());
+            case "age" -> shot.sheet().ageDays();
             case "shot", "number" -> OptionalDouble.of(shot.number());
             default -> SheetField.find(name).map(shot.sheet()::number).orElse(OptionalDouble.empty());
         };

@@ -32,6 +32,7 @@ import org.grenu.figures.theme.TreatmentScale;
 public final class RackView extends VBox {
 
     private final RackViewModel model;
+    private final StudyDesk desk;
     private final Appearance appearance;
     private final ListView<RackRow> list = new ListView<>();
     private final TextField filter = new TextField();
@@ -41,6 +42,7 @@ public final class RackView extends VBox {
     /** The rack of that desk. */
     public RackView(RackViewModel model, StudyDesk desk, Appearance appearance) {
         this.model = model;
+        this.desk = desk;
         this.appearance = appearance;
         getStyleClass().add(Styles.RACK);
         setSpacing(8);
@@ -66,7 +68,7 @@ public final class RackView extends VBox {
         filter.setId("filter");
         filter.setPromptText("Filter: gentle ey>20");
         filter.setAccessibleText("Filter the shots");
-        filter.setTooltip(new Tooltip("Words, field:value, field:low-high, ey>20, time<30 (Ctrl F)"));
+        filter.setTooltip(new Tooltip("Words, field:value, field:low-high, ey>20, time<30, age<14 (Ctrl F)"));
         filter.textProperty().bindBidirectional(model.filterProperty());
         filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
             if (key.getCode() == KeyCode.ESCAPE) {
@@ -121,7 +123,7 @@ public final class RackView extends VBox {
         list.setId("rack");
         list.setItems(model.rows());
         list.setAccessibleText("Shots");
-        list.setCellFactory(view -> new SlipCell(appearance));
+        list.setCellFactory(view -> new SlipCell(appearance, desk));
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             // A slip that is replaced by its edited self was not chosen by anybody.

@@ -36,6 +36,11 @@ public final class RackViewModel {
         this.desk = desk;
         desk.shots().addListener(this::shotsChanged);
         filter.addListener((o, was, is) -> rebuild());
+        desk.settingsProperty().addListener((o, was, is) -> {
+            if (was.convention() != is.convention()) {
+                rebuild();
+            }
+        });
         rebuild();
     }
 
@@ -116,7 +121,7 @@ public final class RackViewModel {
     }
 
     private boolean passes(ShotSummary shot) {
-        return ShotFilter.parse(filter.get()).matches(new FilterSubject(shot));
+        return ShotFilter.parse(filter.get()).matches(new FilterSubject(shot, desk.settingsProperty().get().convention()));
     }
 
     private void rebuild() {
@@ -124,7 +129,7 @@ public final class RackViewModel {
         Map<String, List<ShotSummary>> days = new LinkedHashMap<>();
         int passing = 0;
         for (ShotSummary shot : ShotOrder.newestFirst(desk.shots())) {
-            if (wanted.matches(new FilterSubject(shot))) {
+            if (wanted.matches(new FilterSubject(shot, desk.settingsProperty().get().convention()))) {
                 Optional<LocalDate> day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate());
                 days.computeIfAbsent(day.map(DAY::format).orElse(UNKNOWN_DAY), key -> new ArrayList<>()).add(shot);
                 passing++;

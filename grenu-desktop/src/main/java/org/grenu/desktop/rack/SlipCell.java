@@ -18,14 +18,17 @@ import org.grenu.core.curve.Samples;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.ShotSummary;
 
 /** A row of the rack: a day's heading or a slip. */
 final class SlipCell extends ListCell<RackRow> {
 
     private final Appearance appearance;
+    private final StudyDesk desk;
 
-    SlipCell(Appearance appearance) {
+    SlipCell(Appearance appearance, StudyDesk desk) {
+        this.desk = desk;
         this.appearance = appearance;
         setPrefWidth(0);
     }
@@ -59,7 +62,8 @@ final class SlipCell extends ListCell<RackRow> {
     }
 
     private Node slip(ShotSummary shot) {
-        SlipText text = SlipText.of(shot, appearance.colourByProperty().get());
+        SlipText text = SlipText.of(shot, appearance.colourByProperty().get(),
+                desk.settingsProperty().get().convention());
         Color color = FxColor.of(appearance.scale().get().color(shot.sheet(), appearance.themeProperty().get()));
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setAccessibleText("Shot " + text.number() + ", " + text.masses() + ", " + text.time() + ", extraction yield "

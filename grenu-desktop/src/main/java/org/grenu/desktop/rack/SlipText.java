@@ -33,10 +33,10 @@ record SlipText(String number, String masses, String time, String yield, String 
 
     private static final String UNKNOWN = "–";
 
-    static SlipText of(ShotSummary shot, Factor colourBy) {
+    static SlipText of(ShotSummary shot, Factor colourBy, TimeConvention convention) {
         Masses masses = shot.masses();
         Optional<Reported> yield = masses.brew().map(Brew::asDosed).map(y -> Reported.of(y.percent()));
-        OptionalDouble time = TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.digest().times());
+        OptionalDouble time = convention.of(shot.digest().times());
         return new SlipText(Integer.toString(shot.number()), grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
                 yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),

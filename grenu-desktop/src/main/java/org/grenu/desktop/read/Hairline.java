@@ -2,12 +2,10 @@ package org.grenu.desktop.read;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.read.Strip;
 import org.grenu.figures.read.StripLayout;
@@ -21,7 +19,7 @@ final class Hairline extends Pane {
 
     private final Line line = new Line();
     private final Label time = new Label();
-    private final List<Label> flags = new ArrayList<>();
+    private final List<ReadingFlag> flags = new ArrayList<>();
     private final List<Circle> rings = new ArrayList<>();
     private final ReadViewModel model;
 
@@ -40,19 +38,19 @@ final class Hairline extends Pane {
 
     /** Places the line and its readings at the model's cursor. */
     void update(StripLayout layout) {
-        double seconds = model.cursorProperty().get();
-        boolean shown = layout != null && seconds >= layout.view().from() - 1e-9 && seconds <= layout.view().to() + 1e-9;
+        double at = model.cursorProperty().get();
+        boolean shown = layout != null && at >= layout.view().from() - 1e-9 && at <= layout.view().to() + 1e-9;
         setVisible(shown);
         if (!shown) {
             return;
         }
         makeFlags(layout.strips().size());
-        double x = layout.x(seconds);
+        double x = layout.x(at);
         line.setStartX(x);
         line.setEndX(x);
         line.setStartY(layout.plotsTop() - 6);
         line.setEndY(layout.plotsBottom() + 6);
-        time.setText(Reported.fixed(seconds, 2) + " s");
+        time.setText(model.place());
         time.resizeRelocate(x - 27, layout.plotsBottom() + 11, 54, 18);
         for (int i = 0; i < layout.strips().size(); i++) {
             place(layout, i, x);
@@ -62,7 +60,7 @@ final class Hairline extends Pane {
     private void place(StripLayout layout, int i, double x) {
         Strip strip = layout.strips().get(i);
         String reading = model.reading(strip);
-        Label flag = flags.get(i);
+        ReadingFlag flag = flags.get(i);
         Circle ring = rings.get(i);
         flag.setVisible(!reading.isEmpty());
         ring.setVisible(!reading.isEmpty());
@@ -73,19 +71,18 @@ final class Hairline extends Pane {
         double y = Math.min(layout.bottom(i), Math.max(layout.top(i), layout.y(i, value)));
         ring.setCenterX(x);
         ring.setCenterY(y);
-        flag.setText(reading + " " + strip.channel().unit().symbol());
-        double height = 20;
+        String doubt = model.readingDoubt(strip);
+        flag.show(reading, doubt);
+        flag.setAccessibleText(strip.channel().title() + " " + reading + " " + strip.channel().unit().symbol() + " " + doubt);
+        double height = doubt.isEmpty() ? 20 : 33;
         double top = Math.min(layout.bottom(i) - height, Math.max(layout.top(i) - 2, y - height / 2));
         flag.resizeRelocate(layout.right() + 10, top, FLAG_WIDTH, height);
     }
 
     private void makeFlags(int count) {
         while (flags.size() < count) {
-            Label flag = new Label();
-            flag.getStyleClass().add(Styles.FLAG);
-            flag.setAlignment(Pos.CENTER_RIGHT);
-            flag.setManaged(false);
-            flag.setId("reading-" + flags.size());
+            ReadingFlag flag = new ReadingFlag();
+            flag.name("reading-" + flags.size());
             Circle ring = new Circle(2.6);
             ring.getStyleClass().add(Styles.RING);
             flags.add(flag);

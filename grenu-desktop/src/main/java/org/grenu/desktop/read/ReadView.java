@@ -23,7 +23,6 @@ public final class ReadView extends BorderPane {
     private final Label title = new Label();
     private final Label recipe = new Label();
     private final Label fault = new Label();
-    private final Label processing = new Label();
     private final StripsPane strips;
 
     /** Shows what the model reads. */
@@ -36,7 +35,7 @@ public final class ReadView extends BorderPane {
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
         setTop(titleRow(rack, exports));
         setCenter(strips);
-        setBottom(foot(model));
+        setBottom(new FootBar(model, desk));
         desk.openProperty().addListener((o, was, is) -> describe(model));
         describe(model);
     }
@@ -72,32 +71,11 @@ public final class ReadView extends BorderPane {
         return button;
     }
 
-    private Node foot(ReadViewModel model) {
-        Label zoomed = new Label("Wheel zooms, drag pans");
-        zoomed.getStyleClass().addAll(Styles.MUTED);
-        Button whole = new Button("Show all");
-        whole.setId("show-all");
-        whole.getStyleClass().add(Styles.LINK);
-        whole.setTooltip(new Tooltip("Show the whole log (0, or double click)"));
-        whole.setOnAction(event -> model.reset());
-        whole.visibleProperty().bind(Bindings.createBooleanBinding(() -> model.figureProperty().get() != null
-                && model.viewProperty().get().length() < model.figureProperty().get().whole().length() - 1e-6,
-                model.viewProperty(), model.figureProperty()));
-        processing.getStyleClass().add(Styles.MUTED);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(12, zoomed, whole, gap, processing);
-        row.getStyleClass().add(Styles.WORK_FOOT);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
-    }
-
     private void describe(ReadViewModel model) {
         title.setText(model.title());
         recipe.setText(model.recipe());
         recipe.setTooltip(model.recipe().isEmpty() ? null : new Tooltip(model.recipe()));
         fault.setText(model.fault().isEmpty() ? "" : "faulty: " + model.fault());
         fault.setTooltip(model.fault().isEmpty() ? null : new Tooltip(model.fault()));
-        processing.setText(model.processing());
     }
 }

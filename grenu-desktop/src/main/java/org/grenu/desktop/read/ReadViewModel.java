@@ -3,6 +3,8 @@ package org.grenu.desktop.read;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -10,30 +12,41 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.read.AxisKind;
+import org.grenu.figures.read.AxisRange;
+import org.grenu.figures.read.ReadAxis;
 import org.grenu.figures.read.ReadFigure;
+import org.grenu.figures.read.ReadOptions;
 import org.grenu.figures.read.Strip;
-import org.grenu.figures.read.TimeRange;
 
-/** The figure of the shot being read, the stretch of time shown, and where the hairline stands. */
+/** The figure of the shot being read, the stretch of its axis shown, and where the hairline stands on it. */
 public final class ReadViewModel {
 
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
     private static final double ZOOM_STEP = 1.25;
 
+    private final StudyDesk desk;
     private final ReadOnlyObjectWrapper<ReadFigure> figure = new ReadOnlyObjectWrapper<>();
-    private final ObjectProperty<TimeRange> view = new SimpleObjectProperty<>(new TimeRange(0, 1));
+    private final ObjectProperty<AxisRange> view = new SimpleObjectProperty<>(new AxisRange(0, 1));
     private final DoubleProperty cursor = new SimpleDoubleProperty(Double.NaN);
+    private final ReadOnlyObjectWrapper<OpenShot> ghost = new ReadOnlyObjectWrapper<>();
     private OpenShot shot;
 
     /** Reads whatever shot the desk has open. */
     public ReadViewModel(StudyDesk desk) {
+        this.desk = desk;
         desk.openProperty().addListener((o, was, is) -> show(is));
+        desk.settingsProperty().addListener((o, was, is) -> {
+            if (!was.options().equals(is.options())) {
+                redraw(!was.options().axis().equals(is.options().axis()));
+            }
+        });
         show(desk.openProperty().get());
     }
 
@@ -44,14 +57,24 @@ public final class ReadViewModel {
         return figure.getReadOnlyProperty();
     }
 
-    /** {@return the stretch of time shown} */
-    public ObjectProperty<TimeRange> viewProperty() {
+    /** {@return the stretch of the axis shown} */
+    public ObjectProperty<AxisRange> viewProperty() {
         return view;
     }
 
-    /** {@return where the hairline stands, s; NaN while it is away} */
+    /** {@return where the hairline stands on the axis; NaN while it is away} */
     public DoubleProperty cursorProperty() {
         return cursor;
+    }
+
+    /** {@return the shot that others are held against; null while there is none} */
+    public ReadOnlyObjectProperty<OpenShot> ghostProperty() {
+        return ghost.getReadOnlyProperty();
+    }
+
+    /** {@return what the strips show} */
+    public ReadOptions options() {
+        return desk.settingsProperty().get().options();
     }
 
     /** {@return {@code Shot 5}} */
@@ -82,39 +105,50 @@ public final class ReadViewModel {
         return shot == null ? "" : shot.summary().sheet().text(SheetField.FAULT).orElse("");
     }
 
-    /** {@return what was done to the log before it was drawn} */
+    /** {@return who says where the phases begin} */
     public String processing() {
-        if (shot == null) {
-            return "";
-        }
-        double step = figure.get().strips().isEmpty() ? 0.1 : figure.get().strips().get(0).curve().step();
-        return Reported.fixed(1 / step, 0) + " Hz · cup flow smoothed over " + Reported.fixed(CurveMeasures.FLOW_WINDOW_SECONDS, 1)
-                + " s · raw log kept";
+        return shot == null || shot.phases().isEmpty() ? "" : "phases: " + shot.phasesOrigin();
     }
 
-    /** {@return what the strip reads at the hairline; empty in a gap} */
+    /** {@return the ghost in words; empty while there is none} */
+    public String ghostTitle() {
+        return ghost.get() == null ? "" : "Ghost: shot " + ghost.get().summary().number();
+    }
+
+    /** {@return what the strip reads at the hairline with its ± where that is known; empty in a gap} */
     public String reading(Strip strip) {
         double value = strip.curve().at(cursor.get());
         boolean tiny = strip.channel() != Channel.TEMPERATURE && Math.abs(value) < 0.5 * Math.pow(10, -strip.decimals());
         return Double.isNaN(value) ? "" : Reported.fixed(tiny ? 0 : value, strip.decimals());
     }
 
+    /** {@return the ± of that reading, k = 2; empty where it is not known} */
+    public String readingDoubt(Strip strip) {
+        double u = shot == null ? Double.NaN : shot.uncertainty(strip.channel(), seconds(cursor.get()));
+        return Double.isFinite(u) && u > 0 ? "±" + Reported.fixed(2 * u, strip.decimals()) : "";
+    }
+
+    /** {@return the hairline's place in words} */
+    public String place() {
+        return Reported.fixed(cursor.get(), 2) + " " + figure.get().axis().unit();
+    }
+
     // Actions
 
-    /** Shows more or less time about a moment; positive steps show less. */
-    public void zoom(double aboutSeconds, int steps) {
+    /** Shows more or less about a place; positive steps show less. */
+    public void zoom(double about, int steps) {
         if (figure.get() != null) {
-            view.set(view.get().zoomed(aboutSeconds, Math.pow(ZOOM_STEP, -steps), figure.get().whole()));
+            view.set(view.get().zoomed(about, Math.pow(ZOOM_STEP, -steps), figure.get().whole()));
         }
     }
 
-    /** Shows less or more time about the hairline, or about the middle while it is away. */
+    /** Shows less or more about the hairline, or about the middle while it is away. */
     public void zoomAtCursor(int steps) {
         double middle = (view.get().from() + view.get().to()) / 2;
         zoom(Double.isNaN(cursor.get()) ? middle : cursor.get(), steps);
     }
 
-    /** Moves along in time by a share of what is shown. */
+    /** Moves along by a share of what is shown. */
     public void pan(double share) {
         if (figure.get() != null) {
             view.set(view.get().moved(share * view.get().length(), figure.get().whole()));
@@ -129,30 +163,143 @@ public final class ReadViewModel {
     }
 
     /** Moves the hairline, taking the view along where it would leave it. */
-    public void moveCursor(double seconds) {
-        if (figure.get() == null) {
-            return;
+    public void moveCursor(double by) {
+        if (figure.get() != null) {
+            double from = Double.isNaN(cursor.get()) ? (view.get().from() + view.get().to()) / 2 : cursor.get();
+            placeCursor(Math.rint((from + by) * 100) / 100);
         }
-        TimeRange whole = figure.get().whole();
-        double from = Double.isNaN(cursor.get()) ? (view.get().from() + view.get().to()) / 2 : cursor.get();
-        double to = Math.min(whole.to(), Math.max(whole.from(), Math.rint((from + seconds) * 100) / 100));
+    }
+
+    /** Puts the hairline at that time of the log, where the axis has it. */
+    public void showAt(double seconds) {
+        double at = figure.get() == null ? Double.NaN : figure.get().axis().at(seconds);
+        if (Double.isFinite(at)) {
+            placeCursor(at);
+        }
+    }
+
+    private void placeCursor(double at) {
+        AxisRange whole = figure.get().whole();
+        double to = Math.min(whole.to(), Math.max(whole.from(), at));
         if (to < view.get().from() || to > view.get().to()) {
             view.set(view.get().moved(to < view.get().from() ? to - view.get().from() : to - view.get().to(), whole));
         }
         cursor.set(to);
     }
 
+    /** Lets the strips run along another axis. */
+    public void chooseAxis(AxisKind kind) {
+        desk.choose(desk.settingsProperty().get().with(new ReadOptions(kind, options().channels())));
+    }
+
+    /** Shows those strips, top to bottom; at least one stays. */
+    public void chooseStrips(List<Channel> channels) {
+        if (!channels.isEmpty()) {
+            desk.choose(desk.settingsProperty().get().with(new ReadOptions(options().axis(), channels)));
+        }
+    }
+
+    /** Holds other shots against the one being read; again: against none. */
+    public void switchGhost() {
+        boolean same = ghost.get() != null && shot != null && ghost.get().summary().id() == shot.summary().id();
+        ghost.set(same || shot == null ? null : shot);
+        redraw(false);
+    }
+
+    /** Takes the ghost away. */
+    public void clearGhost() {
+        ghost.set(null);
+        redraw(false);
+    }
+
+    /** {@return the border of a phase within that distance on the axis, if there is one; the first border is the pump's} */
+    Optional<Integer> borderNear(double at, double within) {
+        List<Double> borders = borders();
+        Optional<Integer> nearest = Optional.empty();
+        for (int i = 1; i < borders.size(); i++) {
+            double off = Math.abs(borders.get(i) - at);
+            if (off <= within && (nearest.isEmpty() || off < Math.abs(borders.get(nearest.get()) - at))) {
+                nearest = Optional.of(i);
+            }
+        }
+        return nearest;
+    }
+
+    /** {@return where the phases begin on the axis; NaN where it does not have them} */
+    List<Double> borders() {
+        return shot == null ? List.of() : shot.phases().stream().map(border -> figure.get().axis().at(border.seconds())).toList();
+    }
+
+    /** Sets a phase's begin by hand, between its neighbours. */
+    void moveBorder(int index, double at) {
+        double seconds = seconds(at);
+        double before = shot.phases().get(index - 1).seconds() + 0.1;
+        double after = index + 1 < shot.phases().size() ? shot.phases().get(index + 1).seconds() - 0.1 : Double.POSITIVE_INFINITY;
+        if (!Double.isFinite(seconds) || before > after) {
+            return;
+        }
+        double kept = Math.rint(100 * Math.max(before, Math.min(after, seconds))) / 100;
+        List<String> borders = new ArrayList<>();
+        for (int i = 0; i < shot.phases().size(); i++) {
+            double begin = i == index ? kept : shot.phases().get(i).seconds();
+            borders.add(shot.phases().get(i).kind().key() + " " + DecimalText.exact(begin));
+        }
+        desk.enter(SheetField.PHASES, String.join("; ", borders));
+    }
+
+    /** Moves the border nearest to the hairline. */
+    void moveNearestBorder(double by) {
+        if (shot != null && !Double.isNaN(cursor.get())) {
+            borderNear(cursor.get(), Double.POSITIVE_INFINITY).ifPresent(index -> moveBorder(index, borders().get(index) + by));
+        }
+    }
+
+    /** {@return whether phases were set by hand} */
+    boolean phasesEdited() {
+        return shot != null && shot.summary().sheet().has(SheetField.PHASES);
+    }
+
+    /** Forgets borders set by hand. */
+    void findPhases() {
+        desk.enter(SheetField.PHASES, "");
+    }
+
+    /** Notes words at the hairline; blank words note nothing. */
+    void addNote(String words) {
+        double seconds = seconds(cursor.get());
+        String plain = words.replace(';', ',').strip();
+        if (shot != null && Double.isFinite(seconds) && !plain.isEmpty()) {
+            String others = desk.latestSheet().momentNotes().stream().map(note -> DecimalText.exact(note.seconds()) + " " + note.words())
+                    .collect(Collectors.joining("; "));
+            String note = DecimalText.exact(Math.rint(10 * seconds) / 10) + " " + plain;
+            desk.enter(SheetField.MOMENT_NOTES, others.isEmpty() ? note : others + "; " + note);
+        }
+    }
+
+    private double seconds(double at) {
+        return figure.get() == null ? Double.NaN : figure.get().axis().seconds(at);
+    }
+
     /** The same shot after an edit keeps its zoom and hairline; another shot starts whole. */
     private void show(OpenShot opened) {
         boolean same = shot != null && opened != null && shot.summary().id() == opened.summary().id();
         shot = opened;
-        ReadFigure made = opened == null ? null : ReadFigure.of(opened.log(), opened.measures().curve());
-        if (!same && made != null) {
+        redraw(!same);
+    }
+
+    private void redraw(boolean afresh) {
+        ReadAxis before = figure.get() == null ? null : figure.get().axis();
+        double seconds = before == null || Double.isNaN(cursor.get()) ? Double.NaN : before.seconds(cursor.get());
+        Optional<OpenShot> other = Optional.ofNullable(ghost.get()).filter(g -> shot != null && g.summary().id() != shot.summary().id());
+        ReadFigure made = shot == null ? null : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures));
+        if (made != null && (afresh || !made.axis().getClass().equals(before == null ? null : before.getClass()))) {
             view.set(made.whole());
-            if (!Double.isNaN(cursor.get()) && (cursor.get() < made.whole().from() || cursor.get() > made.whole().to())) {
-                cursor.set(Double.NaN);
-            }
         }
         figure.set(made);
+        if (made != null && Double.isFinite(seconds)) {
+            double at = made.axis().at(seconds);
+            boolean inside = at >= made.whole().from() && at <= made.whole().to();
+            cursor.set(inside ? at : Double.NaN);
+        }
     }
 }

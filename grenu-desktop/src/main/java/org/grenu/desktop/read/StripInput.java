@@ -1,5 +1,7 @@
 package org.grenu.desktop.read;
 
+import java.util.Optional;
+import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -12,8 +14,11 @@ final class StripInput {
     private static final double FINE_STEP_SECONDS = 0.1;
     private static final double COARSE_STEP_SECONDS = 1;
 
+    private static final double GRIP = 4;
+
     private final StripsPane pane;
     private final ReadViewModel model;
+    private Optional<Integer> draggedBorder = Optional.empty();
     private double draggedFrom = Double.NaN;
 
     StripInput(StripsPane pane, ReadViewModel model) {
@@ -23,7 +28,7 @@ final class StripInput {
         pane.setOnMouseExited(event -> draggedFrom = Double.NaN);
         pane.setOnMousePressed(this::press);
         pane.setOnMouseDragged(this::drag);
-        pane.setOnMouseReleased(event -> draggedFrom = Double.NaN);
+        pane.setOnMouseReleased(this::release);
         pane.setOnMouseClicked(this::click);
         pane.setOnScroll(this::scroll);
         pane.setOnKeyPressed(this::key);
@@ -31,19 +36,39 @@ final class StripInput {
 
     private void hover(MouseEvent event) {
         StripLayout layout = pane.currentLayout();
+        pane.setCursor(border(event).isPresent() ? Cursor.H_RESIZE : Cursor.DEFAULT);
         if (layout != null && event.getX() >= layout.left() - 6 && event.getX() <= layout.right() + 6) {
-            model.cursorProperty().set(layout.seconds(event.getX()));
+            model.cursorProperty().set(layout.at(event.getX()));
         }
+    }
+
+    /** The border of a phase that the mouse can take hold of. */
+    private Optional<Integer> border(MouseEvent event) {
+        StripLayout layout = pane.currentLayout();
+        return layout == null || event.getX() < layout.left() ? Optional.empty()
+                : model.borderNear(layout.at(event.getX()), GRIP * layout.view().length() / (layout.right() - layout.left()));
     }
 
     private void press(MouseEvent event) {
         pane.requestFocus();
+        draggedBorder = event.getButton() == MouseButton.PRIMARY ? border(event) : Optional.empty();
         draggedFrom = event.getX();
+    }
+
+    private void release(MouseEvent event) {
+        StripLayout layout = pane.currentLayout();
+        if (layout != null && draggedBorder.isPresent() && Math.abs(event.getX() - draggedFrom) > 1) {
+            model.moveBorder(draggedBorder.get(), layout.at(event.getX()));
+        }
+        draggedBorder = Optional.empty();
+        draggedFrom = Double.NaN;
     }
 
     private void drag(MouseEvent event) {
         StripLayout layout = pane.currentLayout();
-        if (layout != null && !Double.isNaN(draggedFrom) && event.getButton() == MouseButton.PRIMARY) {
+        if (layout != null && draggedBorder.isPresent()) {
+            model.cursorProperty().set(layout.at(event.getX()));
+        } else if (layout != null && !Double.isNaN(draggedFrom) && event.getButton() == MouseButton.PRIMARY) {
             model.pan((draggedFrom - event.getX()) / (layout.right() - layout.left()));
             draggedFrom = event.getX();
         }
@@ -64,7 +89,7 @@ final class StripInput {
             double delta = event.getDeltaX() != 0 ? event.getDeltaX() : event.getDeltaY();
             model.pan(-Math.signum(delta) * 0.1);
         } else if (event.getDeltaY() != 0) {
-            model.zoom(layout.seconds(event.getX()), event.getDeltaY() > 0 ? 1 : -1);
+            model.zoom(layout.at(event.getX()), event.getDeltaY() > 0 ? 1 : -1);
         }
         event.consume();
     }
@@ -78,6 +103,8 @@ final class StripInput {
             case PLUS, ADD, EQUALS -> model.zoomAtCursor(1);
             case MINUS, SUBTRACT -> model.zoomAtCursor(-1);
             case DIGIT0, NUMPAD0 -> model.reset();
+            case N -> pane.askForNote();
+            case G -> model.switchGhost();
             default -> taken = false;
         }
         if (taken) {
@@ -86,7 +113,9 @@ final class StripInput {
     }
 
     private void sideways(KeyEvent event, int direction, double step) {
-        if (event.isShortcutDown()) {
+        if (event.isAltDown()) {
+            model.moveNearestBorder(direction * FINE_STEP_SECONDS);
+        } else if (event.isShortcutDown()) {
             model.pan(direction * 0.1);
         } else {
             model.moveCursor(direction * step);

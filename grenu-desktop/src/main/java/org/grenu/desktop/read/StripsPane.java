@@ -4,7 +4,10 @@ import java.awt.Color;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Styles;
 import org.grenu.figures.read.ReadFigure;
 import org.grenu.figures.read.StripLayout;
 import org.grenu.figures.read.StripPainter;
@@ -18,6 +21,7 @@ public final class StripsPane extends Region {
     private final ObjectBinding<Color> treatment;
     private final FigureImage image = new FigureImage();
     private final Hairline hairline;
+    private final TextField note = noteField();
     private StripLayout layout;
 
     /** The strips of whatever the model shows, in the treatment's colour. */
@@ -29,8 +33,9 @@ public final class StripsPane extends Region {
         setId("strips");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setAccessibleText("Curves of the shot. Left and right move the hairline, plus and minus zoom, 0 shows all.");
-        getChildren().addAll(image, hairline);
+        setAccessibleText("Curves of the shot. Left and right move the hairline, plus and minus zoom, 0 shows all, N notes something at the hairline, "
+                + "G holds other shots against this one, Alt with left and right moves the nearest border of a phase.");
+        getChildren().addAll(image, hairline, note);
         new StripInput(this, model);
         model.figureProperty().addListener((o, was, is) -> repaint());
         model.viewProperty().addListener((o, was, is) -> repaint());
@@ -46,6 +51,41 @@ public final class StripsPane extends Region {
         return layout;
     }
 
+    /** Opens a field at the hairline; Enter notes what is typed, Esc nothing. */
+    void askForNote() {
+        if (layout == null || Double.isNaN(model.cursorProperty().get())) {
+            return;
+        }
+        note.setText("");
+        double width = 240;
+        double x = Math.max(layout.left(), Math.min(layout.right() - width, layout.x(model.cursorProperty().get()) + 8));
+        note.resizeRelocate(x, layout.plotsTop() + 10, width, 26);
+        note.setVisible(true);
+        note.requestFocus();
+    }
+
+    private TextField noteField() {
+        TextField field = new TextField();
+        field.setId("note");
+        field.setPromptText("Note at the hairline, Enter keeps it");
+        field.setAccessibleText("Note at the hairline");
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setManaged(false);
+        field.setVisible(false);
+        field.setOnAction(event -> {
+            model.addNote(field.getText());
+            requestFocus();
+        });
+        field.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                requestFocus();
+                event.consume();
+            }
+        });
+        field.focusedProperty().addListener((o, was, is) -> field.setVisible(is));
+        return field;
+    }
+
     private void repaint() {
         ReadFigure figure = model.figureProperty().get();
         if (figure == null || getWidth() < 2) {
@@ -54,12 +94,12 @@ public final class StripsPane extends Region {
             hairline.update(null);
             return;
         }
-        layout = new StripLayout(getWidth(), getHeight(), figure.strips(), model.viewProperty().get());
+        layout = new StripLayout(getWidth(), getHeight(), figure, model.viewProperty().get());
         hairline.resizeRelocate(0, 0, getWidth(), getHeight());
         hairline.update(layout);
         StripLayout wanted = layout;
         Theme look = theme.getValue();
-        Color color = treatment.get();
-        image.paint((g, pen, width, height) -> StripPainter.paint(g, look, figure, wanted, pen, color), getWidth(), getHeight());
+        StripPainter.Inks inks = new StripPainter.Inks(treatment.get(), look.color("slate"));
+        image.paint((g, pen, width, height) -> StripPainter.paint(g, look, figure, wanted, pen, inks), getWidth(), getHeight());
     }
 }

@@ -18,7 +18,7 @@ public record Bench(StudyDesk desk, Appearance appearance, RackViewModel rack, R
         StudyDesk desk = new StudyDesk(library, interfaceThread);
         Appearance appearance = new Appearance(desk.shots());
         ReadViewModel read = new ReadViewModel(desk);
-        return new Bench(desk, appearance, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance),
+        return new Bench(desk, appearance, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
                 new ImportViewModel(desk, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread));
     }
 

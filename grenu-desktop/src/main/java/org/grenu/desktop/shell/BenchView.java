@@ -38,12 +38,14 @@ public final class BenchView extends StackPane {
     private static final KeyCombination REDO_TOO = new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination OPEN = new KeyCodeCombination(KeyCode.O, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination FIND = new KeyCodeCombination(KeyCode.F, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
     private final Bench bench;
     private final FileDialogs dialogs;
     private final RackView rack;
     private final ReadView read;
+    private final SettingsPanel settings;
 
     /** The whole window's content. */
     public BenchView(Bench bench, FileDialogs dialogs) {
@@ -51,6 +53,7 @@ public final class BenchView extends StackPane {
         this.dialogs = dialogs;
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance());
         read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
+        settings = new SettingsPanel(bench.desk());
         LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance());
         StackPane work = new StackPane(read, emptyState());
         SplitPane columns = new SplitPane(rack, work, ledger);
@@ -61,16 +64,18 @@ public final class BenchView extends StackPane {
         ledger.setMinWidth(278);
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
-        page.setTop(new Header(bench.desk(), this::askAndImport));
+        page.setTop(new Header(bench.desk(), this::askAndImport, settings::toggle));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance()));
         ImportPanel panel = new ImportPanel(bench.importing());
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
         StackPane.setAlignment(panel, Pos.TOP_CENTER);
         StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
+        StackPane.setAlignment(settings, Pos.TOP_CENTER);
+        StackPane.setMargin(settings, new Insets(56, 0, 24, 0));
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        getChildren().addAll(whole, panel, notice);
+        getChildren().addAll(whole, settings, panel, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
@@ -147,6 +152,8 @@ public final class BenchView extends StackPane {
             askAndImport();
         } else if (FIND.match(event)) {
             rack.focusFilter();
+        } else if (SETTINGS.match(event)) {
+            settings.toggle();
         } else if (LOOK.match(event)) {
             bench.appearance().switchTheme();
         } else {

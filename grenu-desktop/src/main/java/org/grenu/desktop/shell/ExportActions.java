@@ -23,6 +23,7 @@ import org.grenu.desktop.read.ReadViewModel;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.export.ReadSheet;
+import org.grenu.figures.read.StripPainter;
 import org.grenu.figures.theme.Theme;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
@@ -124,7 +125,8 @@ public final class ExportActions implements AutoCloseable {
         Color treatment = appearance.scale().get().color(open.summary().sheet(), Theme.LIGHT);
         String yield = open.measures().masses().brew().map(Brew::asDosed)
                 .map(y -> "EY " + Reported.of(y.percent()).text() + " % as dosed, k = 2").orElse("EY unknown");
-        return new ReadSheet(read.title(), read.recipe() + "   " + yield, read.figureProperty().get(), read.viewProperty().get(), treatment);
+        return new ReadSheet(read.title(), read.recipe() + "   " + yield, read.figureProperty().get(), read.viewProperty().get(),
+                new StripPainter.Inks(treatment, Theme.LIGHT.color("slate")));
     }
 
     /** Written beside its place and moved there whole, so that a failure leaves an older file as it was. */

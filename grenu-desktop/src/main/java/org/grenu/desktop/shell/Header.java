@@ -19,7 +19,7 @@ final class Header extends HBox {
 
     private final Label study = new Label();
 
-    Header(StudyDesk desk, Runnable importFiles) {
+    Header(StudyDesk desk, Runnable importFiles, Runnable settings) {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
@@ -36,13 +36,14 @@ final class Header extends HBox {
             undo.setDisable(is.undoable() == 0);
             redo.setDisable(is.redoable() == 0);
         });
+        Button choose = button("settings", Icon.SETTINGS, "Schools, time convention (Ctrl ,)", settings);
         Button take = new Button("Import…", Icon.IMPORT.node());
         take.setId("import");
         take.getStyleClass().add(Styles.ACTION);
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setTooltip(new Tooltip("Import shot logs (Ctrl O), or drop files on the window"));
         take.setOnAction(event -> importFiles.run());
-        getChildren().addAll(name, study, gap, undo, redo, take);
+        getChildren().addAll(name, study, gap, undo, redo, choose, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }

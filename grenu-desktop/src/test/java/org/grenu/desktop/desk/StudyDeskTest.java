@@ -13,7 +13,7 @@ import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.read.ReadViewModel;
-import org.grenu.figures.read.TimeRange;
+import org.grenu.figures.read.AxisRange;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 import org.jdbi.v3.core.Jdbi;
@@ -126,7 +126,7 @@ class StudyDeskTest {
     @Test
     void zoomAndHairlineStayWithinTheLogAndSurviveAnEdit() throws InterruptedException {
         ReadViewModel read = new ReadViewModel(desk);
-        TimeRange whole = read.figureProperty().get().whole();
+        AxisRange whole = read.figureProperty().get().whole();
         read.moveCursor(1e6);
         assertThat(read.cursorProperty().get()).isEqualTo(whole.to());
         read.zoomAtCursor(4);
@@ -134,7 +134,7 @@ class StudyDeskTest {
         read.pan(50);
         assertThat(read.viewProperty().get().to()).isCloseTo(whole.to(), within(1e-9));
         read.moveCursor(-12);
-        TimeRange zoomed = read.viewProperty().get();
+        AxisRange zoomed = read.viewProperty().get();
         assertThat(read.cursorProperty().get()).as("the view goes along with the hairline").isBetween(zoomed.from(), zoomed.to());
         desk.enter(SheetField.DOSE, "17");
         until(() -> open().sheet().number(SheetField.DOSE).orElse(0) == 17);

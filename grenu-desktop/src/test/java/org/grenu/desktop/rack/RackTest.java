@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.input.KeyCode;
+import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
@@ -22,12 +23,12 @@ class RackTest extends BenchFixture {
         assertThat(rows.get(10)).isEqualTo(new RackRow.DayHeading("Wed 13 May 2026", 9));
         assertThat(shown()).startsWith(18, 17, 16).endsWith(2, 1).hasSize(18);
         ShotSummary fifth = bench.desk().shots().get(4);
-        SlipText text = SlipText.of(fifth, Factor.PROFILE);
+        SlipText text = SlipText.of(fifth, Factor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(text.masses()).isEqualTo("17.9 → 40.1 g");
         assertThat(text.time()).isEqualTo("28.9 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("20.28 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
-        assertThat(SlipText.of(bench.desk().shots().get(5), Factor.GRIND).missing()).isEqualTo("needs strength");
+        assertThat(SlipText.of(bench.desk().shots().get(5), Factor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
         assertThat(lookup("#rack").lookup("20.53").tryQuery()).isPresent();
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }

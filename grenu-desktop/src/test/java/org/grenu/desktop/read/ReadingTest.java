@@ -12,9 +12,10 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Line;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.figures.read.StripLayout;
-import org.grenu.figures.read.TimeRange;
+import org.grenu.figures.read.AxisRange;
 import org.junit.jupiter.api.Test;
 
 /** Reading a shot's curves with mouse and keys. */
@@ -38,11 +39,11 @@ class ReadingTest extends BenchFixture {
         double seconds = bench.read().cursorProperty().get();
         assertThat(seconds).isCloseTo(15, within(0.1));
         assertThat(layout.strips()).extracting(s -> s.channel()).containsExactly(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
-                Channel.CUP_MASS, Channel.TEMPERATURE);
+                Channel.CUP_MASS, Channel.TEMPERATURE, Channel.RESISTANCE);
         double pressure = layout.strips().get(0).curve().at(seconds);
-        assertThat(Double.parseDouble(text("reading-0").replace(" bar", ""))).isCloseTo(pressure, within(0.006));
-        assertThat(text("reading-3")).endsWith(" g");
-        assertThat(text("reading-4")).endsWith(" °C");
+        assertThat(Double.parseDouble(text("reading-0"))).isCloseTo(pressure, within(0.006));
+        double mass = layout.strips().get(3).curve().at(seconds);
+        assertThat(Double.parseDouble(text("reading-3"))).isCloseTo(mass, within(0.06));
     }
 
     @Test
@@ -59,8 +60,8 @@ class ReadingTest extends BenchFixture {
         interact(() -> strips().requestFocus());
         push(KeyCode.ADD);
         push(KeyCode.ADD);
-        TimeRange zoomed = bench.read().viewProperty().get();
-        TimeRange whole = bench.read().figureProperty().get().whole();
+        AxisRange zoomed = bench.read().viewProperty().get();
+        AxisRange whole = bench.read().figureProperty().get().whole();
         assertThat(zoomed.length()).isCloseTo(whole.length() / 1.5625, within(1e-6));
         push(KeyCode.CONTROL, KeyCode.RIGHT);
         assertThat(bench.read().viewProperty().get().from()).isGreaterThan(zoomed.from());
@@ -71,11 +72,11 @@ class ReadingTest extends BenchFixture {
     @Test
     void wheelZoomsWhereItPointsDragPansAndDoubleClickShowsAll() {
         openShot(2);
-        TimeRange whole = bench.read().figureProperty().get().whole();
+        AxisRange whole = bench.read().figureProperty().get().whole();
         moveTo(at(20));
         // The headless toolkit turns the wheel the other way round than a mouse does.
         scroll(3, VerticalDirection.DOWN);
-        TimeRange zoomed = bench.read().viewProperty().get();
+        AxisRange zoomed = bench.read().viewProperty().get();
         assertThat(zoomed.length()).isLessThan(whole.length());
         assertThat((20 - zoomed.from()) / zoomed.length()).as("the moment under the mouse stays there")
                 .isCloseTo((20 - whole.from()) / whole.length(), within(0.02));
@@ -106,5 +107,66 @@ class ReadingTest extends BenchFixture {
     private Image painted() {
         return strips().getChildrenUnmodifiable().stream().filter(n -> n instanceof ImageView).map(n -> ((ImageView) n).getImage())
                 .findFirst().orElse(null);
+    }
+
+    @Test
+    void theStripsBeginWhereTheReaderWantsAndTheHairlineKeepsItsMoment() {
+        openShot(5);
+        double drip = bench.desk().openProperty().get().measures().curve().times().firstDrip().orElseThrow().seconds();
+        interact(() -> bench.read().showAt(drip + 10));
+        clickOn("#axis-first_drip");
+        assertThat(bench.read().cursorProperty().get()).isCloseTo(10, within(1e-6));
+        clickOn("#axis-cup_mass");
+        assertThat(bench.read().figureProperty().get().axis().unit()).isEqualTo("g");
+        assertThat(bench.read().cursorProperty().get()).isBetween(5.0, 25.0);
+        clickOn("#strip-choice").clickOn("#strip-pump_flow");
+        assertThat(strips().currentLayout().strips()).extracting(s -> s.channel()).doesNotContain(Channel.PUMP_FLOW);
+        clickOn("#strip-resistance-up");
+        assertThat(bench.read().options().channels()).endsWith(Channel.RESISTANCE, Channel.TEMPERATURE);
+        push(KeyCode.ESCAPE);
+        until("the choice is kept", () -> "cup_mass".equals(bench.desk().library().settings().get("read_axis")));
+    }
+
+    @Test
+    void aBorderIsDraggedStoredUndoneAndMovedByKeys() {
+        openShot(5);
+        double border = bench.desk().openProperty().get().phases().get(2).seconds();
+        drag(at(border), MouseButton.PRIMARY).dropTo(at(border + 3));
+        until("it is stored", () -> bench.desk().openProperty().get().summary().sheet().phases().size() > 2);
+        assertThat(bench.desk().openProperty().get().phases().get(2).seconds()).isCloseTo(border + 3, within(0.3));
+        assertThat(bench.read().processing()).contains("set by hand");
+        double moved = bench.desk().openProperty().get().phases().get(2).seconds();
+        interact(() -> {
+            bench.read().cursorProperty().set(moved + 0.4);
+            strips().requestFocus();
+        });
+        push(KeyCode.ALT, KeyCode.LEFT);
+        until("the key moved it", () -> bench.desk().openProperty().get().phases().get(2).seconds() < moved - 0.05);
+        clickOn("#find-phases");
+        until("found again", () -> !bench.desk().openProperty().get().summary().sheet().has(SheetField.PHASES));
+        assertThat(bench.desk().openProperty().get().phases().get(2).seconds()).isCloseTo(border, within(1e-9));
+    }
+
+    @Test
+    void aNoteIsTypedAtTheHairlineAndAGhostHeldBehind() {
+        openShot(5);
+        interact(() -> {
+            bench.read().cursorProperty().set(30);
+            strips().requestFocus();
+        });
+        push(KeyCode.N);
+        write("first streak; left").push(KeyCode.ENTER);
+        until("it is kept", () -> !bench.desk().openProperty().get().summary().sheet().momentNotes().isEmpty());
+        assertThat(bench.desk().openProperty().get().summary().sheet().momentNotes().get(0)).satisfies(note -> {
+            assertThat(note.words()).isEqualTo("first streak, left");
+            assertThat(note.seconds()).isCloseTo(30, within(0.11));
+        });
+        interact(() -> strips().requestFocus());
+        push(KeyCode.G);
+        openShot(7);
+        assertThat(text("ghost")).startsWith("Ghost: shot 5");
+        assertThat(bench.read().figureProperty().get().strips().get(0).ghost()).isPresent();
+        clickOn("#ghost");
+        assertThat(bench.read().figureProperty().get().strips().get(0).ghost()).isEmpty();
     }
 }

@@ -3,35 +3,40 @@ package org.grenu.figures.read;
 import java.util.List;
 
 /**
- * Where everything lies in a figure of that size: gutter with names at the left, margin for readings at the right,
- * labels of moments above, time axis below.
+ * Where everything lies in a figure of that size: gutter with names at the left, margin for readings at the right, the
+ * ribbon of phases and labels of moments above, the axis below.
  */
 public final class StripLayout {
 
     static final double GUTTER = 92;
     static final double READING_MARGIN = 78;
-    static final double HEAD = 40;
+    /** Height of the ribbon of phases. */
+    static final double RIBBON = 62;
+    /** Room for the labels of moments. */
+    static final double LABELS = 36;
     static final double FOOT = 34;
     static final double GAP = 13;
 
     private final double width;
     private final double height;
-    private final TimeRange view;
+    private final AxisRange view;
     private final List<Strip> strips;
     private final double[] tops;
     private final double[] heights;
+    private final double head;
 
-    /** The layout of those strips over that stretch of time. */
-    public StripLayout(double width, double height, List<Strip> strips, TimeRange view) {
+    /** The layout of that figure over that stretch of its axis. */
+    public StripLayout(double width, double height, ReadFigure figure, AxisRange view) {
+        this.head = (figure.phases().isEmpty() ? 0 : RIBBON) + LABELS;
         this.width = Math.max(width, GUTTER + READING_MARGIN + 40);
-        this.height = Math.max(height, HEAD + FOOT + 40);
-        this.strips = List.copyOf(strips);
+        this.height = Math.max(height, head + FOOT + 40);
+        this.strips = figure.strips();
         this.view = view;
         this.tops = new double[strips.size()];
         this.heights = new double[strips.size()];
         double weights = strips.stream().mapToDouble(Strip::weight).sum();
-        double room = this.height - HEAD - FOOT - GAP * Math.max(0, strips.size() - 1);
-        double y = HEAD;
+        double room = this.height - head - FOOT - GAP * Math.max(0, strips.size() - 1);
+        double y = head;
         for (int i = 0; i < tops.length; i++) {
             tops[i] = y;
             heights[i] = room * strips.get(i).weight() / weights;
@@ -39,8 +44,8 @@ public final class StripLayout {
         }
     }
 
-    /** {@return the stretch of time that is shown} */
-    public TimeRange view() {
+    /** {@return the stretch of the axis that is shown} */
+    public AxisRange view() {
         return view;
     }
 
@@ -76,7 +81,7 @@ public final class StripLayout {
 
     /** {@return the head of the first strip} */
     public double plotsTop() {
-        return HEAD;
+        return head;
     }
 
     /** {@return the foot of the last strip} */
@@ -84,15 +89,15 @@ public final class StripLayout {
         return height - FOOT;
     }
 
-    /** {@return where that moment lies} */
-    public double x(double seconds) {
-        return left() + (seconds - view.from()) / view.length() * (right() - left());
+    /** {@return where that place on the axis lies} */
+    public double x(double at) {
+        return left() + (at - view.from()) / view.length() * (right() - left());
     }
 
-    /** {@return the moment that lies there, kept within the view} */
-    public double seconds(double x) {
-        double seconds = view.from() + (x - left()) / (right() - left()) * view.length();
-        return Math.min(view.to(), Math.max(view.from(), seconds));
+    /** {@return the place on the axis that lies there, kept within the view} */
+    public double at(double x) {
+        double at = view.from() + (x - left()) / (right() - left()) * view.length();
+        return Math.min(view.to(), Math.max(view.from(), at));
     }
 
     /** {@return where that value lies in the strip} */

@@ -3,16 +3,14 @@ package org.grenu.figures.read;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
-import java.util.Locale;
-import org.grenu.core.curve.Repair;
-import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.UniformCurve;
-import org.grenu.core.quantity.Reported;
 import org.grenu.figures.paint.CurvePen;
+import org.grenu.figures.paint.Grain;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.paint.Words;
 import org.grenu.figures.paint.Words.Align;
@@ -22,7 +20,13 @@ import org.grenu.figures.theme.Theme;
 /** Paints the strips of one shot in its treatment's colour. Knows nothing of screens: the same call serves every export. */
 public final class StripPainter {
 
+    /** Colours of the curves: the shot's treatment and the ghost's. */
+    public record Inks(Color treatment, Color ghost) {
+    }
+
     private static final double CURVE_WIDTH = 1.6;
+    private static final double GHOST_WIDTH = 1.2;
+    private static final double DOT = 3.2;
 
     private final Graphics2D g;
     private final Theme theme;
@@ -37,18 +41,20 @@ public final class StripPainter {
     }
 
     /** Paints the figure by that layout; the ground is left to the caller. */
-    public static void paint(Graphics2D g, Theme theme, ReadFigure figure, StripLayout layout, CurvePen pen, Color treatment) {
+    public static void paint(Graphics2D g, Theme theme, ReadFigure figure, StripLayout layout, CurvePen pen, Inks inks) {
         Words.quality(g);
         StripPainter painter = new StripPainter(g, theme, layout, pen);
+        RibbonPainter.tint(g, theme, figure, layout);
         for (int i = 0; i < layout.strips().size(); i++) {
             painter.scale(i);
+            painter.corridor(i);
         }
-        painter.moments(figure.moments());
+        RibbonPainter.paint(g, theme, figure, layout);
         for (int i = 0; i < layout.strips().size(); i++) {
-            painter.curve(i, treatment);
+            painter.curve(i, inks);
         }
-        painter.repairs(figure.repairs());
-        painter.timeAxis();
+        new LabelPainter(g, theme, layout).paint(figure);
+        painter.axis(figure.axis());
     }
 
     private void scale(int i) {
@@ -67,14 +73,79 @@ public final class StripPainter {
         line(14, layout.bottom(i), layout.width(), layout.bottom(i), "line", 1);
     }
 
-    private void curve(int i, Color treatment) {
+    private void corridor(int i) {
+        for (Band band : layout.strips().get(i).corridor()) {
+            Graphics2D own = (Graphics2D) g.create();
+            own.clip(plot(i, 0));
+            Grain.fill(own, outline(i, band), theme);
+            own.dispose();
+        }
+    }
+
+    private Path2D outline(int i, Band band) {
+        Path2D path = new Path2D.Double();
+        boolean begun = false;
+        for (int k = 0; k < band.high().size(); k++) {
+            begun = extend(path, begun, layout.x(band.high().time(k)), layout.y(i, band.high().value(k)));
+        }
+        for (int k = band.low().size() - 1; k >= 0; k--) {
+            begun = extend(path, begun, layout.x(band.low().time(k)), layout.y(i, band.low().value(k)));
+        }
+        if (begun) {
+            path.closePath();
+        }
+        return path;
+    }
+
+    private static boolean extend(Path2D path, boolean begun, double x, double y) {
+        if (!Double.isFinite(y)) {
+            return begun;
+        }
+        if (begun) {
+            path.lineTo(x, y);
+        } else {
+            path.moveTo(x, y);
+        }
+        return true;
+    }
+
+    private void curve(int i, Inks inks) {
         Strip strip = layout.strips().get(i);
+        strip.doubt().ifPresent(band -> {
+            Graphics2D own = (Graphics2D) g.create();
+            own.clip(plot(i, 0));
+            own.setColor(Theme.withOpacity(inks.treatment(), 0.16));
+            own.fill(outline(i, band));
+            own.dispose();
+        });
+        strip.ghost().ifPresent(ghost -> draw(i, ghost, Theme.withOpacity(inks.ghost(), 0.6), GHOST_WIDTH));
         strip.asLogged().ifPresent(logged -> draw(i, logged, theme.color("rail"), 1));
-        draw(i, strip.curve(), treatment, CURVE_WIDTH);
+        if (strip.points().isEmpty()) {
+            draw(i, strip.curve(), inks.treatment(), CURVE_WIDTH);
+        } else {
+            draw(i, strip.curve(), Theme.withOpacity(inks.treatment(), 0.35), 1);
+            points(i, strip.points(), inks.treatment());
+        }
+    }
+
+    private void points(int i, List<double[]> points, Color color) {
+        g.setColor(color);
+        for (double[] point : points) {
+            double x = layout.x(point[0]);
+            if (Double.isFinite(point[1]) && x >= layout.left() && x <= layout.right()) {
+                g.fill(new Ellipse2D.Double(x - DOT, layout.y(i, point[1]) - DOT, 2 * DOT, 2 * DOT));
+            }
+        }
+    }
+
+    /** The strip's plot, wider by a line's width, so that a curve on the foot is not cut in half. */
+    private Rectangle2D plot(int i, double width) {
+        return new Rectangle2D.Double(layout.left(), layout.top(i) - width, layout.right() - layout.left(),
+                layout.bottom(i) - layout.top(i) + 2 * width);
     }
 
     private void draw(int i, UniformCurve curve, Color color, double width) {
-        TimeRange view = layout.view();
+        AxisRange view = layout.view();
         int first = Math.max(0, (int) Math.floor((view.from() - curve.start()) / curve.step()) - 1);
         int last = Math.min(curve.size() - 1, (int) Math.ceil((view.to() - curve.start()) / curve.step()) + 1);
         if (last <= first) {
@@ -86,85 +157,14 @@ public final class StripPainter {
             x[k] = layout.x(curve.time(first + k));
             y[k] = layout.y(i, curve.value(first + k));
         }
-        // The line may stand out of its strip by its own width, so that a curve on the foot is not cut in half.
-        Rectangle2D clip = new Rectangle2D.Double(layout.left(), layout.top(i) - width, layout.right() - layout.left(),
-                layout.bottom(i) - layout.top(i) + 2 * width);
-        pen.draw(g, clip, x, y, color, width);
+        pen.draw(g, plot(i, width), x, y, color, width);
     }
 
-    private void moments(List<Moment> moments) {
-        double taken = Double.NEGATIVE_INFINITY;
-        for (Moment moment : moments) {
-            if (moment.seconds() < layout.view().from() || moment.seconds() > layout.view().to()) {
-                continue;
-            }
-            double x = layout.x(moment.seconds());
-            line(x, layout.plotsTop() - 8, x, layout.plotsBottom(), "phase-edge", 0.9);
-            if (moment.drop()) {
-                drop(x, layout.plotsTop() - 14);
-            }
-            double width = Math.max(Words.width(moment.name(), Face.TEXT.at(11)), Words.width(moment.detail(), Face.REGULAR.at(11)));
-            boolean leftwards = x - width - 9 > Math.max(taken, layout.left() - 40);
-            Align align = leftwards ? Align.RIGHT : Align.LEFT;
-            double at = leftwards ? x - 8 : x + 8;
-            Words.draw(g, moment.name(), at, layout.plotsTop() - 24, align, Face.TEXT.at(11), theme.color("ink"));
-            Words.draw(g, moment.detail(), at, layout.plotsTop() - 11, align, Face.REGULAR.at(11), theme.color("muted"));
-            taken = leftwards ? x + 8 : x + 8 + width;
-        }
-    }
-
-    private void drop(double x, double y) {
-        Path2D drop = new Path2D.Double();
-        drop.moveTo(x, y - 8);
-        drop.curveTo(x + 2, y - 4, x + 4, y - 2.5, x + 4, y + 0.5);
-        drop.curveTo(x + 4, y + 5.5, x - 4, y + 5.5, x - 4, y + 0.5);
-        drop.curveTo(x - 4, y - 2.5, x - 2, y - 4, x, y - 8);
-        g.setColor(theme.color("panel"));
-        g.fill(drop);
-        g.setColor(theme.color("ink"));
-        g.setStroke(new BasicStroke(1.1f));
-        g.draw(drop);
-    }
-
-    /** A bridged knock is named where it was; its place is a small bar above the curve. */
-    private void repairs(List<Repair> repairs) {
-        for (int i = 0; i < layout.strips().size(); i++) {
-            if (layout.strips().get(i).asLogged().isPresent()) {
-                for (Repair repair : repairs) {
-                    if (repair.kind() == RepairKind.SCALE_KNOCK && repair.applied()) {
-                        knock(i, repair);
-                    }
-                }
-            }
-        }
-    }
-
-    private void knock(int i, Repair repair) {
-        if (repair.toSeconds() < layout.view().from() || repair.fromSeconds() > layout.view().to()) {
-            return;
-        }
-        double from = Math.max(layout.left(), layout.x(repair.fromSeconds()));
-        double to = Math.min(layout.right(), layout.x(repair.toSeconds()));
-        double y = layout.top(i) + 8;
-        g.setColor(theme.color("ink"));
-        g.setStroke(new BasicStroke(1.1f));
-        Path2D bar = new Path2D.Double();
-        bar.moveTo(from, y + 4);
-        bar.lineTo(from, y);
-        bar.lineTo(to, y);
-        bar.lineTo(to, y + 4);
-        g.draw(bar);
-        String detail = String.format(Locale.ROOT, "%s s · %.1f s bridged", Reported.fixed(repair.fromSeconds(), 1),
-                repair.toSeconds() - repair.fromSeconds());
-        Words.draw(g, "knock on the scale, repaired", from - 8, y + 4, Align.RIGHT, Face.TEXT.at(11), theme.color("ink-2"));
-        Words.draw(g, detail, from - 8, y + 17, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
-    }
-
-    private void timeAxis() {
+    private void axis(ReadAxis axis) {
         double y = layout.plotsBottom() + 6;
         line(layout.left(), y, layout.right(), y, "ink", 0.9);
-        Words.draw(g, "Time", 14, y + 8, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, "s", 14, y + 22, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
+        Words.draw(g, axis.title(), 14, y + 8, Align.LEFT, Face.SEMIBOLD.at(axis.title().length() > 12 ? 10 : 11.5), theme.color("ink"));
+        Words.draw(g, axis.unit(), 14, y + 22, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
         Ticks ticks = Ticks.of(layout.view().from(), layout.view().to(), 8);
         for (double value : ticks.values()) {
             double x = layout.x(value);

@@ -1,0 +1,126 @@
+package org.grenu.desktop.desk;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.diagnosis.ShippedPacks;
+import org.grenu.figures.read.AxisKind;
+import org.grenu.figures.read.ReadOptions;
+
+/**
+ * What the user chose for this library. Kept in it as texts by key, so that one that is not understood, as from a newer
+ * version, is passed over.
+ *
+ * @param convention  how the shot's time is counted where one time is shown
+ * @param options     what the strips show
+ * @param chosenPacks the schools that speak, by id
+ * @param editedPacks texts of packs that were edited, by id
+ */
+public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks, Map<String, String> editedPacks) {
+
+    /** Nothing chosen yet. */
+    public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of());
+
+    private static final String CONVENTION = "time_convention";
+    private static final String AXIS = "read_axis";
+    private static final String STRIPS = "read_strips";
+    private static final String PACKS = "rule_packs";
+    private static final String PACK = "rule_pack.";
+
+    public StudySettings {
+        chosenPacks = List.copyOf(chosenPacks);
+        editedPacks = Map.copyOf(editedPacks);
+    }
+
+    /** {@return the settings kept so} */
+    static StudySettings of(Map<String, String> kept) {
+        List<Channel> channels = Arrays.stream(kept.getOrDefault(STRIPS, "").split(" ")).map(StudySettings::channel)
+                .flatMap(Optional::stream).distinct().toList();
+        AxisKind axis = AxisKind.find(kept.getOrDefault(AXIS, "")).orElse(USUAL.options.axis());
+        Map<String, String> edited = new LinkedHashMap<>();
+        kept.forEach((key, value) -> {
+            if (key.startsWith(PACK) && !value.isBlank()) {
+                edited.put(key.substring(PACK.length()), value);
+            }
+        });
+        return new StudySettings(TimeConvention.find(kept.getOrDefault(CONVENTION, "")).orElse(USUAL.convention),
+                new ReadOptions(axis, channels.isEmpty() ? USUAL.options.channels() : channels),
+                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited);
+    }
+
+    private static Optional<Channel> channel(String key) {
+        return Arrays.stream(Channel.values()).filter(channel -> channel.key().equals(key)).findFirst();
+    }
+
+    /** {@return as they are kept} */
+    Map<String, String> kept() {
+        Map<String, String> kept = new LinkedHashMap<>();
+        kept.put(CONVENTION, convention.key());
+        kept.put(AXIS, options.axis().key());
+        kept.put(STRIPS, options.channels().stream().map(Channel::key).collect(Collectors.joining(" ")));
+        kept.put(PACKS, String.join(" ", chosenPacks));
+        ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
+        return kept;
+    }
+
+    /** {@return the pack with that id as it speaks now: edited, or as it was shipped} */
+    public RulePack pack(RulePack shipped) {
+        String text = editedPacks.get(shipped.id());
+        try {
+            return text == null ? shipped : RulePack.parse(text);
+        } catch (RulePackError fromAnotherVersion) {
+            return shipped;
+        }
+    }
+
+    /** {@return the packs that speak} */
+    public List<RulePack> packs() {
+        List<RulePack> packs = new ArrayList<>();
+        ShippedPacks.all().stream().filter(pack -> chosenPacks.contains(pack.id())).map(this::pack).forEach(packs::add);
+        return packs;
+    }
+
+    /** {@return these settings with another convention} */
+    public StudySettings with(TimeConvention other) {
+        return new StudySettings(other, options, chosenPacks, editedPacks);
+    }
+
+    /** {@return these settings with other strips} */
+    public StudySettings with(ReadOptions other) {
+        return new StudySettings(convention, other, chosenPacks, editedPacks);
+    }
+
+    /** {@return these settings with a school that speaks or is silent} */
+    public StudySettings with(RulePack pack, boolean speaks) {
+        List<String> chosen = new ArrayList<>(chosenPacks);
+        chosen.remove(pack.id());
+        if (speaks) {
+            chosen.add(pack.id());
+        }
+        return new StudySettings(convention, options, chosen, editedPacks);
+    }
+
+    /**
+     * {@return these settings with a pack as it was edited; a blank text takes the edits back}
+     *
+     * @throws RulePackError if the text cannot be understood
+     */
+    public StudySettings edited(RulePack pack, String text) {
+        Map<String, String> edited = new LinkedHashMap<>(editedPacks);
+        edited.remove(pack.id());
+        if (!text.isBlank() && !text.strip().equals(pack.text().strip())) {
+            RulePack.parse(text);
+            edited.put(pack.id(), text);
+        }
+        return new StudySettings(convention, options, chosenPacks, edited);
+    }
+}

@@ -1,0 +1,193 @@
+package org.grenu.desktop.shell;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.diagnosis.ShippedPacks;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.StudySettings;
+
+/** How shots are timed, which schools speak, and their rules to read and edit. Every choice counts at once. */
+final class SettingsPanel extends VBox {
+
+    private final StudyDesk desk;
+    private final VBox schools = new VBox(4);
+    private final VBox editor = new VBox(6);
+    private final Label editedTitle = new Label();
+    private final TextArea text = new TextArea();
+    private final Label refusal = new Label();
+    private RulePack edited;
+
+    SettingsPanel(StudyDesk desk) {
+        super(10);
+        this.desk = desk;
+        setId("settings-panel");
+        getStyleClass().add(Styles.OVERLAY);
+        setMaxSize(760, 620);
+        Button close = action("settings-close", "Close", () -> setVisible(false));
+        ScrollPane scroll = new ScrollPane(schools);
+        scroll.setFitToWidth(true);
+        scroll.setMinHeight(180);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(), heading("Schools that speak"),
+                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."), scroll, editor());
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+        desk.settingsProperty().addListener((o, was, is) -> fill());
+        visibleProperty().addListener((o, was, is) -> fill());
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                setVisible(false);
+                event.consume();
+            }
+        });
+        fill();
+    }
+
+    /** Shows the panel, or puts it away. */
+    void toggle() {
+        setVisible(!isVisible());
+    }
+
+    private Node convention() {
+        ChoiceBox<TimeConvention> choice = new ChoiceBox<>(FXCollections.observableArrayList(TimeConvention.values()));
+        choice.setId("settings-convention");
+        choice.setAccessibleText("Time convention of the study");
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(TimeConvention value) {
+                return value == null ? "" : value.title();
+            }
+
+            @Override
+            public TimeConvention fromString(String string) {
+                throw new UnsupportedOperationException("a choice is never typed");
+            }
+        });
+        choice.setValue(desk.settingsProperty().get().convention());
+        choice.valueProperty().addListener((o, was, is) -> desk.choose(desk.settingsProperty().get().with(is)));
+        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(is.convention()));
+        Label label = new Label("A shot's time is counted from");
+        HBox line = new HBox(6, label, choice);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private void fill() {
+        if (!isVisible()) {
+            return;
+        }
+        schools.getChildren().clear();
+        Map<String, List<RulePack>> topics = ShippedPacks.all().stream()
+                .collect(Collectors.groupingBy(RulePack::topic, LinkedHashMap::new, Collectors.toList()));
+        topics.forEach((topic, packs) -> {
+            Label title = new Label(topic.isEmpty() ? "Shared by the schools" : topic);
+            title.getStyleClass().add(Styles.STRONG);
+            schools.getChildren().add(title);
+            packs.forEach(pack -> schools.getChildren().add(pack(pack)));
+        });
+    }
+
+    private Node pack(RulePack pack) {
+        StudySettings settings = desk.settingsProperty().get();
+        CheckBox box = new CheckBox(pack.title());
+        box.setId("pack-" + pack.id());
+        box.setSelected(settings.chosenPacks().contains(pack.id()));
+        box.setOnAction(event -> desk.choose(desk.settingsProperty().get().with(pack, box.isSelected())));
+        boolean changed = settings.editedPacks().containsKey(pack.id());
+        Button edit = new Button(changed ? "Rules, edited…" : "Rules…");
+        edit.setId("edit-" + pack.id());
+        edit.getStyleClass().add(Styles.LINK);
+        edit.setOnAction(event -> edit(pack));
+        return row(box, edit);
+    }
+
+    private Node editor() {
+        editedTitle.getStyleClass().add(Styles.STRONG);
+        text.setId("rules-text");
+        text.getStyleClass().add(Styles.CODE);
+        text.setPrefRowCount(14);
+        text.setAccessibleText("Rules of the school");
+        refusal.setId("rules-refusal");
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        refusal.managedProperty().bind(refusal.visibleProperty());
+        HBox buttons = new HBox(8, action("rules-keep", "Keep", this::keep), action("rules-reset", "As shipped", () -> {
+            text.setText(edited.text());
+            keep();
+        }), action("rules-cancel", "Cancel", () -> editor.setVisible(false)));
+        editor.getChildren().addAll(editedTitle, text, refusal, buttons);
+        editor.setVisible(false);
+        editor.managedProperty().bind(editor.visibleProperty());
+        return editor;
+    }
+
+    private void edit(RulePack pack) {
+        edited = pack;
+        editedTitle.setText("Rules of “" + pack.title() + "”");
+        text.setText(desk.settingsProperty().get().pack(pack).text());
+        refusal.setVisible(false);
+        editor.setVisible(true);
+        text.requestFocus();
+    }
+
+    private void keep() {
+        try {
+            desk.choose(desk.settingsProperty().get().edited(edited, text.getText()));
+            editor.setVisible(false);
+        } catch (RulePackError refused) {
+            refusal.setText(refused.getMessage() + " Nothing was changed.");
+            refusal.setVisible(true);
+        }
+    }
+
+    private static Label heading(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add(Styles.HEADING);
+        return label;
+    }
+
+    private static Label muted(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add(Styles.MUTED);
+        return label;
+    }
+
+    private static HBox row(Node left, Node right) {
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox row = new HBox(8, left, gap, right);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static Button action(String id, String words, Runnable run) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add(Styles.ACTION);
+        button.setOnAction(event -> run.run());
+        return button;
+    }
+}
