@@ -16,6 +16,9 @@ import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
+import org.grenu.formats.mapping.MappedReader;
+import org.grenu.formats.mapping.MappingJson;
+import org.grenu.formats.mapping.TableMapping;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -55,6 +58,12 @@ public final class AnalyseCommand implements Callable<Integer> {
     @Option(names = "--moisture", paramLabel = "PCT", description = "Moisture of the coffee in %%, for the dry basis.")
     private String moisture;
 
+    @Option(names = "--mapping", paramLabel = "FILE",
+            description = "Read the logs by this mapping, as saved from the mapping window; one file may hold several shots.")
+    private Path mappingFile;
+
+    private TableMapping rules;
+
     @Option(names = "--format", paramLabel = "json|table", defaultValue = "table",
             description = "How to print, ${DEFAULT-VALUE} by default.")
     private Format format;
@@ -62,14 +71,18 @@ public final class AnalyseCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         overridden(ShotSheet.EMPTY);
+        rules = mapping();
         PrintWriter errors = spec.commandLine().getErr();
         List<AnalysedShot> shots = new ArrayList<>();
         boolean failed = false;
         for (Path file : files) {
             try {
-                ParsedShot parsed = ShotReader.read(file.toString(), Files.readAllBytes(file));
-                Shot shot = parsed.shot().with(overridden(parsed.shot().sheet()));
-                shots.add(new AnalysedShot(file.toString(), shot, ShotMeasures.of(shot), parsed.assumptions()));
+                List<ParsedShot> found = read(file);
+                for (ParsedShot parsed : found) {
+                    Shot shot = parsed.shot().with(overridden(parsed.shot().sheet()));
+                    String name = found.size() == 1 ? file.toString() : file + "#" + (found.indexOf(parsed) + 1);
+                    shots.add(new AnalysedShot(name, shot, ShotMeasures.of(shot), parsed.assumptions()));
+                }
             } catch (ImportFailure failure) {
                 failed = true;
                 errors.println("grenu: " + failure.getMessage());
@@ -83,6 +96,21 @@ public final class AnalyseCommand implements Callable<Integer> {
         out.flush();
         errors.flush();
         return failed ? FAILED : 0;
+    }
+
+    private List<ParsedShot> read(Path file) throws IOException, ImportFailure {
+        byte[] bytes = Files.readAllBytes(file);
+        return rules == null ? List.of(ShotReader.read(file.toString(), bytes)) : MappedReader.read(file.toString(), bytes, rules);
+    }
+
+    private TableMapping mapping() {
+        try {
+            return mappingFile == null ? null : MappingJson.read(mappingFile.toString(), Files.readString(mappingFile));
+        } catch (ImportFailure failure) {
+            throw new ParameterException(spec.commandLine(), "--mapping: " + failure.getMessage());
+        } catch (IOException unreadable) {
+            throw new ParameterException(spec.commandLine(), "--mapping: " + mappingFile + ": " + reason(unreadable));
+        }
     }
 
     private static String reason(IOException unreadable) {

@@ -76,7 +76,7 @@ public abstract class BenchFixture extends ApplicationTest {
 
     /** Waits until the demo study is there and its shot of that number is open. */
     protected void openShot(int number) {
-        until("the demo study is there", () -> bench.desk().shots().size() == 18 && !bench.importing().runningProperty().get());
+        until("the demo study is there", () -> bench.desk().shots().size() == DemoFiles.all().size() && !bench.importing().runningProperty().get());
         interact(() -> bench.desk().shots().stream().filter(s -> s.number() == number).findFirst().ifPresent(s -> bench.desk().select(s.id())));
         until("shot " + number + " is open", () -> bench.desk().openProperty().get() != null
                 && bench.desk().openProperty().get().summary().number() == number);

@@ -19,7 +19,7 @@ import org.grenu.core.quantity.Unit;
  * @param unit    the unit it names, if any
  * @param unknownUnit a unit in brackets that is not known for that quantity, else empty
  */
-record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> unit, String unknownUnit) {
+public record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> unit, String unknownUnit) {
 
     private static final Pattern BRACKETED = Pattern.compile("(.*?)[\\[(]\\s*([^\\])]*)\\s*[\\])]\\s*");
     private static final Set<String> INTENDED = Set.of("target", "goal", "set", "setpoint", "setting", "planned", "limit");
@@ -31,12 +31,13 @@ record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> u
     private static final Set<String> TEMPERATURE = Set.of("temperature", "temp");
 
     /** Time or one of the channels. */
-    sealed interface Meaning {
+    public sealed interface Meaning {
+        /** {@return what its numbers measure} */
         Quantity quantity();
     }
 
     /** The time of the row. */
-    record TimeColumn() implements Meaning {
+    public record TimeColumn() implements Meaning {
         @Override
         public Quantity quantity() {
             return Quantity.TIME;
@@ -44,14 +45,15 @@ record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> u
     }
 
     /** A channel's samples. */
-    record ChannelColumn(Channel channel) implements Meaning {
+    public record ChannelColumn(Channel channel) implements Meaning {
         @Override
         public Quantity quantity() {
             return channel.quantity();
         }
     }
 
-    static ColumnHeading parse(String heading) {
+    /** {@return what that heading says} */
+    public static ColumnHeading parse(String heading) {
         Matcher bracketed = BRACKETED.matcher(heading);
         boolean hasBrackets = bracketed.matches();
         String name = hasBrackets ? bracketed.group(1) : heading;

@@ -1,5 +1,7 @@
 package org.grenu.formats;
 
+import org.grenu.core.curve.ShotLog;
+
 /** Reads a shot from a file's bytes, telling by content what kind of file it is. Stateless and safe for threads. */
 public final class ShotReader {
 
@@ -14,6 +16,28 @@ public final class ShotReader {
      * @throws ImportFailure if it cannot be read as a shot
      */
     public static ParsedShot read(String name, byte[] bytes) throws ImportFailure {
+        String text = text(name, bytes);
+        String start = text.stripLeading();
+        ParsedShot parsed = start.startsWith("{") || start.startsWith("[")
+                ? ShotJsonReader.read(name, text)
+                : ShotTableReader.read(name, text);
+        check(name, parsed.shot().log());
+        return parsed;
+    }
+
+    /** {@return whether the text is one of Grenu's own files, which need no mapping} */
+    public static boolean own(String text) {
+        String start = text.stripLeading();
+        return start.startsWith("# " + Preamble.MARK) || start.startsWith("{") && start.substring(0, Math.min(200, start.length()))
+                .contains("\"" + ShotJsonReader.FORMAT + "\"");
+    }
+
+    /**
+     * {@return the file as text}
+     *
+     * @throws ImportFailure if it is empty, too large, or not text
+     */
+    public static String text(String name, byte[] bytes) throws ImportFailure {
         if (bytes.length == 0) {
             throw new ImportFailure(name, 0, "The file is empty.", "Log the shot again, or choose another file.");
         }
@@ -21,12 +45,15 @@ public final class ShotReader {
             throw new ImportFailure(name, 0, "The file is larger than " + Limits.LARGEST_FILE_BYTES / 1024 / 1024 + " MB.",
                     "Split it into one file per shot.");
         }
-        String text = FileText.decode(name, bytes);
-        String start = text.stripLeading();
-        ParsedShot parsed = start.startsWith("{") || start.startsWith("[")
-                ? ShotJsonReader.read(name, text)
-                : ShotTableReader.read(name, text);
-        LogCheck.check(name, parsed.shot().log());
-        return parsed;
+        return FileText.decode(name, bytes);
+    }
+
+    /**
+     * Refuses a log that no shot can have made.
+     *
+     * @throws ImportFailure says why
+     */
+    public static void check(String name, ShotLog log) throws ImportFailure {
+        LogCheck.check(name, log);
     }
 }

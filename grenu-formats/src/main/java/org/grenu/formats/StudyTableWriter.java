@@ -15,6 +15,7 @@ import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
@@ -79,6 +80,9 @@ public final class StudyTableWriter {
         }
         columns.add(new Column("peak_pressure_bar", m -> m.curve().peakPressure()));
         columns.add(new Column("mean_pressure_bar", m -> m.curve().meanPressure()));
+        columns.add(new Column("peak_resistance_bar_s_per_g", m -> value(m.hydraulics().peak())));
+        columns.add(new Column("erosion_pct_per_s", m -> value(m.hydraulics().erosion())));
+        columns.add(new Column("kept_water_g_per_g", m -> value(m.hydraulics().balance().flatMap(WaterBalance::keptPerGram))));
         return columns;
     }
 

@@ -73,9 +73,7 @@ public final class Library implements AutoCloseable {
                 return new AddOutcome.Duplicate(existing.get());
             }
             int number = handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
-            long rawFile = handle.createUpdate("INSERT INTO raw_file (name, digest, bytes, imported_at) VALUES (:name, :digest, :bytes, :now)")
-                    .bind("name", fileName).bind("digest", sha256(raw)).bind("bytes", raw).bind("now", now())
-                    .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
+            long rawFile = rawFile(fileName, raw);
             long id = ShotRows.insert(handle, number, rawFile, digest, now(), shot.sheet());
             insertSamples(id, TIME, shot.log().time());
             shot.log().channels().forEach((channel, samples) -> insertSamples(id, channel.key(), samples));
@@ -83,6 +81,16 @@ public final class Library implements AutoCloseable {
             ShotRows.store(handle, id, curve);
             return new AddOutcome.Added(new ShotSummary(id, number, shot.sheet(), curve));
         });
+    }
+
+    /** A file that holds several shots is kept once. */
+    private long rawFile(String fileName, byte[] raw) {
+        String digest = sha256(raw);
+        return handle.createQuery("SELECT id FROM raw_file WHERE digest = :digest AND name = :name").bind("digest", digest).bind("name", fileName)
+                .mapTo(Long.class).findFirst().orElseGet(() -> handle
+                        .createUpdate("INSERT INTO raw_file (name, digest, bytes, imported_at) VALUES (:name, :digest, :bytes, :now)")
+                        .bind("name", fileName).bind("digest", digest).bind("bytes", raw).bind("now", now())
+                        .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one());
     }
 
     /** {@return all shots in the order of their numbers} */

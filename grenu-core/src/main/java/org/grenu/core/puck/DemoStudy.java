@@ -82,7 +82,7 @@ public final class DemoStudy {
                 .with(SheetField.GRIND, plan.grind).with(SheetField.PURGE, index % 4 == 3 ? 0 : 2)
                 .with(SheetField.TEMPERATURE, plan.celsius)
                 .with(SheetField.PROFILE, plan.profile.title()).with(SheetField.PROFILE_STEPS, plan.profile.profile().text())
-                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g straight").with(SheetField.BASKET_CAPACITY, 18)
+                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g ridgeless").with(SheetField.BASKET_CAPACITY, 18)
                 .with(SheetField.BED_DIAMETER, 58).with(SheetField.BED_DEPTH, 15).with(SheetField.DOSE_TARGET, 18)
                 .with(SheetField.DOSE, String.format(Locale.ROOT, "%.1f", dose)).with(SheetField.BEVERAGE_TARGET, 40)
                 .with(SheetField.MOISTURE, 1.8).with(SheetField.MOISTURE_U, 0.2)

@@ -58,6 +58,8 @@ public final class Styles {
     public static final String FINDING = "finding";
     public static final String NEXT = "next";
     public static final String DOUBT = "doubt";
+    public static final String PICK = "pick";
+    public static final String MAPPING_COLUMN = "mapping-column";
     public static final String CODE = "code";
     public static final String FIRST = "first";
     public static final String OUTCOME = "outcome";

@@ -19,9 +19,13 @@ import org.grenu.desktop.control.Styles;
 public final class ImportPanel extends VBox {
 
     private final ObservableList<ImportOutcome> telling;
+    private final ImportViewModel model;
+    private final MappingViewModel mapping;
 
     /** The panel of that importer; it shows itself when a batch begins. */
-    public ImportPanel(ImportViewModel model) {
+    public ImportPanel(ImportViewModel model, MappingViewModel mapping) {
+        this.model = model;
+        this.mapping = mapping;
         getStyleClass().add(Styles.OVERLAY);
         setId("import-panel");
         Label summary = new Label();
@@ -67,7 +71,7 @@ public final class ImportPanel extends VBox {
         list.setCellFactory(view -> new OutcomeCell());
         list.visibleProperty().bind(Bindings.isNotEmpty(telling));
         list.managedProperty().bind(list.visibleProperty());
-        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(300, 8 + 46.0 * telling.size()), telling));
+        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(300, 8 + 62.0 * telling.size()), telling));
         return list;
     }
 
@@ -82,13 +86,21 @@ public final class ImportPanel extends VBox {
         return imported.file() + ": shot " + imported.number() + ". " + String.join(" ", imported.assumptions());
     }
 
-    private static final class OutcomeCell extends ListCell<ImportOutcome> {
+    private final class OutcomeCell extends ListCell<ImportOutcome> {
         private static final double WRAP = 560;
 
         /** A text that wraps by itself: a cell asks for its height before it knows its width. */
         private final Text words = new Text();
+        private final Button map = new Button("Map its columns…");
+        private final VBox box = new VBox(2, words, map);
 
         OutcomeCell() {
+            map.getStyleClass().add(Styles.LINK);
+            map.managedProperty().bind(map.visibleProperty());
+            map.setOnAction(event -> model.refused(getItem().file()).ifPresent(source -> {
+                ImportPanel.this.setVisible(false);
+                mapping.open(source);
+            }));
             setPrefWidth(0);
             words.setWrappingWidth(WRAP);
             words.getStyleClass().add(Styles.OUTCOME);
@@ -99,7 +111,9 @@ public final class ImportPanel extends VBox {
             super.updateItem(outcome, empty);
             getStyleClass().remove(Styles.FAILED);
             words.setText(empty || outcome == null ? "" : ImportPanel.words(outcome));
-            setGraphic(empty || outcome == null ? null : words);
+            setGraphic(empty || outcome == null ? null : box);
+            map.setVisible(outcome instanceof ImportOutcome.Failed);
+            map.setId(outcome == null ? null : "map-" + outcome.file());
             if (outcome instanceof ImportOutcome.Failed) {
                 getStyleClass().add(Styles.FAILED);
             }

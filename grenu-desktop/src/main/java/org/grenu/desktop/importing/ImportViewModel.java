@@ -7,6 +7,9 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -25,6 +28,8 @@ import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
+import org.grenu.formats.mapping.MappedReader;
+import org.grenu.formats.mapping.TableMapping;
 import org.grenu.library.AddOutcome;
 import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
@@ -47,8 +52,10 @@ public final class ImportViewModel implements AutoCloseable {
     private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper();
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper summary = new ReadOnlyStringWrapper("");
-    private final Deque<Listing> waiting = new ArrayDeque<>();
+    private final Deque<Runnable> waiting = new ArrayDeque<>();
+    private final Map<String, ShotSource> refused = new ConcurrentHashMap<>();
     private final List<ShotSummary> imported = new ArrayList<>();
+    private int filesDone;
     private OpenShot openAtStart;
 
     /** Imports into the desk's library. */
@@ -83,12 +90,22 @@ public final class ImportViewModel implements AutoCloseable {
 
     /** Imports those files and folders. */
     public void importPaths(List<Path> paths) {
-        start(() -> ShotSource.of(paths));
+        start(() -> ShotSource.of(paths), Optional.empty());
     }
 
     /** Imports those sources. */
     public void importSources(List<ShotSource> sources) {
-        start(() -> sources);
+        start(() -> sources, Optional.empty());
+    }
+
+    /** Imports the shots that the mapping makes of that log. */
+    public void importMapped(ShotSource source, TableMapping mapping) {
+        start(() -> List.of(source), Optional.of(mapping));
+    }
+
+    /** {@return the file of that name that could not be read in the last batch, to map its columns} */
+    public Optional<ShotSource> refused(String file) {
+        return Optional.ofNullable(refused.get(file));
     }
 
     /** Stops after the file that is being read; batches that wait are dropped. */
@@ -108,12 +125,14 @@ public final class ImportViewModel implements AutoCloseable {
     }
 
     /** A batch that comes while another is under way waits for it. */
-    private void start(Listing listing) {
+    private void start(Listing listing, Optional<TableMapping> mapping) {
         if (running.get()) {
-            waiting.add(listing);
+            waiting.add(() -> start(listing, mapping));
             return;
         }
         outcomes.clear();
+        refused.clear();
+        filesDone = 0;
         imported.clear();
         openAtStart = desk.openProperty().get();
         cancelled.set(false);
@@ -123,7 +142,7 @@ public final class ImportViewModel implements AutoCloseable {
         long started = System.nanoTime();
         worker.run(() -> {
             List<ShotSource> sources = listing.list();
-            Batch batch = new Batch(sources.size());
+            Batch batch = new Batch(sources.size(), mapping);
             for (ShotSource source : sources) {
                 if (cancelled.get()) {
                     break;
@@ -154,7 +173,7 @@ public final class ImportViewModel implements AutoCloseable {
 
     private void startNext() {
         if (!waiting.isEmpty()) {
-            start(waiting.remove());
+            waiting.remove().run();
         }
     }
 
@@ -166,61 +185,91 @@ public final class ImportViewModel implements AutoCloseable {
     }
 
     private int left(int total) {
-        return total - outcomes.size();
+        return total - filesDone;
     }
 
     /** Runs on the worker; shows what it has at most eight times a second. */
     private final class Batch {
         private final int total;
+        private final Optional<TableMapping> mapping;
         private int done;
         private List<ImportOutcome> pending = new ArrayList<>();
         private List<ShotSummary> added = new ArrayList<>();
         private long lastShown = System.nanoTime();
 
-        Batch(int total) {
+        Batch(int total, Optional<TableMapping> mapping) {
             this.total = total;
+            this.mapping = mapping;
         }
 
         void take(ShotSource source) {
-            pending.add(outcome(source));
+            pending.addAll(outcomes(source));
             done++;
             if (System.nanoTime() - lastShown > SHOW_EVERY_NANOS) {
                 show();
             }
         }
 
-        private ImportOutcome outcome(ShotSource source) {
+        private List<ImportOutcome> outcomes(ShotSource source) {
+            List<ImportOutcome> made = new ArrayList<>();
             try {
                 byte[] bytes = source.read();
-                ParsedShot parsed = ShotReader.read(source.name(), bytes);
-                AddOutcome outcome = desk.library().add(source.name(), bytes, parsed.shot());
-                if (outcome instanceof AddOutcome.Added stored) {
-                    added.add(stored.shot());
-                    return new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions());
+                for (ParsedShot parsed : read(source.name(), bytes)) {
+                    made.add(stored(source.name(), bytes, parsed));
                 }
-                return new ImportOutcome.Duplicate(source.name(), ((AddOutcome.Duplicate) outcome).number());
-            } catch (ImportFailure failure) {
-                return new ImportOutcome.Failed(source.name(), failure.getMessage());
-            } catch (NoSuchFileException missing) {
-                return new ImportOutcome.Failed(source.name(), source.name() + ": There is no such file. Check the path.");
-            } catch (IOException | LibraryException failure) {
-                return new ImportOutcome.Failed(source.name(), source.name() + ": " + failure.getMessage());
-            } catch (RuntimeException unforeseen) {
-                LOG.error("Importing {} failed", source.name(), unforeseen);
-                return new ImportOutcome.Failed(source.name(), source.name() + ": The file could not be taken in (" + unforeseen
-                        + "). Please keep it and report this; the other files are not affected.");
+            } catch (ImportFailure | IOException | RuntimeException failure) {
+                refused.put(source.name(), source);
+                made.add(failed(source, failure));
             }
+            return made;
+        }
+
+        /** Grenu's own files need no mapping; for others a mapping that the user has kept goes before the program's guesses. */
+        private List<ParsedShot> read(String name, byte[] bytes) throws ImportFailure {
+            if (mapping.isPresent()) {
+                return MappedReader.read(name, bytes, mapping.get());
+            }
+            String text = ShotReader.text(name, bytes);
+            Optional<TableMapping> kept = ShotReader.own(text) ? Optional.empty() : new SavedMappings(desk.library()).fitting(name, text);
+            return kept.isPresent() ? MappedReader.readText(name, text, kept.get()) : List.of(ShotReader.read(name, bytes));
+        }
+
+        private ImportOutcome stored(String name, byte[] bytes, ParsedShot parsed) {
+            AddOutcome outcome = desk.library().add(name, bytes, parsed.shot());
+            if (outcome instanceof AddOutcome.Added stored) {
+                added.add(stored.shot());
+                return new ImportOutcome.Imported(name, stored.shot().number(), parsed.assumptions());
+            }
+            return new ImportOutcome.Duplicate(name, ((AddOutcome.Duplicate) outcome).number());
+        }
+
+        private ImportOutcome failed(ShotSource source, Exception failure) {
+            String name = source.name();
+            if (failure instanceof ImportFailure) {
+                return new ImportOutcome.Failed(name, failure.getMessage());
+            }
+            if (failure instanceof NoSuchFileException) {
+                return new ImportOutcome.Failed(name, name + ": There is no such file. Check the path.");
+            }
+            if (failure instanceof IOException || failure instanceof LibraryException) {
+                return new ImportOutcome.Failed(name, name + ": " + failure.getMessage());
+            }
+            LOG.error("Importing {} failed", name, failure);
+            return new ImportOutcome.Failed(name, name + ": The file could not be taken in (" + failure
+                    + "). Please keep it and report this; the other files are not affected.");
         }
 
         void show() {
             List<ImportOutcome> shownOutcomes = pending;
             List<ShotSummary> shownShots = added;
             double share = total == 0 ? 1 : done / (double) total;
+            int files = done;
             pending = new ArrayList<>();
             added = new ArrayList<>();
             lastShown = System.nanoTime();
             worker.onInterface(() -> {
                 outcomes.addAll(shownOutcomes);
+                filesDone = files;
                 progress.set(share);
                 if (!shownShots.isEmpty()) {
                     imported.addAll(shownShots);

@@ -26,6 +26,8 @@ import javafx.scene.layout.StackPane;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.importing.ImportPanel;
+import org.grenu.desktop.importing.MappingPanel;
+import org.grenu.desktop.importing.ShotSource;
 import org.grenu.desktop.ledger.LedgerView;
 import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.read.ReadView;
@@ -38,6 +40,7 @@ public final class BenchView extends StackPane {
     private static final KeyCombination REDO_TOO = new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination OPEN = new KeyCodeCombination(KeyCode.O, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination FIND = new KeyCodeCombination(KeyCode.F, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination MAP = new KeyCodeCombination(KeyCode.M, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
@@ -64,10 +67,11 @@ public final class BenchView extends StackPane {
         ledger.setMinWidth(278);
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
-        page.setTop(new Header(bench.desk(), this::askAndImport, settings::toggle));
+        page.setTop(new Header(bench.desk(), this::askAndImport, this::askAndMap, settings::toggle));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance()));
-        ImportPanel panel = new ImportPanel(bench.importing());
+        ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
+        MappingPanel mapping = new MappingPanel(bench.mapping(), bench.appearance(), this::saveText);
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
         StackPane.setAlignment(panel, Pos.TOP_CENTER);
         StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
@@ -75,7 +79,7 @@ public final class BenchView extends StackPane {
         StackPane.setMargin(settings, new Insets(56, 0, 24, 0));
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        getChildren().addAll(whole, settings, panel, notice);
+        getChildren().addAll(whole, settings, panel, mapping, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
@@ -123,6 +127,14 @@ public final class BenchView extends StackPane {
         }
     }
 
+    private void askAndMap() {
+        dialogs.filesToImport().stream().findFirst().ifPresent(file -> bench.mapping().open(ShotSource.of(file)));
+    }
+
+    private void saveText(String suggestedName, String text) {
+        dialogs.fileToSave(suggestedName).ifPresent(file -> bench.exports().save(file, text));
+    }
+
     private void dragOver(DragEvent event) {
         if (event.getDragboard().hasFiles()) {
             event.acceptTransferModes(TransferMode.COPY);
@@ -152,6 +164,8 @@ public final class BenchView extends StackPane {
             askAndImport();
         } else if (FIND.match(event)) {
             rack.focusFilter();
+        } else if (MAP.match(event)) {
+            askAndMap();
         } else if (SETTINGS.match(event)) {
             settings.toggle();
         } else if (LOOK.match(event)) {

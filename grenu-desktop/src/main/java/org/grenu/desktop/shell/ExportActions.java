@@ -94,6 +94,15 @@ public final class ExportActions implements AutoCloseable {
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
+    /** Writes a text and says so. */
+    void save(Path file, String text) {
+        worker.run(() -> {
+            write(file, text.getBytes(StandardCharsets.UTF_8));
+            return file;
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
+                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+    }
+
     @Override
     public void close() {
         worker.close();

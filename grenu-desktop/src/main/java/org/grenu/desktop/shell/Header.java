@@ -19,7 +19,7 @@ final class Header extends HBox {
 
     private final Label study = new Label();
 
-    Header(StudyDesk desk, Runnable importFiles, Runnable settings) {
+    Header(StudyDesk desk, Runnable importFiles, Runnable mapLog, Runnable settings) {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
@@ -37,13 +37,19 @@ final class Header extends HBox {
             redo.setDisable(is.redoable() == 0);
         });
         Button choose = button("settings", Icon.SETTINGS, "Schools, time convention (Ctrl ,)", settings);
+        Button map = new Button("Map a log…");
+        map.setId("map-log");
+        map.getStyleClass().add(Styles.ACTION);
+        map.setMinWidth(Region.USE_PREF_SIZE);
+        map.setTooltip(new Tooltip("Say what the columns of any log mean, and import its shots (Ctrl M)"));
+        map.setOnAction(event -> mapLog.run());
         Button take = new Button("Import…", Icon.IMPORT.node());
         take.setId("import");
         take.getStyleClass().add(Styles.ACTION);
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setTooltip(new Tooltip("Import shot logs (Ctrl O), or drop files on the window"));
         take.setOnAction(event -> importFiles.run());
-        getChildren().addAll(name, study, gap, undo, redo, choose, take);
+        getChildren().addAll(name, study, gap, undo, redo, choose, map, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }

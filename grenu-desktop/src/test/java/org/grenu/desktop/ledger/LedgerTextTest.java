@@ -34,16 +34,16 @@ class LedgerTextTest {
     @Test
     void everythingIsThereWhenEverythingIsKnown() {
         LedgerText text = text(SHOT.sheet(), Basis.AS_DOSED);
-        assertThat(text.yield().map(Reported::text)).contains("19.92 ±0.16");
-        assertThat(text.otherBasis()).isEqualTo("20.29 ±0.18 % dry · moisture 1.8 ±0.4 %");
+        assertThat(text.yield().map(Reported::text)).contains("21.10 ±0.16");
+        assertThat(text.otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
         assertThat(text.wanting()).isEmpty();
         assertThat(text.budget()).extracting(LedgerText.Share::input).containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
         assertThat(text(SHOT.sheet(), Basis.DRY).budget()).extracting(LedgerText.Share::input).contains(Input.MOISTURE);
-        assertThat(text.readings()).isEqualTo("3 readings · mean 8.81 % · s 0.010");
+        assertThat(text.readings()).isEqualTo("3 readings · mean 9.51 % · s 0.015");
         assertThat(text.times()).extracting(LedgerText.Line::name)
                 .startsWith("pump on to pump off", "pump on to last drip", "first drip to pump off");
         assertThat(text.beverage()).isEqualTo("g, weighed");
-        assertThat(text.curveMass()).startsWith("curve ends at 40.7");
+        assertThat(text.curveMass()).startsWith("curve ends at 40.0");
     }
 
     @Test
@@ -54,7 +54,7 @@ class LedgerTextTest {
         assertThat(nothing.ratio()).isEmpty();
         assertThat(nothing.budget()).isEmpty();
         assertThat(nothing.beverage()).as("the curve gives it").isEqualTo("g, from the curve");
-        assertThat(nothing.fromCurve()).isEqualTo("40.8");
+        assertThat(nothing.fromCurve()).isEqualTo("40.0");
         assertThat(nothing.readings()).isEqualTo("none yet");
         ShotSheet withoutMoisture = SHOT.sheet().with(SheetField.MOISTURE, "");
         assertThat(text(withoutMoisture, Basis.AS_DOSED).otherBasis()).isEqualTo("dry basis: moisture unknown");

@@ -17,19 +17,19 @@ class RackTest extends BenchFixture {
 
     @Test
     void slipsAreGroupedByDayNewestFirstAndSayWhatMatters() {
-        openShot(18);
+        openShot(39);
         List<RackRow> rows = List.copyOf(bench.rack().rows());
-        assertThat(rows.get(0)).isEqualTo(new RackRow.DayHeading("Thu 14 May 2026", 9));
-        assertThat(rows.get(10)).isEqualTo(new RackRow.DayHeading("Wed 13 May 2026", 9));
-        assertThat(shown()).startsWith(18, 17, 16).endsWith(2, 1).hasSize(18);
+        assertThat(rows.get(0)).isEqualTo(new RackRow.DayHeading("Tue 16 Jun 2026", 3));
+        assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
+        assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
         SlipText text = SlipText.of(fifth, Factor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
-        assertThat(text.masses()).isEqualTo("17.9 → 40.1 g");
-        assertThat(text.time()).isEqualTo("28.9 s");
-        assertThat(text.yield() + " " + text.expanded()).isEqualTo("20.28 ±0.16");
+        assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
+        assertThat(text.time()).isEqualTo("45.5 s");
+        assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
         assertThat(SlipText.of(bench.desk().shots().get(5), Factor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
-        assertThat(lookup("#rack").lookup("20.53").tryQuery()).isPresent();
+        assertThat(lookup("#rack").lookup("21.16").tryQuery()).as("of the newest shot").isPresent();
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }
 
@@ -41,14 +41,14 @@ class RackTest extends BenchFixture {
     void typingFiltersAndEscapeClears() {
         openShot(18);
         clickOn("#filter").write("gentle grind:2.2", 0);
-        until("two shots are left", () -> text("count").equals("2 of 18"));
+        until("two shots are left", () -> text("count").equals("2 of 39"));
         assertThat(shown()).containsExactly(14, 7);
         push(KeyCode.DOWN);
         until("the first that passes is open", () -> text("shot-title").equals("Shot 14"));
         push(KeyCode.DOWN);
         until("the next one is open", () -> text("shot-title").equals("Shot 7"));
         push(KeyCode.ESCAPE);
-        until("all are back", () -> text("count").equals("18 shots"));
+        until("all are back", () -> text("count").equals("39 shots"));
         write("ey>99", 0);
         until("none is left", () -> lookup("No shot passes the filter. Esc clears it.").tryQuery().isPresent());
     }
@@ -72,15 +72,15 @@ class RackTest extends BenchFixture {
     void theChosenFactorColoursTheStudy() {
         openShot(18);
         var byGrind = bench.appearance().scale().get();
-        assertThat(byGrind.levels()).containsExactly("1", "2.2", "2.4", "2.6", "3.8");
+        assertThat(byGrind.levels()).containsExactly("1.2", "2.2", "2.4", "2.6", "4.4");
         @SuppressWarnings("unchecked")
         ChoiceBox<Factor> choice = lookup("#colour-by").queryAs(ChoiceBox.class);
         interact(() -> choice.setValue(Factor.PROFILE));
         var byProfile = bench.appearance().scale().get();
-        assertThat(byProfile.levels()).containsExactly("Gentle ramp", "Straight nine");
+        assertThat(byProfile.levels()).containsExactly("Even flow", "Gentle ramp", "Low six", "Straight nine");
         var theme = bench.appearance().themeProperty().get();
         var ofOpen = bench.desk().openProperty().get().summary().sheet();
-        assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-1")).isNotEqualTo(byGrind.color(ofOpen, theme));
+        assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-2")).isNotEqualTo(byGrind.color(ofOpen, theme));
         enter(SheetField.PROFILE.key(), "Zigzag");
         until("the new level has a colour", () -> bench.appearance().scale().get().levels().contains("Zigzag"));
     }

@@ -48,7 +48,7 @@ class ExportingTest extends BenchFixture {
         String svg = new String(export(ExportActions.Kind.FIGURE_SVG), StandardCharsets.UTF_8);
         assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
         assertThat(new String(export(ExportActions.Kind.FIGURE_PDF), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
-        assertThat(new String(export(ExportActions.Kind.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(19);
+        assertThat(new String(export(ExportActions.Kind.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(40);
     }
 
     @Test

@@ -123,13 +123,13 @@ class LookTest extends BenchFixture {
         openShot(18);
         push(KeyCode.CONTROL, KeyCode.F);
         write("straight grind:2.6", 0);
-        until("the filter holds", () -> text("count").equals("2 of 18"));
+        until("the filter holds", () -> text("count").equals("2 of 39"));
         push(KeyCode.DOWN);
         until("the shot is open", () -> text("shot-title").equals("Shot 12"));
         enter("beverage_g", "40,0");
-        until("the yield follows", () -> text("yield").equals("18.29"));
+        until("the yield follows", () -> text("yield").equals("20.33"));
         push(KeyCode.CONTROL, KeyCode.Z);
-        until("it is taken back", () -> text("yield").equals("18.93"));
+        until("it is taken back", () -> text("yield").equals("20.43"));
         chosenTarget = folder.resolve("by-keyboard.csv");
         interact(() -> lookup("#export").query().requestFocus());
         push(KeyCode.SPACE);

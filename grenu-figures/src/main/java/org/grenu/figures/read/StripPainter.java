@@ -66,6 +66,11 @@ public final class StripPainter {
             if (value > strip.low() + 1e-9) {
                 line(layout.left(), y, layout.right(), y, "grid", 0.75);
             }
+            double begins = layout.left() - 8 - Words.width(strip.ticks().label(value), Face.REGULAR.at(10));
+            boolean underTitle = y - layout.top(i) < 16 && 17 + Words.width(strip.channel().title(), Face.SEMIBOLD.at(11.5)) > begins;
+            if (underTitle) {
+                continue;
+            }
             boolean onFoot = layout.bottom(i) - y < 4;
             Words.draw(g, strip.ticks().label(value), layout.left() - 8, onFoot ? layout.bottom(i) - 1 : y + 3.6, Align.RIGHT,
                     Face.REGULAR.at(10), theme.color("muted"));

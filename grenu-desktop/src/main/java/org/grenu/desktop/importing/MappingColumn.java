@@ -1,0 +1,81 @@
+package org.grenu.desktop.importing;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Quantity;
+import org.grenu.core.quantity.Unit;
+import org.grenu.desktop.control.Choices;
+import org.grenu.desktop.control.Styles;
+import org.grenu.formats.mapping.ColumnRole;
+import org.grenu.formats.mapping.ColumnRule;
+
+/** One column of the log: its first cells, what it is, its unit, sign, scale and offset, and why it was guessed so. */
+final class MappingColumn extends VBox {
+
+    MappingColumn(ColumnRule rule, MappingPreview preview, MappingViewModel model) {
+        getStyleClass().add(Styles.MAPPING_COLUMN);
+        String id = "column-" + rule.column().replaceAll("[^A-Za-z0-9]+", "_");
+        Label heading = new Label(rule.column());
+        heading.getStyleClass().add(Styles.STRONG);
+        heading.setPrefWidth(118);
+        heading.setTooltip(new Tooltip(rule.column()));
+        Label cells = new Label(preview.samples().getOrDefault(rule.column(), ""));
+        cells.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
+        cells.setPrefWidth(108);
+        cells.setMinWidth(60);
+        ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(), rule.role(), ColumnRole::title,
+                chosen -> model.change(ColumnRule.of(rule.column(), chosen, usual(chosen.quantity()))));
+        role.setPrefWidth(140);
+        HBox line = new HBox(6, heading, cells, role);
+        line.setAlignment(Pos.CENTER_LEFT);
+        rule.role().quantity().filter(quantity -> quantity != Quantity.NUMBER).ifPresent(quantity -> {
+            List<Unit> units = Arrays.stream(Unit.values()).filter(unit -> unit.quantity() == quantity).toList();
+            ComboBox<Unit> unit = Choices.of(id + "-unit", "Unit of column " + rule.column(), units, rule.unit().orElse(units.get(0)), Unit::symbol,
+                    chosen -> model.change(new ColumnRule(rule.column(), rule.role(), Optional.of(chosen), rule.negated(), rule.scale(), rule.offset())));
+            unit.setPrefWidth(72);
+            line.getChildren().add(unit);
+        });
+        if (rule.role() instanceof ColumnRole.OfChannel) {
+            line.getChildren().addAll(sign(id, rule, model), factor(id + "-scale", "×", "Multiply by", rule.scale(), typed -> model.change(
+                    new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(), typed == 0 ? 1 : typed, rule.offset()))),
+                    factor(id + "-offset", "+", "Then add, in the column's unit", rule.offset(), typed -> model.change(
+                            new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(), rule.scale(), typed))));
+        }
+        Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
+        why.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
+        getChildren().addAll(line, why);
+    }
+
+    private static ToggleButton sign(String id, ColumnRule rule, MappingViewModel model) {
+        ToggleButton sign = new ToggleButton(rule.negated() ? "−" : "+");
+        sign.setId(id + "-sign");
+        sign.setSelected(rule.negated());
+        sign.getStyleClass().add(Styles.ACTION);
+        sign.setAccessibleText("Turn the sign of column " + rule.column());
+        sign.setTooltip(new Tooltip("Turn the sign"));
+        sign.setOnAction(event -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(), sign.isSelected(), rule.scale(), rule.offset())));
+        return sign;
+    }
+
+    private static HBox factor(String id, String mark, String meaning, double value, DoubleConsumer typed) {
+        TextField field = MappingPanel.number(id, DecimalText.exact(value), meaning, typed);
+        HBox box = new HBox(2, new Label(mark), field);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private static Optional<Unit> usual(Optional<Quantity> quantity) {
+        return quantity.flatMap(of -> Arrays.stream(Unit.values()).filter(unit -> unit.quantity() == of).findFirst());
+    }
+}

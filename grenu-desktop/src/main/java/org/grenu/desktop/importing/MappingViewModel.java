@@ -1,0 +1,193 @@
+package org.grenu.desktop.importing;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.read.ReadFigure;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.ShotReader;
+import org.grenu.formats.mapping.ColumnRule;
+import org.grenu.formats.mapping.MappedReader;
+import org.grenu.formats.mapping.MappingGuess;
+import org.grenu.formats.mapping.MappingJson;
+import org.grenu.formats.mapping.ShotSplit;
+import org.grenu.formats.mapping.TableMapping;
+import org.grenu.formats.mapping.TableShape;
+
+/** A log whose columns are being told: the mapping as it stands, and what it makes of the log. */
+public final class MappingViewModel implements AutoCloseable {
+
+    /** So many shots of a file are drawn; all are counted and imported. */
+    private static final int MOST_DRAWN = 12;
+
+    private final StudyDesk desk;
+    private final ImportViewModel importing;
+    private final Background worker;
+    private final AtomicLong asked = new AtomicLong();
+    private final ReadOnlyObjectWrapper<MappingPreview> preview = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<ShotSource> source = new ReadOnlyObjectWrapper<>();
+    private String text = "";
+    private Map<String, String> reasons = Map.of();
+
+    /** Maps logs and hands them to that importer. */
+    public MappingViewModel(StudyDesk desk, ImportViewModel importing, Executor interfaceThread) {
+        this.desk = desk;
+        this.importing = importing;
+        this.worker = new Background("grenu-mapping", interfaceThread);
+    }
+
+    // Observables
+
+    /** {@return the log being mapped; null while there is none} */
+    public ReadOnlyObjectProperty<ShotSource> sourceProperty() {
+        return source.getReadOnlyProperty();
+    }
+
+    /** {@return what the mapping makes of the log; null until the first guess is there} */
+    ReadOnlyObjectProperty<MappingPreview> previewProperty() {
+        return preview.getReadOnlyProperty();
+    }
+
+    // Actions
+
+    /** Begins with that log: by a kept mapping that fits it, or by a guess. */
+    public void open(ShotSource log) {
+        preview.set(null);
+        source.set(log);
+        long ask = asked.incrementAndGet();
+        worker.run(() -> {
+            String read = ShotReader.text(log.name(), log.read());
+            Optional<TableMapping> kept = new SavedMappings(desk.library()).fitting(log.name(), read);
+            MappingGuess guess = kept.isPresent() ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"))
+                    : MappingGuess.of(log.name(), read);
+            return new Object[] {read, guess, made(log.name(), read, guess.mapping(), guess.reasons())};
+        }, opened -> {
+            if (ask == asked.get()) {
+                text = (String) opened[0];
+                reasons = ((MappingGuess) opened[1]).reasons();
+                preview.set((MappingPreview) opened[2]);
+            }
+        }, failure -> {
+            source.set(null);
+            desk.noticeProperty().set(Notice.failed(failure instanceof ImportFailure || failure instanceof IOException ? failure.getMessage()
+                    : log.name() + " cannot be mapped (" + failure + ")."));
+        });
+    }
+
+    /** Puts the log away. */
+    void putAway() {
+        asked.incrementAndGet();
+        source.set(null);
+        preview.set(null);
+        text = "";
+    }
+
+    /** Reads a column otherwise. */
+    void change(ColumnRule rule) {
+        change(mapping().with(rule));
+    }
+
+    /** Tells shots apart otherwise. */
+    void change(ShotSplit split) {
+        change(mapping().with(split));
+    }
+
+    /** Gives the rows that many samples per second, or takes the time column again. */
+    void change(OptionalDouble rate) {
+        change(mapping().with(rate));
+    }
+
+    /** Looks for the table elsewhere; its columns are guessed anew. */
+    void change(TableShape shape) {
+        ShotSource log = source.get();
+        String read = text;
+        long ask = asked.incrementAndGet();
+        worker.run(() -> {
+            try {
+                MappingGuess guess = MappingGuess.of(log.name(), read, shape);
+                return new Object[] {guess.reasons(), made(log.name(), read, guess.mapping(), guess.reasons())};
+            } catch (ImportFailure failure) {
+                TableMapping empty = new TableMapping("", shape, List.of(), OptionalDouble.empty(), ShotSplit.NONE);
+                return new Object[] {Map.of(), new MappingPreview(empty, Map.of(), Map.of(), List.of(), 0, Optional.of(failure.getMessage()))};
+            }
+        }, result -> {
+            if (ask == asked.get()) {
+                @SuppressWarnings("unchecked")
+                Map<String, String> why = (Map<String, String>) result[0];
+                reasons = why;
+                preview.set((MappingPreview) result[1]);
+            }
+        }, desk::failed);
+    }
+
+    /** {@return the mapping as it stands} */
+    TableMapping mapping() {
+        return preview.get().mapping();
+    }
+
+    /** Keeps the mapping in the library under that name. */
+    void keep(String name) {
+        TableMapping named = mapping().named(name.strip());
+        worker.run(() -> {
+            new SavedMappings(desk.library()).keep(named);
+            return named;
+        }, kept -> desk.noticeProperty().set(Notice.done("Mapping “" + kept.name() + "” is kept: logs that it fits are read by it from now on.")),
+                desk::failed);
+    }
+
+    /** {@return the mapping as a file to share} */
+    String asFile(String name) {
+        return MappingJson.write(mapping().named(name.strip()));
+    }
+
+    /** Imports what the mapping makes of the log and puts it away. */
+    void importAll() {
+        importing.importMapped(source.get(), mapping());
+        putAway();
+    }
+
+    @Override
+    public void close() {
+        worker.close();
+    }
+
+    private void change(TableMapping mapping) {
+        ShotSource log = source.get();
+        String read = text;
+        Map<String, String> why = reasons;
+        long ask = asked.incrementAndGet();
+        worker.run(() -> made(log.name(), read, mapping, why), made -> {
+            if (ask == asked.get()) {
+                preview.set(made);
+            }
+        }, desk::failed);
+    }
+
+    private static MappingPreview made(String file, String text, TableMapping mapping, Map<String, String> reasons) {
+        Map<String, String> samples = new LinkedHashMap<>();
+        try {
+            samples = MappedReader.samples(file, text, mapping.shape());
+            List<ParsedShot> shots = MappedReader.readText(file, text, mapping);
+            List<ReadFigure> figures = new ArrayList<>();
+            for (ParsedShot shot : shots.subList(0, Math.min(MOST_DRAWN, shots.size()))) {
+                figures.add(ReadFigure.of(shot.shot(), ShotMeasures.of(shot.shot())));
+            }
+            return new MappingPreview(mapping, reasons, samples, figures, shots.size(), Optional.empty());
+        } catch (ImportFailure failure) {
+            return new MappingPreview(mapping, reasons, samples, List.of(), 0, Optional.of(failure.getMessage()));
+        }
+    }
+}

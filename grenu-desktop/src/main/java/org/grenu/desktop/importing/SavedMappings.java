@@ -1,0 +1,64 @@
+package org.grenu.desktop.importing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.mapping.MappedReader;
+import org.grenu.formats.mapping.MappingJson;
+import org.grenu.formats.mapping.TableMapping;
+import org.grenu.formats.mapping.TableShape;
+import org.grenu.library.Library;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** The mappings that the user has kept in the library; one that fits a log is used for it. */
+final class SavedMappings {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SavedMappings.class);
+    private static final String KEY = "mapping.";
+
+    private final Library library;
+
+    SavedMappings(Library library) {
+        this.library = library;
+    }
+
+    /** Keeps the mapping under its name. */
+    void keep(TableMapping mapping) {
+        library.keep(Map.of(KEY + mapping.name(), MappingJson.write(mapping)));
+    }
+
+    /** {@return the first kept mapping by which that log can be read} */
+    Optional<TableMapping> fitting(String file, String text) {
+        String start = text.stripLeading();
+        boolean json = start.startsWith("{") || start.startsWith("[");
+        for (TableMapping mapping : all()) {
+            if (json == mapping.shape() instanceof TableShape.Json) {
+                try {
+                    if (mapping.fits(MappedReader.headings(file, text, mapping.shape()))) {
+                        return Optional.of(mapping);
+                    }
+                } catch (ImportFailure doesNotFit) {
+                    LOG.debug("Mapping {} does not fit {}", mapping.name(), file);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private List<TableMapping> all() {
+        List<TableMapping> mappings = new ArrayList<>();
+        library.settings().forEach((key, text) -> {
+            if (key.startsWith(KEY)) {
+                try {
+                    mappings.add(MappingJson.read(key, text));
+                } catch (ImportFailure fromAnotherVersion) {
+                    LOG.warn("A kept mapping is passed over: {}", fromAnotherVersion.getMessage());
+                }
+            }
+        });
+        return mappings;
+    }
+}
