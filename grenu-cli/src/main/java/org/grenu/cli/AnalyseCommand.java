@@ -78,9 +78,10 @@ public final class AnalyseCommand implements Callable<Integer> {
         for (Path file : files) {
             try {
                 List<ParsedShot> found = read(file);
-                for (ParsedShot parsed : found) {
+                for (int i = 0; i < found.size(); i++) {
+                    ParsedShot parsed = found.get(i);
                     Shot shot = parsed.shot().with(overridden(parsed.shot().sheet()));
-                    String name = found.size() == 1 ? file.toString() : file + "#" + (found.indexOf(parsed) + 1);
+                    String name = found.size() == 1 ? file.toString() : file + "#" + (i + 1);
                     shots.add(new AnalysedShot(name, shot, ShotMeasures.of(shot), parsed.assumptions()));
                 }
             } catch (ImportFailure failure) {

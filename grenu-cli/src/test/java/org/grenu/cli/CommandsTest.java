@@ -12,6 +12,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
@@ -130,6 +133,28 @@ class CommandsTest {
             assertThat(new CommandLine(new SimulateCommand()).setErr(new PrintWriter(err)).execute(target.toString(), bad[0], bad[1], "--format", "json")).isEqualTo(2);
             assertThat(err.toString()).contains(bad[2]);
         }
+    }
+
+    @Test
+    void aMappingReadsSeveralShotsOfAForeignLog() throws IOException {
+        String rows = IntStream.range(0, 600).mapToObj(i -> String.format(Locale.GERMANY, "%d;%.1f;%.1f;1,5", i % 300 * 100, i % 300 < 30 ? 0.1 : i % 300 < 250 ? 9.0 : 0,
+                Math.max(0, Math.min(i % 300, 260) - 70) * 0.2)).collect(Collectors.joining("\n"));
+        Path log = Files.writeString(folder.resolve("log.txt"), "Zeit;Kanal A;Kanal B;C\n" + rows);
+        assertThat(analyse(log)).as("not recognised").isEqualTo(AnalyseCommand.FAILED);
+        Path mapping = Files.writeString(folder.resolve("mapping.json"), """
+                {"format": "grenu-mapping", "version": 1, "name": "Bench",
+                 "table": {"kind": "lines", "delimiter": ";", "decimal_mark": ",", "heading_line": 1, "first_line": 2},
+                 "columns": [{"column": "Zeit", "is": "time", "unit": "ms"}, {"column": "Kanal A", "is": "pressure", "unit": "bar"},
+                             {"column": "Kanal B", "is": "cup_mass", "unit": "g"}],
+                 "shots": {"by": "reset"}}""");
+        out.getBuffer().setLength(0);
+        assertThat(analyse(log, "--mapping", mapping, "--format", "json")).isZero();
+        JsonNode shots = new ObjectMapper().readTree(out.toString()).path("shots");
+        assertThat(shots).hasSize(2);
+        assertThat(shots.get(1).path("file").asText()).isEqualTo(log + "#2");
+        assertThat(shots.get(1).path("beverage_g").asDouble()).isCloseTo(38, within(0.2));
+        assertThat(analyse(log, "--mapping", folder.resolve("none.json"))).isEqualTo(2);
+        assertThat(err.toString()).contains("--mapping: ").contains("There is no such file.");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.grenu.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -91,8 +92,15 @@ final class RulePackText {
     }
 
     private static Fact fact(String name, int number) {
-        return Facts.find(name).orElseThrow(() -> new RulePackError(number, "there is no fact “" + name + "”. Known: "
-                + String.join(", ", Facts.all().stream().map(Fact::name).toList()) + "."));
+        return Facts.find(name).orElseThrow(() -> new RulePackError(number, "there is no fact “" + name + "”. " + near(name)));
+    }
+
+    /** Facts that share a word with what was written; who shares none is sent to the list. */
+    private static String near(String name) {
+        Set<String> words = new HashSet<>(Arrays.asList(name.split("_")));
+        List<String> near = Facts.all().stream().map(Fact::name).filter(known -> Arrays.stream(known.split("_"))
+                .anyMatch(word -> word.length() > 2 && words.contains(word))).limit(5).toList();
+        return near.isEmpty() ? "docs/rules.md lists the facts." : "Perhaps " + String.join(", ", near) + "?";
     }
 
     private static void check(String word, String rest, int number) {

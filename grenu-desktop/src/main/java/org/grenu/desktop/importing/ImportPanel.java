@@ -113,7 +113,7 @@ public final class ImportPanel extends VBox {
             words.setText(empty || outcome == null ? "" : ImportPanel.words(outcome));
             setGraphic(empty || outcome == null ? null : box);
             map.setVisible(outcome instanceof ImportOutcome.Failed);
-            map.setId(outcome == null ? null : "map-" + outcome.file());
+            map.setId(outcome == null ? null : "map-" + outcome.file().replaceAll("[^A-Za-z0-9]+", "-"));
             if (outcome instanceof ImportOutcome.Failed) {
                 getStyleClass().add(Styles.FAILED);
             }

@@ -13,8 +13,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -39,7 +37,7 @@ public final class MappingPanel extends BorderPane {
     private final VBox columns = new VBox(2);
     private final MappingStrips strips;
     private final TextField name = new TextField();
-    private final Button take = new Button();
+    private final Button take = new Button("Import");
     private final Label problem = new Label();
 
     /**
@@ -74,12 +72,6 @@ public final class MappingPanel extends BorderPane {
         managedProperty().bind(visibleProperty());
         model.sourceProperty().addListener((o, was, is) -> setVisible(is != null));
         model.previewProperty().addListener((o, was, is) -> show(is));
-        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                model.putAway();
-                event.consume();
-            }
-        });
     }
 
     private Node foot() {

@@ -88,7 +88,7 @@ public final class MappingViewModel implements AutoCloseable {
     }
 
     /** Puts the log away. */
-    void putAway() {
+    public void putAway() {
         asked.incrementAndGet();
         source.set(null);
         preview.set(null);

@@ -172,8 +172,10 @@ public final class RackView extends VBox {
     }
 
     /** What the slips leave out for want of room. */
-    private static Node conventions() {
-        Label words = new Label("Times: pump on to pump off · EY: as dosed, k = 2");
+    private Node conventions() {
+        Label words = new Label();
+        words.setId("rack-conventions");
+        words.textProperty().bind(desk.settingsProperty().map(settings -> "Times: " + settings.convention().title() + " · EY: as dosed, k = 2"));
         words.getStyleClass().addAll(Styles.MUTED, Styles.RACK_FOOT);
         return words;
     }

@@ -2,6 +2,7 @@ package org.grenu.desktop.read;
 
 import java.util.Optional;
 import javafx.scene.Cursor;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -32,6 +33,12 @@ final class StripInput {
         pane.setOnMouseClicked(this::click);
         pane.setOnScroll(this::scroll);
         pane.setOnKeyPressed(this::key);
+        // On release: the letter itself must not land in the field that opens.
+        pane.setOnKeyReleased(event -> {
+            if (event.getCode() == KeyCode.N && !event.isShortcutDown()) {
+                pane.askForNote();
+            }
+        });
     }
 
     private void hover(MouseEvent event) {
@@ -103,7 +110,6 @@ final class StripInput {
             case PLUS, ADD, EQUALS -> model.zoomAtCursor(1);
             case MINUS, SUBTRACT -> model.zoomAtCursor(-1);
             case DIGIT0, NUMPAD0 -> model.reset();
-            case N -> pane.askForNote();
             case G -> model.switchGhost();
             default -> taken = false;
         }

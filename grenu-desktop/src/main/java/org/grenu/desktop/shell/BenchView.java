@@ -49,6 +49,7 @@ public final class BenchView extends StackPane {
     private final RackView rack;
     private final ReadView read;
     private final SettingsPanel settings;
+    private final MappingPanel mapping;
 
     /** The whole window's content. */
     public BenchView(Bench bench, FileDialogs dialogs) {
@@ -71,7 +72,7 @@ public final class BenchView extends StackPane {
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance()));
         ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
-        MappingPanel mapping = new MappingPanel(bench.mapping(), bench.appearance(), this::saveText);
+        mapping = new MappingPanel(bench.mapping(), bench.appearance(), this::saveText);
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
         StackPane.setAlignment(panel, Pos.TOP_CENTER);
         StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
@@ -154,7 +155,11 @@ public final class BenchView extends StackPane {
     /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
     private void key(KeyEvent event) {
         boolean taken = true;
-        if (UNDO.match(event) && typing()) {
+        if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
+            settings.setVisible(false);
+        } else if (event.getCode() == KeyCode.ESCAPE && mapping.isVisible()) {
+            bench.mapping().putAway();
+        } else if (UNDO.match(event) && typing()) {
             taken = false;
         } else if (REDO.match(event) || REDO_TOO.match(event)) {
             bench.desk().redo();

@@ -13,8 +13,6 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -57,12 +55,6 @@ final class SettingsPanel extends VBox {
         managedProperty().bind(visibleProperty());
         desk.settingsProperty().addListener((o, was, is) -> fill());
         visibleProperty().addListener((o, was, is) -> fill());
-        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                setVisible(false);
-                event.consume();
-            }
-        });
         fill();
     }
 

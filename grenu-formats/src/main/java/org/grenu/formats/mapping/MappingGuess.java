@@ -191,9 +191,10 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     private static void rising(RawTable table, char mark, List<ColumnRule> rules, Map<String, String> reasons) {
         for (int c = 0; c < rules.size(); c++) {
             double[] numbers = numbers(table, c, mark);
-            boolean rises = numbers.length > 3;
+            boolean rises = numbers.length > 3 && numbers[1] > numbers[0];
             for (int i = 1; i < numbers.length; i++) {
-                rises &= numbers[i] > numbers[i - 1];
+                // A clock that starts again rises, too.
+                rises &= numbers[i] > numbers[i - 1] || numbers[i] <= numbers[0] + (numbers[1] - numbers[0]) * 2;
             }
             if (rises && rules.get(c).role() instanceof ColumnRole.NotRead) {
                 rules.set(c, ColumnRule.of(rules.get(c).column(), new ColumnRole.Time(), Optional.of(unit(Quantity.TIME, numbers))));
