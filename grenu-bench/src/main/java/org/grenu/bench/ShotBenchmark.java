@@ -6,6 +6,8 @@ import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.grenu.core.diagnosis.Diagnosis;
+import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.puck.LogFlaw;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -48,10 +50,10 @@ public class ShotBenchmark {
         return ShotReader.read("shot.csv", file);
     }
 
-    /** {@return repairs, curves, moments, yield} */
+    /** {@return repairs, curves, moments, yield, phases, profile, hydraulics, and the findings on them} */
     @Benchmark
-    public ShotMeasures measure() {
-        return ShotMeasures.of(shot);
+    public List<Finding> analyse() {
+        return Diagnosis.of(shot.sheet(), ShotMeasures.of(shot));
     }
 
     /** {@return the strips painted as on a 1280 × 800 screen} */

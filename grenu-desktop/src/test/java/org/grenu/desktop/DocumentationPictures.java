@@ -7,9 +7,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.importing.ShotSource;
+import org.grenu.figures.read.AxisKind;
 import org.grenu.figures.theme.Theme;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.junit.jupiter.api.Test;
@@ -29,7 +34,7 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> {
             bench.desk().noticeProperty().set(null);
             lookup("#rack").query().requestFocus();
-            bench.read().cursorProperty().set(22.3);
+            bench.read().cursorProperty().set(32.4);
         });
         picture("read.png");
         interact(() -> {
@@ -41,6 +46,42 @@ class DocumentationPictures extends BenchFixture {
             ThemeSheet.dress(view.getScene(), Theme.LIGHT);
             bench.appearance().themeProperty().set(Theme.LIGHT);
         });
+        openShot(26);
+        interact(() -> bench.read().showAt(bench.desk().openProperty().get().findings().stream().filter(f -> f.rule().equals("channel"))
+                .findFirst().orElseThrow().atSeconds().orElseThrow()));
+        ledgerAt(0.55);
+        picture("finding.png");
+        ledgerAt(0);
+        openShot(25);
+        interact(() -> {
+            bench.desk().enter(SheetField.MOMENT_NOTES, "14 cup lifted to wake the scale; 22.5 first blond streak");
+            bench.read().cursorProperty().set(Double.NaN);
+        });
+        until("the notes are in", () -> !bench.read().figureProperty().get().moments().isEmpty());
+        ledgerAt(0.55);
+        picture("flawed.png");
+        ledgerAt(0);
+        openShot(5);
+        interact(() -> bench.read().switchGhost());
+        openShot(18);
+        interact(() -> {
+            bench.read().chooseAxis(AxisKind.CUP_MASS);
+            bench.read().cursorProperty().set(12.0);
+        });
+        picture("by-cup-mass.png");
+        interact(() -> {
+            bench.read().clearGhost();
+            bench.read().chooseAxis(AxisKind.PUMP_ON);
+            lookup("#settings").queryButton().fire();
+        });
+        picture("schools.png");
+        push(KeyCode.ESCAPE);
+        Path station = Files.writeString(folder.resolve("station log.txt"), station());
+        interact(() -> bench.mapping().open(ShotSource.of(station)));
+        until("it is guessed", () -> lookup("#column-Waage-role").tryQuery().isPresent());
+        picture("mapping.png");
+        push(KeyCode.ESCAPE);
+        openShot(5);
         enter("dose_g", "abc");
         picture("edit-refused.png");
         push(KeyCode.ESCAPE);
@@ -56,6 +97,22 @@ class DocumentationPictures extends BenchFixture {
         long id = bench.desk().shots().get(bench.desk().shots().size() - 1).id();
         interact(() -> bench.desk().select(id));
         until("it is open", () -> bench.desk().openProperty().get().summary().id() == id);
+    }
+
+    private void ledgerAt(double share) {
+        interact(() -> ((ScrollPane) lookup(".ledger").query()).setVvalue(share));
+    }
+
+    /** Two shots of a logger whose words nobody knows, with decimal commas and a scale that counts down. */
+    private static String station() {
+        StringBuilder rows = new StringBuilder("Export of station 2\n\nZeit;Druck psi;Waage;Kessel;Ventil\n");
+        for (int i = 0; i < 640; i++) {
+            double t = i % 320 / 10.0;
+            double pressure = t < 2.4 ? 1.4 : t < 25 ? Math.min(130, 60 * (t - 2.4)) : 130 * Math.exp(2 * (25 - t));
+            double mass = -Math.max(0, Math.min(t, 25.7) - 6.8) * (i < 320 ? 2.05 : 1.9);
+            rows.append(String.format(Locale.GERMANY, "%d;%.1f;%.1f;%.1f;1%n", (int) (1000 * t) + (i < 320 ? 0 : 150_000), pressure, mass, 93 - 2 * Math.exp(-t / 3)));
+        }
+        return rows.toString();
     }
 
     private static String table() {

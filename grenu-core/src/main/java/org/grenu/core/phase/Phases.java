@@ -142,7 +142,7 @@ public record Phases(List<Phase> phases, Origin origin) {
         if (step.ending() == StepEnding.TIME_LIMIT) {
             return new Ending(Ending.Kind.TIME_LIMIT, "time limit " + told);
         }
-        return exit.kind() == Exit.Kind.MASS ? new Ending(Ending.Kind.MASS, told + " in cup") : new Ending(Ending.Kind.CONDITION, told);
+        return new Ending(exit.kind() == Exit.Kind.MASS ? Ending.Kind.MASS : Ending.Kind.CONDITION, told);
     }
 
     /** Without a profile only the end of a rise explains itself. */

@@ -64,7 +64,8 @@ public record Exit(Kind kind, double value) {
 
     /** {@return as it is told when it has ended a step, such as {@code pressure above 8.5 bar}} */
     public String told() {
-        return kind.before.isEmpty() ? text() : kind.before + " " + DecimalText.exact(value) + " " + kind.unit;
+        String end = kind == Kind.MASS ? " in cup" : "";
+        return kind.before.isEmpty() ? text() + end : kind.before + " " + DecimalText.exact(value) + " " + kind.unit;
     }
 
     /** {@return the exit written so}

@@ -10,6 +10,7 @@ import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.ShotContext;
+import org.grenu.core.phase.Phase;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -40,6 +41,11 @@ public record OpenShot(ShotSummary summary, ShotLog log, ShotMeasures measures, 
     /** {@return where its phases begin} */
     public List<PhaseBorder> phases() {
         return measures.phases().borders();
+    }
+
+    /** {@return the phase at that time of the log} */
+    public Optional<Phase> phaseAt(double seconds) {
+        return measures.phases().phases().stream().filter(phase -> seconds >= phase.from() && seconds < phase.to()).findFirst();
     }
 
     /** {@return who says so} */

@@ -28,15 +28,17 @@ final class MappingColumn extends VBox {
         String id = "column-" + rule.column().replaceAll("[^A-Za-z0-9]+", "_");
         Label heading = new Label(rule.column());
         heading.getStyleClass().add(Styles.STRONG);
-        heading.setPrefWidth(118);
+        heading.setPrefWidth(112);
+        heading.setMinWidth(112);
         heading.setTooltip(new Tooltip(rule.column()));
         Label cells = new Label(preview.samples().getOrDefault(rule.column(), ""));
         cells.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
-        cells.setPrefWidth(108);
-        cells.setMinWidth(60);
+        cells.setPrefWidth(92);
+        cells.setMinWidth(92);
         ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(), rule.role(), ColumnRole::title,
                 chosen -> model.change(ColumnRule.of(rule.column(), chosen, usual(chosen.quantity()))));
-        role.setPrefWidth(140);
+        role.setPrefWidth(134);
+        role.setMinWidth(134);
         HBox line = new HBox(6, heading, cells, role);
         line.setAlignment(Pos.CENTER_LEFT);
         rule.role().quantity().filter(quantity -> quantity != Quantity.NUMBER).ifPresent(quantity -> {

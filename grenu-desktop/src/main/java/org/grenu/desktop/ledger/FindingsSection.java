@@ -60,6 +60,7 @@ final class FindingsSection extends Section {
             case NOTE -> "●";
         });
         mark.getStyleClass().add("mark-" + finding.severity().name().toLowerCase(Locale.ROOT));
+        mark.setMinWidth(USE_PREF_SIZE);
         Label statement = new Label(finding.statement());
         statement.setWrapText(true);
         Label evidence = new Label(finding.evidence() + (finding.evidence().isEmpty() ? "" : ". ") + finding.toTry());

@@ -10,7 +10,9 @@ import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.hydraulics.WaterBalance;
+import org.grenu.core.profile.Exit;
 import org.grenu.core.profile.PlannedRun;
+import org.grenu.core.profile.StepEnding;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.BeverageSource;
@@ -33,10 +35,15 @@ import org.grenu.desktop.desk.OpenShot;
  * @param fromCurve  the beverage mass that the curve gives, g; empty when it gives none
  * @param curveMass  what the cup-mass curve says of it
  * @param readings   mean, spread and count of the strength readings
+ * @param steps      of the profile, as they went; none without a profile
  * @param times      the shot's time by each convention
  */
 record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength, Optional<Reported> ratio,
-                  Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass, String readings, List<Line> times) {
+                  Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass, String readings, List<Line> times, List<Step> steps) {
+
+    /** A step of the profile as it went: its length, why it ended, how far off it was and its share within tolerance. */
+    record Step(String name, String length, String ending, boolean alarmed, String off, String inside) {
+    }
 
     /** One input's share of the variance, in [0, 1]. */
     record Share(Input input, double share) {
@@ -55,7 +62,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
         return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
                 masses.strength().map(Reported::of), masses.ratio().map(Reported::of), masses.solids().map(Reported::of),
-                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot), readings(shot), times(shot));
+                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot), readings(shot), times(shot), steps(shot));
     }
 
     private static String wanting(Masses masses, Basis basis) {
@@ -144,6 +151,21 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         }
         puck(shot, lines);
         return lines;
+    }
+
+    private static List<Step> steps(OpenShot shot) {
+        return shot.measures().planned().stream().flatMap(run -> run.steps().stream()).map(run -> {
+            String unit = run.step().target().channel().unit().symbol();
+            String ending = switch (run.ending()) {
+                case CONDITION -> run.exit().map(Exit::told).orElse("");
+                case TIME_LIMIT -> "time limit " + run.exit().map(Exit::told).orElse("");
+                case PUMP_OFF -> "pump off";
+                case OPERATOR -> "by hand, or not shown";
+            };
+            boolean known = Double.isFinite(run.distance());
+            return new Step(run.step().name(), Reported.fixed(run.seconds(), 1) + " s", ending, run.ending() == StepEnding.TIME_LIMIT,
+                    known ? Reported.fixed(run.distance(), 2) + " " + unit : "unknown", known ? Reported.fixed(100 * run.inside(), 0) + " %" : "");
+        }).toList();
     }
 
     private static void puck(OpenShot shot, List<Line> lines) {

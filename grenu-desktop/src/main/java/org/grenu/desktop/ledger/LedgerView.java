@@ -13,7 +13,8 @@ public final class LedgerView extends ScrollPane {
     public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance) {
         getStyleClass().add(Styles.LEDGER);
         VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model),
-                new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new TimesSection(model),
+                new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new ProfileSection(model),
+                new TimesSection(model),
                 new RecordSection(model));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());

@@ -3,6 +3,7 @@ package org.grenu.desktop.read;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.beans.property.DoubleProperty;
@@ -210,6 +211,16 @@ public final class ReadViewModel {
     public void clearGhost() {
         ghost.set(null);
         redraw(false);
+    }
+
+    /** {@return what happened during the phase at that place, in words; empty outside every phase} */
+    String phaseAt(double at) {
+        double seconds = seconds(at);
+        return shot == null ? "" : shot.phaseAt(seconds).map(phase -> phase.kind().title() + ", " + Reported.fixed(phase.seconds(), 1) + " s"
+                + (phase.ending().text().isEmpty() ? "" : "; ended by: " + phase.ending().text()) + phase.courses().entrySet().stream()
+                .filter(course -> course.getKey() != Channel.STEP).sorted(Map.Entry.comparingByKey())
+                .map(course -> "\n" + course.getKey().title() + ": mean " + Reported.fixed(course.getValue().mean(), 2) + " " + course.getKey().unit().symbol()
+                        + ", slope " + Reported.fixed(course.getValue().slope(), 3) + " per s").collect(Collectors.joining())).orElse("");
     }
 
     /** {@return the border of a phase within that distance on the axis, if there is one; the first border is the pump's} */

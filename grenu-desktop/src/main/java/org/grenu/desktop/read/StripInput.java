@@ -43,6 +43,8 @@ final class StripInput {
 
     private void hover(MouseEvent event) {
         StripLayout layout = pane.currentLayout();
+        boolean ribbon = layout != null && event.getY() < layout.ribbonBottom() && event.getX() > layout.left();
+        pane.describe(ribbon ? model.phaseAt(layout.at(event.getX())) : "");
         pane.setCursor(border(event).isPresent() ? Cursor.H_RESIZE : Cursor.DEFAULT);
         if (layout != null && event.getX() >= layout.left() - 6 && event.getX() <= layout.right() + 6) {
             model.cursorProperty().set(layout.at(event.getX()));

@@ -5,6 +5,7 @@ import javafx.beans.binding.ObjectBinding;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import org.grenu.desktop.control.Styles;
@@ -22,6 +23,7 @@ public final class StripsPane extends Region {
     private final FigureImage image = new FigureImage();
     private final Hairline hairline;
     private final TextField note = noteField();
+    private final Tooltip phase = new Tooltip();
     private StripLayout layout;
 
     /** The strips of whatever the model shows, in the treatment's colour. */
@@ -49,6 +51,15 @@ public final class StripsPane extends Region {
     /** {@return where everything lies now; null while no shot is open} */
     StripLayout currentLayout() {
         return layout;
+    }
+
+    /** Shows those words beside the mouse; none takes them away. */
+    void describe(String words) {
+        Tooltip.uninstall(this, phase);
+        if (!words.isEmpty()) {
+            phase.setText(words);
+            Tooltip.install(this, phase);
+        }
     }
 
     /** Opens a field at the hairline; Enter notes what is typed, Esc nothing. */

@@ -166,9 +166,10 @@ final class FigureMaker {
 
     private Moment moment(String name, TimedEvent event, Moment.Kind kind) {
         double shown = axis instanceof ReadAxis.Clock ? axis.at(event.seconds()) : event.seconds();
+        String clock = axis instanceof ReadAxis.Clock ? "" : ", log's clock";
         Measured when = Measured.independent(shown, Math.max(event.u(), 0.01));
-        return new Moment(axis.at(event.seconds()), name, event.u() == 0 ? Reported.fixed(shown, 1) + " s, stated"
-                : Reported.of(when).text() + " s", kind);
+        return new Moment(axis.at(event.seconds()), name, (event.u() == 0 ? Reported.fixed(shown, 1) + " s, stated"
+                : Reported.of(when).text() + " s") + clock, kind);
     }
 
     private List<Mark> marks(List<Strip> strips) {

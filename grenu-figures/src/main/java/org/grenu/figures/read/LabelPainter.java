@@ -7,7 +7,9 @@ import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import org.grenu.core.curve.UniformCurve;
 import org.grenu.figures.paint.Words;
 import org.grenu.figures.paint.Words.Align;
 import org.grenu.figures.theme.Face;
@@ -91,10 +93,12 @@ final class LabelPainter {
         String detail = shortened(mark.detail());
         double width = Math.max(Words.width(name, NAME), Words.width(detail, DETAIL));
         List<Rectangle2D> candidates = new ArrayList<>();
-        for (int row = 0; row < 4; row++) {
-            candidates.add(new Rectangle2D.Double(from - AWAY - width, y - 5 + row * LINE, width, 2 * LINE));
-            candidates.add(new Rectangle2D.Double(to + AWAY, y - 5 + row * LINE, width, 2 * LINE));
+        for (double top = y - 5; top + 2 * LINE < layout.bottom(strip) + 2; top += LINE / 2) {
+            candidates.add(new Rectangle2D.Double(from - AWAY - width, top, width, 2 * LINE));
+            candidates.add(new Rectangle2D.Double(to + AWAY, top, width, 2 * LINE));
         }
+        // Beside the curve where there is room, over it where there is none.
+        candidates.sort(Comparator.comparing(candidate -> touches(strip, candidate)));
         placer.place(candidates).ifPresent(at -> {
             Align align = at.getX() < from ? Align.RIGHT : Align.LEFT;
             double edge = align == Align.RIGHT ? at.getMaxX() : at.getX();
@@ -102,6 +106,17 @@ final class LabelPainter {
             Words.draw(g, name, edge, at.getY() + 10, align, NAME, theme.color(mark.alarm() ? "brick" : "ink-2"));
             Words.draw(g, detail, edge, at.getY() + 10 + LINE, align, DETAIL, theme.color("muted"));
         });
+    }
+
+    private boolean touches(int strip, Rectangle2D words) {
+        UniformCurve curve = layout.strips().get(strip).curve();
+        for (double x = words.getMinX(); x <= words.getMaxX(); x += 3) {
+            double y = layout.y(strip, curve.at(layout.view().from() + (x - layout.left()) / (layout.right() - layout.left()) * layout.view().length()));
+            if (y > words.getMinY() - 3 && y < words.getMaxY() + 3) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Words over a curve stay readable. */

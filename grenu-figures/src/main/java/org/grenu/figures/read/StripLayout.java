@@ -84,6 +84,11 @@ public final class StripLayout {
         return head;
     }
 
+    /** {@return the foot of the ribbon of phases; the figure's head when there is none} */
+    public double ribbonBottom() {
+        return head - LABELS;
+    }
+
     /** {@return the foot of the last strip} */
     public double plotsBottom() {
         return height - FOOT;
