@@ -21,6 +21,8 @@ import org.grenu.core.study.Shot;
  */
 final class ShotTableReader {
 
+    private static final double RESTART_SECONDS = 5;
+
     private final String file;
     private final Preamble preamble;
     private final List<String> assumptions = new ArrayList<>();
@@ -159,9 +161,25 @@ final class ShotTableReader {
             throw new ImportFailure(file, 0, "The times are not those of a shot.", "Check the time column and its unit.");
         }
         if (!preamble.ours()) {
+            lookForSeveralShots(time);
             time = fromZero(time);
         }
         return new ParsedShot(new Shot(preamble.sheet(), new ShotLog(time, channels)), assumptions);
+    }
+
+    /** One restart may be a logger's clock that was reset, which is repaired; several are several shots. */
+    private void lookForSeveralShots(Samples time) throws ImportFailure {
+        int restarts = 0;
+        for (int i = 1; i < time.size(); i++) {
+            restarts += time.get(i) < time.get(i - 1) - RESTART_SECONDS && time.get(i) < time.get(0) + RESTART_SECONDS ? 1 : 0;
+        }
+        if (restarts > 1) {
+            throw new ImportFailure(file, 0, "The time starts again " + restarts + " times: the file probably holds several shots.",
+                    "Map its columns, and say how the shots are told apart.");
+        }
+        if (restarts == 1) {
+            assumptions.add("The time starts again once and was continued; if these are two shots, map the log's columns instead.");
+        }
     }
 
     /** Clock and epoch times are counted from the first sample; small offsets may mean something and stay. */

@@ -82,6 +82,7 @@ class PlainTableTest {
             # grenu shot: 1~# dose_g: lots~time,p~0,1 | log.csv, line 2: dose_g: “lots” is not a number. Write it such as 18.5. Correct the value or remove the line.
             time,pressure~0,1~1,2 | log.csv: The log has 2 samples. A shot needs at least three.
             time,pressure~0,~1,~2, | log.csv: Every channel is empty. Check that the logger recorded the shot.
+            t [s],p~0,1~9,2~0,1~9,2~0,1~9,2 | log.csv: The time starts again 2 times: the file probably holds several shots. Map its columns, and say how the shots are told apart.
             time [s],pressure~0,1~9000,2~18000,3 | log.csv: The log spans 18000 s, more than three hours. Check the unit of the time column, or cut the file to one shot.
             """)
     void errorsNameFileLineReasonAndRemedy(String table, String message) {

@@ -88,6 +88,7 @@ public final class ImportPanel extends VBox {
 
     private final class OutcomeCell extends ListCell<ImportOutcome> {
         private static final double WRAP = 560;
+        private static final double LINK_HEIGHT = 24;
 
         /** A text that wraps by itself: a cell asks for its height before it knows its width. */
         private final Text words = new Text();
@@ -117,6 +118,8 @@ public final class ImportPanel extends VBox {
             if (outcome instanceof ImportOutcome.Failed) {
                 getStyleClass().add(Styles.FAILED);
             }
+            // A cell with a size in the sheet asks its graphic for the least height only.
+            box.setMinHeight(words.getLayoutBounds().getHeight() + (outcome instanceof ImportOutcome.Failed ? LINK_HEIGHT : 0));
         }
     }
 }
