@@ -6,7 +6,6 @@ import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.puck.LogFlaw;
 import org.grenu.core.study.Shot;
@@ -20,6 +19,7 @@ import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotReader;
+import org.grenu.formats.rules.ShippedPacks;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -53,7 +53,7 @@ public class ShotBenchmark {
     /** {@return repairs, curves, moments, yield, phases, profile, hydraulics, and the findings on them} */
     @Benchmark
     public List<Finding> analyse() {
-        return Diagnosis.of(shot.sheet(), ShotMeasures.of(shot));
+        return ShippedPacks.findings(shot.sheet(), ShotMeasures.of(shot));
     }
 
     /** {@return the strips painted as on a 1280 × 800 screen} */

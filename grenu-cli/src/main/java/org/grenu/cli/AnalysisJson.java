@@ -11,13 +11,13 @@ import java.util.OptionalDouble;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.curve.TimedEvent;
-import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.Masses;
+import org.grenu.formats.rules.ShippedPacks;
 
 /** The JSON of {@code analyse}. Field names are part of the interface: add, never rename; see docs/cli.md. */
 final class AnalysisJson {
@@ -61,7 +61,7 @@ final class AnalysisJson {
         PuckJson.planned(node, shot.measures());
         PuckJson.hydraulics(node.putObject("hydraulics"), shot.measures().hydraulics());
         repairs(node.putArray("repairs"), shot.measures().curve().repaired().repairs());
-        findings(node.putArray("findings"), Diagnosis.of(shot.shot().sheet(), shot.measures()));
+        findings(node.putArray("findings"), ShippedPacks.findings(shot.shot().sheet(), shot.measures()));
         shot.assumptions().forEach(node.putArray("assumptions")::add);
     }
 

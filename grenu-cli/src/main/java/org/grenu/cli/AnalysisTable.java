@@ -6,13 +6,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.curve.TimedEvent;
-import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Masses;
+import org.grenu.formats.rules.ShippedPacks;
 
 /** The table of {@code analyse}, for people: one line a shot, findings below. */
 final class AnalysisTable {
@@ -32,7 +32,7 @@ final class AnalysisTable {
         shots.forEach(shot -> rows.add(row(shot)));
         StringBuilder out = new StringBuilder(aligned(rows));
         for (AnalysedShot shot : shots) {
-            for (Finding finding : Diagnosis.of(shot.shot().sheet(), shot.measures())) {
+            for (Finding finding : ShippedPacks.findings(shot.shot().sheet(), shot.measures())) {
                 out.append(shot.file()).append(": ").append(finding.statement()).append(" (").append(finding.evidence()).append(")\n");
             }
             shot.measures().curve().repaired().repairs().forEach(repair -> out.append(shot.file()).append(": ")

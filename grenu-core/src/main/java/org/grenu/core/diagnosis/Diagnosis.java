@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
 
 /** Asks every rule of the chosen packs; the gravest findings come first. */
 public final class Diagnosis {
@@ -24,10 +21,5 @@ public final class Diagnosis {
         }
         findings.sort(Comparator.comparing(Finding::severity).reversed());
         return findings;
-    }
-
-    /** {@return the findings on a shot of which none before it is known, by the packs that speak unless told otherwise} */
-    public static List<Finding> of(ShotSheet sheet, ShotMeasures measures) {
-        return of(new ShotContext(sheet, measures, Optional.empty()), ShippedPacks.chosen());
     }
 }

@@ -11,9 +11,9 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
-import org.grenu.core.diagnosis.ShippedPacks;
 import org.grenu.figures.read.AxisKind;
 import org.grenu.figures.read.ReadOptions;
+import org.grenu.formats.rules.ShippedPacks;
 
 /**
  * What the user chose for this library. Kept in it as texts by key, so that one that is not understood, as from a newer

@@ -1,4 +1,4 @@
-package org.grenu.core.diagnosis;
+package org.grenu.formats.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import org.grenu.core.diagnosis.Finding;
+import org.grenu.core.diagnosis.Severity;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
@@ -28,7 +30,7 @@ class CurveRulesTest {
         }
         Shot shot = new Shot(sheet, new ShotLog(Samples.of(columns[0]),
                 Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS, Samples.of(columns[2]))));
-        return Diagnosis.of(sheet, ShotMeasures.of(shot));
+        return ShippedPacks.findings(sheet, ShotMeasures.of(shot));
     }
 
     private static List<String> rules(double seconds, DoubleUnaryOperator pressure, DoubleUnaryOperator mass) {

@@ -1,4 +1,4 @@
-package org.grenu.core.diagnosis;
+package org.grenu.formats.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -9,6 +9,12 @@ import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.grenu.core.diagnosis.Diagnosis;
+import org.grenu.core.diagnosis.Finding;
+import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.diagnosis.ShotContext;
+import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;

@@ -1,4 +1,4 @@
-package org.grenu.core.diagnosis;
+package org.grenu.formats.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.puck.DemoStudy;
@@ -71,7 +72,7 @@ class DemoStudyTest {
     }
 
     private static List<String> saying(String rule) {
-        return SHOTS.stream().filter(shot -> Diagnosis.of(shot.shot().sheet(), ShotMeasures.of(shot.shot())).stream()
+        return SHOTS.stream().filter(shot -> ShippedPacks.findings(shot.shot().sheet(), ShotMeasures.of(shot.shot())).stream()
                 .anyMatch(finding -> finding.rule().equals(rule))).map(DemoShot::name).toList();
     }
 
@@ -90,6 +91,6 @@ class DemoStudyTest {
     }
 
     private static List<String> rules(DemoShot shot, ShotSheet sheet) {
-        return Diagnosis.of(sheet, ShotMeasures.of(shot.shot().with(sheet))).stream().map(Finding::rule).toList();
+        return ShippedPacks.findings(sheet, ShotMeasures.of(shot.shot().with(sheet))).stream().map(Finding::rule).toList();
     }
 }
