@@ -1,8 +1,10 @@
 package org.grenu.core.curve;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /** Marks a pressure that stands at its largest value, without noise, for longer than chance would have it. */
 final class ClippedSensor implements CurveRepair {
@@ -10,6 +12,8 @@ final class ClippedSensor implements CurveRepair {
     private static final double LEAST_SECONDS = 0.8;
     private static final int LEAST_SAMPLES = 6;
     private static final double LEAST_NOISE_BAR = 0.01;
+    /** A gauge read in coarser steps stands still on any of them. */
+    private static final double COARSEST_STEP_BAR = 0.05;
     private static final double LEAST_BAR = 1;
 
     @Override
@@ -33,10 +37,16 @@ final class ClippedSensor implements CurveRepair {
                 begin = -1;
             }
         }
-        return new RepairedLog(log, noisy(pressure) ? found : List.of());
+        return new RepairedLog(log, fine(pressure) && noisy(pressure) ? found : List.of());
     }
 
-    /** Whether the rest of the pressure moves by noise: a curve without noise, or in coarse steps, stands still anywhere. */
+    private static boolean fine(Samples pressure) {
+        double[] levels = Arrays.stream(pressure.toArray()).filter(Double::isFinite).sorted().distinct().toArray();
+        return IntStream.range(1, levels.length).mapToDouble(i -> levels[i] - levels[i - 1]).min().orElse(Double.POSITIVE_INFINITY)
+                < COARSEST_STEP_BAR;
+    }
+
+    /** Whether the rest of the pressure moves by noise: a curve without noise stands still anywhere. */
     private static boolean noisy(Samples pressure) {
         double top = pressure.max();
         int still = 0;

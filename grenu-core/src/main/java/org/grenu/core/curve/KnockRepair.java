@@ -25,6 +25,8 @@ final class KnockRepair implements CurveRepair {
     private static final double SHOULDER_SECONDS = 0.15;
     /** Excursions closer than this are one knock, still ringing. */
     private static final double RINGING_SECONDS = 0.5;
+    /** The median does not look past a longer pause, counted in steps of the log: on its far side the cup has filled on. */
+    private static final double LONGEST_PAUSE_STEPS = 6;
     /** A window of more samples is thinned: the median needs no more, and a log of 10 kHz stays fast. */
     private static final int LARGEST_WINDOW = 300;
 
@@ -123,15 +125,16 @@ final class KnockRepair implements CurveRepair {
         return off;
     }
 
-    /** The window shrinks evenly towards both ends, so that it stays centred on its sample. */
+    /** The window shrinks evenly towards both ends and towards long pauses, so that it stays centred on its sample. */
     private static double[] runningMedian(double[] time, double[] values) {
         int n = values.length;
         double[] medians = new double[n];
         double[] window = new double[n];
+        double[] room = roomToPause(time);
         int low = 0;
         int high = 0;
         for (int i = 0; i < n; i++) {
-            double half = Math.min(WINDOW_SECONDS / 2, Math.min(time[i] - time[0], time[n - 1] - time[i])) + 1e-9;
+            double half = Math.min(WINDOW_SECONDS / 2, room[i]) + 1e-9;
             while (time[low] < time[i] - half) {
                 low++;
             }
@@ -155,6 +158,23 @@ final class KnockRepair implements CurveRepair {
             medians[i] = count == 0 ? Double.NaN : median(window, count);
         }
         return medians;
+    }
+
+    /** For each sample the time in s to the nearest end of the log or long pause. */
+    private static double[] roomToPause(double[] time) {
+        int n = time.length;
+        double longest = LONGEST_PAUSE_STEPS * TimeOrderRepair.medianStep(time);
+        double[] room = new double[n];
+        for (int i = 1; i < n; i++) {
+            room[i] = time[i] - time[i - 1] > longest ? 0 : room[i - 1] + time[i] - time[i - 1];
+        }
+        double after = 0;
+        for (int i = n - 2; i >= 0; i--) {
+            after = time[i + 1] - time[i] > longest ? 0 : after + time[i + 1] - time[i];
+            room[i] = Math.min(room[i], after);
+        }
+        room[n - 1] = 0;
+        return room;
     }
 
     private static double[] less(double[] values, double[] medians) {
