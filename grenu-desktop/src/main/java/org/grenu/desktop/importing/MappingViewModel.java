@@ -30,6 +30,10 @@ import org.grenu.formats.mapping.TableShape;
 /** A log whose columns are being told: the mapping as it stands, and what it makes of the log. */
 public final class MappingViewModel implements AutoCloseable {
 
+    /** A log's text and what its first mapping makes of it. */
+    private record Opened(String text, MappingPreview preview) {
+    }
+
     /** So many shots of a file are drawn; all are counted and imported. */
     private static final int MOST_DRAWN = 12;
 
@@ -40,7 +44,6 @@ public final class MappingViewModel implements AutoCloseable {
     private final ReadOnlyObjectWrapper<MappingPreview> preview = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<ShotSource> source = new ReadOnlyObjectWrapper<>();
     private String text = "";
-    private Map<String, String> reasons = Map.of();
 
     /** Maps logs and hands them to that importer. */
     public MappingViewModel(StudyDesk desk, ImportViewModel importing, Executor interfaceThread) {
@@ -73,12 +76,11 @@ public final class MappingViewModel implements AutoCloseable {
             Optional<TableMapping> kept = new SavedMappings(desk.library()).fitting(log.name(), read);
             MappingGuess guess = kept.isPresent() ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"))
                     : MappingGuess.of(log.name(), read);
-            return new Object[] {read, guess, made(log.name(), read, guess.mapping(), guess.reasons())};
+            return new Opened(read, made(log.name(), read, guess.mapping(), guess.reasons()));
         }, opened -> {
             if (ask == asked.get()) {
-                text = (String) opened[0];
-                reasons = ((MappingGuess) opened[1]).reasons();
-                preview.set((MappingPreview) opened[2]);
+                text = opened.text();
+                preview.set(opened.preview());
             }
         }, failure -> {
             source.set(null);
@@ -118,19 +120,12 @@ public final class MappingViewModel implements AutoCloseable {
         worker.run(() -> {
             try {
                 MappingGuess guess = MappingGuess.of(log.name(), read, shape);
-                return new Object[] {guess.reasons(), made(log.name(), read, guess.mapping(), guess.reasons())};
+                return made(log.name(), read, guess.mapping(), guess.reasons());
             } catch (ImportFailure failure) {
                 TableMapping empty = new TableMapping("", shape, List.of(), OptionalDouble.empty(), ShotSplit.NONE);
-                return new Object[] {Map.of(), new MappingPreview(empty, Map.of(), Map.of(), List.of(), 0, Optional.of(failure.getMessage()))};
+                return new MappingPreview(empty, Map.of(), Map.of(), List.of(), 0, Optional.of(failure.getMessage()));
             }
-        }, result -> {
-            if (ask == asked.get()) {
-                @SuppressWarnings("unchecked")
-                Map<String, String> why = (Map<String, String>) result[0];
-                reasons = why;
-                preview.set((MappingPreview) result[1]);
-            }
-        }, desk::failed);
+        }, made -> show(ask, made), desk::failed);
     }
 
     /** {@return the mapping as it stands} */
@@ -167,13 +162,16 @@ public final class MappingViewModel implements AutoCloseable {
     private void change(TableMapping mapping) {
         ShotSource log = source.get();
         String read = text;
-        Map<String, String> why = reasons;
+        Map<String, String> why = preview.get().reasons();
         long ask = asked.incrementAndGet();
-        worker.run(() -> made(log.name(), read, mapping, why), made -> {
-            if (ask == asked.get()) {
-                preview.set(made);
-            }
-        }, desk::failed);
+        worker.run(() -> made(log.name(), read, mapping, why), made -> show(ask, made), desk::failed);
+    }
+
+    /** What was asked for last is shown. */
+    private void show(long ask, MappingPreview made) {
+        if (ask == asked.get()) {
+            preview.set(made);
+        }
     }
 
     private static MappingPreview made(String file, String text, TableMapping mapping, Map<String, String> reasons) {

@@ -143,7 +143,7 @@ final class FigureMaker {
     private List<PhaseSpan> phases() {
         List<PhaseSpan> spans = new ArrayList<>();
         for (Phase phase : shot.phases().phases()) {
-            double from = phase.kind() == PhaseKind.WETTING && Double.isNaN(axis.at(phase.from())) ? Double.NaN : axis.at(phase.from());
+            double from = axis.at(phase.from());
             double to = axis.at(phase.to());
             boolean begun = Double.isFinite(from);
             boolean ended = Double.isFinite(to);

@@ -105,10 +105,11 @@ public sealed interface ReadAxis {
                 return Double.NaN;
             }
             int k = 0;
-            while (k < seconds.size() - 1 && seconds.value(k + 1) < time) {
+            while (k < seconds.size() - 1 && seconds.value(k + 1) <= time) {
                 k++;
             }
-            return seconds.time(k);
+            double onward = k == seconds.size() - 1 ? 0 : (time - seconds.value(k)) / (seconds.value(k + 1) - seconds.value(k));
+            return seconds.time(k) + onward * STEP;
         }
 
         @Override
