@@ -22,6 +22,7 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.formats.mapping.ColumnRole;
 import org.grenu.formats.mapping.MappingGuess;
 import org.grenu.formats.mapping.ShotSplit;
 import org.grenu.formats.mapping.TableMapping;
@@ -157,6 +158,7 @@ public final class MappingPanel extends BorderPane {
         TextField rate = number("mapping-rate", mapping.rate().isPresent() ? DecimalText.exact(mapping.rate().getAsDouble()) : "",
                 "Samples per second, where there is no time column", typed -> model.change(typed > 0 ? OptionalDouble.of(typed) : OptionalDouble.empty()));
         rate.setPromptText("none");
+        rate.setDisable(mapping.find(new ColumnRole.Time()).isPresent());
         line.getChildren().addAll(new Label("· samples per second without a time column"), rate);
         return new VBox(2, line, reason(preview, MappingGuess.SPLIT));
     }

@@ -83,7 +83,9 @@ public final class MappingViewModel implements AutoCloseable {
                 preview.set(opened.preview());
             }
         }, failure -> {
-            source.set(null);
+            if (ask == asked.get()) {
+                source.set(null);
+            }
             desk.noticeProperty().set(Notice.failed(failure instanceof ImportFailure || failure instanceof IOException ? failure.getMessage()
                     : log.name() + " cannot be mapped (" + failure + ")."));
         });
@@ -107,7 +109,7 @@ public final class MappingViewModel implements AutoCloseable {
         change(mapping().with(split));
     }
 
-    /** Gives the rows that many samples per second, or takes the time column again. */
+    /** Gives the rows that many samples per second, where no column is the time. */
     void change(OptionalDouble rate) {
         change(mapping().with(rate));
     }

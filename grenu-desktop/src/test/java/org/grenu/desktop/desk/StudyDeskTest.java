@@ -2,59 +2,16 @@ package org.grenu.desktop.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
-import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
-import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.RefusedEntry;
 import org.grenu.core.study.SheetField;
-import org.grenu.desktop.read.ReadViewModel;
-import org.grenu.figures.read.AxisRange;
-import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 import org.jdbi.v3.core.Jdbi;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-/** The desk and the reading of a shot without any window: this test's thread stands in for the interface thread. */
-class StudyDeskTest {
-
-    @TempDir
-    private Path folder;
-    private final LinkedBlockingQueue<Runnable> onInterface = new LinkedBlockingQueue<>();
-    private StudyDesk desk;
-
-    @BeforeEach
-    void fill() throws InterruptedException {
-        Library library = Library.open(folder.resolve("library.sqlite"));
-        DemoStudy.shots().stream().limit(3).forEach(demo -> library.add(demo.name(), new byte[] {1}, demo.shot()));
-        desk = new StudyDesk(library, onInterface::add);
-        desk.load(library.summaries());
-        until(() -> desk.openProperty().get() != null);
-    }
-
-    @AfterEach
-    void close() {
-        desk.close();
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        while (!condition.getAsBoolean()) {
-            Runnable next = onInterface.poll(30, TimeUnit.SECONDS);
-            assertThat(next).as("something more happens").isNotNull();
-            next.run();
-        }
-    }
-
-    private ShotSummary open() {
-        return desk.openProperty().get().summary();
-    }
+/** What the desk shows is what the library holds. */
+class StudyDeskTest extends DeskFixture {
 
     @Test
     void theNewestShotIsOpenAtFirst() {
@@ -64,7 +21,7 @@ class StudyDeskTest {
     }
 
     @Test
-    void editsInQuickSuccessionAllTakeEffectInTheirOrder() throws InterruptedException {
+    void editsInQuickSuccessionAllTakeEffectInTheirOrder() {
         desk.enter(SheetField.READINGS, "9.1");
         assertThat(desk.latestSheet().numbers(SheetField.READINGS)).as("the next edit starts from here").containsExactly(9.1);
         assertThat(open().sheet().numbers(SheetField.READINGS)).as("but it is not shown before it is stored").hasSize(3);
@@ -85,7 +42,7 @@ class StudyDeskTest {
     }
 
     @Test
-    void whatCannotBeStoredIsSaidAndNotShown() throws InterruptedException {
+    void whatCannotBeStoredIsSaidAndNotShown() {
         Jdbi.create("jdbc:sqlite:" + folder.resolve("library.sqlite")).useHandle(h -> h.execute(
                 "CREATE TRIGGER full BEFORE INSERT ON edit BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
         desk.enter(SheetField.DOSE, "17.5");
@@ -97,7 +54,7 @@ class StudyDeskTest {
     }
 
     @Test
-    void undoAndRedoLeadToTheShotTheyChange() throws InterruptedException {
+    void undoAndRedoLeadToTheShotTheyChange() {
         desk.enter(SheetField.NOTE, "choked a little");
         until(() -> desk.editDepthProperty().get().undoable() == 1);
         desk.select(desk.shots().get(0).id());
@@ -115,36 +72,11 @@ class StudyDeskTest {
     }
 
     @Test
-    void theLastShotAskedForIsTheOneThatOpens() throws InterruptedException {
+    void theLastShotAskedForIsTheOneThatOpens() {
         List<ShotSummary> shots = List.copyOf(desk.shots());
         desk.select(shots.get(0).id());
         desk.select(shots.get(1).id());
         until(() -> open().number() != 3);
         assertThat(open().number()).isEqualTo(2);
-    }
-
-    @Test
-    void zoomAndHairlineStayWithinTheLogAndSurviveAnEdit() throws InterruptedException {
-        ReadViewModel read = new ReadViewModel(desk);
-        AxisRange whole = read.figureProperty().get().whole();
-        read.moveCursor(1e6);
-        assertThat(read.cursorProperty().get()).isEqualTo(whole.to());
-        read.zoomAtCursor(4);
-        assertThat(read.viewProperty().get().to()).isCloseTo(whole.to(), within(1e-9));
-        read.pan(50);
-        assertThat(read.viewProperty().get().to()).isCloseTo(whole.to(), within(1e-9));
-        read.moveCursor(-12);
-        AxisRange zoomed = read.viewProperty().get();
-        assertThat(read.cursorProperty().get()).as("the view goes along with the hairline").isBetween(zoomed.from(), zoomed.to());
-        desk.enter(SheetField.DOSE, "17");
-        until(() -> open().sheet().number(SheetField.DOSE).orElse(0) == 17);
-        assertThat(read.viewProperty().get()).as("an edit does not move the view").isEqualTo(zoomed);
-        desk.select(desk.shots().get(0).id());
-        until(() -> open().number() == 1);
-        assertThat(read.viewProperty().get()).as("another shot starts whole").isEqualTo(read.figureProperty().get().whole());
-        assertThat(read.title()).isEqualTo("Shot 1");
-        assertThat(read.recipe()).isEqualTo("Lot Heron 14 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated");
-        read.cursorProperty().set(Double.NaN);
-        assertThat(read.reading(read.figureProperty().get().strips().get(0))).isEmpty();
     }
 }

@@ -1,0 +1,85 @@
+package org.grenu.desktop.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.Size;
+import net.jqwik.api.constraints.UniqueElements;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.figures.read.AxisKind;
+import org.grenu.figures.read.ReadOptions;
+import org.grenu.formats.rules.ShippedPacks;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+/** Choices are kept as they are, and what is kept is read however old, new or broken it is. */
+class StudySettingsTest {
+
+    private static final RulePack PACK = ShippedPacks.all().get(3);
+
+    @Property(tries = 200)
+    void whateverIsChosenIsKept(@ForAll TimeConvention convention, @ForAll AxisKind axis,
+            @ForAll @Size(min = 1, max = 6) @UniqueElements List<Channel> channels, @ForAll @UniqueElements List<Boolean> speaks) {
+        StudySettings chosen = StudySettings.USUAL.with(convention).with(new ReadOptions(axis, channels));
+        for (int i = 0; i < speaks.size(); i++) {
+            chosen = chosen.with(ShippedPacks.all().get(i), speaks.get(i));
+        }
+        assertThat(StudySettings.of(chosen.kept())).isEqualTo(chosen);
+    }
+
+    @Test
+    void whatIsNotUnderstoodIsPassedOver() {
+        assertThat(StudySettings.of(Map.of())).isEqualTo(StudySettings.USUAL);
+        Map<String, String> odd = new HashMap<>(StudySettings.USUAL.kept());
+        odd.put("time_convention", "since breakfast");
+        odd.put("read_axis", "by moonlight");
+        odd.put("read_strips", "colour cup_mass cup_mass smell");
+        odd.put("rule_packs", PACK.id() + " from_a_later_version");
+        odd.put("rule_pack." + PACK.id(), "this is no pack");
+        StudySettings read = StudySettings.of(odd);
+        assertThat(read.convention()).isEqualTo(StudySettings.USUAL.convention());
+        assertThat(read.options()).isEqualTo(new ReadOptions(AxisKind.PUMP_ON, List.of(Channel.CUP_MASS)));
+        assertThat(read.packs()).as("the known school speaks, as it was shipped").containsExactly(PACK);
+    }
+
+    @Test
+    void anEditedPackSpeaksUntilItIsTakenBack() {
+        String text = PACK.text().replaceFirst("title .*", "title ours");
+        StudySettings edited = StudySettings.USUAL.edited(PACK, text);
+        assertThat(edited.pack(PACK).text()).contains("title ours");
+        assertThat(StudySettings.of(edited.kept())).isEqualTo(edited);
+        assertThat(edited.edited(PACK, "  \n")).isEqualTo(StudySettings.USUAL);
+        assertThat(edited.edited(PACK, PACK.text() + "\n\n")).as("typed back to what it was").isEqualTo(StudySettings.USUAL);
+        assertThatThrownBy(() -> edited.edited(PACK, "rule: broken")).isInstanceOf(RulePackError.class);
+    }
+
+    /** A choice made today is there tomorrow. */
+    @Nested
+    class OnTheDesk extends DeskFixture {
+
+        @Test
+        void choicesOutliveTheProgram() {
+            StudySettings chosen = desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF).with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
+            desk.choose(chosen);
+            until(() -> desk.library().settings().containsKey("time_convention"));
+            restart();
+            until(() -> desk.settingsProperty().get().equals(chosen));
+            assertThat(desk.settingsProperty().get().packs()).hasSize(chosen.packs().size());
+        }
+
+        @Test
+        void aSchoolThatFallsSilentTakesItsFindingsAlong() {
+            desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of()));
+            until(() -> desk.openProperty().get().findings().isEmpty());
+            assertThat(desk.openProperty().get().next().change()).isEqualTo("Repeat this recipe");
+        }
+    }
+}
