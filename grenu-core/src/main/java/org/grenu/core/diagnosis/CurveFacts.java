@@ -35,8 +35,8 @@ final class CurveFacts {
             new Fact("flow_at_end_g_s", 1, "cup flow at the log's last sample", CurveFacts::flowAtEnd),
             new Fact("soak_s", 1, "length of the soak, 0 without one", c -> FactValue.of(phase(c, PhaseKind.SOAK).map(Phase::seconds).orElse(0.0))),
             new Fact("main_from_s", 1, "begin of the main phase, on the log's clock", c -> phase(c, PhaseKind.MAIN).flatMap(p -> FactValue.of(p.from()))),
-            new Fact("pressure_sag_bar", 1, "what the pressure lost during the main phase", c -> change(c, Channel.PRESSURE).flatMap(d -> FactValue.of(-d))),
-            new Fact("flow_rise_g_s", 1, "what the cup flow gained during the main phase", c -> change(c, Channel.CUP_FLOW).flatMap(FactValue::of)),
+            new Fact("pressure_sag_bar", 1, "what the pressure lost in the main phase while the stream ran", c -> change(c, Channel.PRESSURE).flatMap(d -> FactValue.of(-d))),
+            new Fact("flow_rise_g_s", 1, "what the cup flow gained in that time", c -> change(c, Channel.CUP_FLOW).flatMap(FactValue::of)),
             new Fact("time_limit_steps", 0, "steps of the profile that ended by their time limit", CurveFacts::timeLimitSteps),
             new Fact("time_limit_at_s", 1, "end of the first such step, on the log's clock", CurveFacts::timeLimitAt),
             new Fact("inside_share_pct", 0, "share of the time within the profile's corridor", CurveFacts::insideShare),
@@ -47,6 +47,10 @@ final class CurveFacts {
             new Fact("weighed_g", 1, "beverage mass as weighed", c -> c.measures().masses().beverageSource() == BeverageSource.WEIGHED
                     ? FactValue.of(c.measures().masses().beverage()) : Optional.empty()),
             new Fact("curve_beverage_g", 1, "beverage mass by the curve", c -> FactValue.of(curve(c).beverage())));
+
+    /** Common practice, no source. */
+    private static final double STREAM_RUNS_SECONDS = 1.5;
+    private static final double LEAST_MAIN_SECONDS = 5;
 
     private CurveFacts() {
     }
@@ -110,15 +114,24 @@ final class CurveFacts {
                 : curve(context).find(Channel.CUP_FLOW).flatMap(q -> FactValue.of(q.value(q.size() - 1)));
     }
 
-    /** Mean of the main phase's last two seconds less that of its first two. */
+    /**
+     * Mean of the main phase's last two seconds less that of two seconds at its begin. A main phase that begins before
+     * the first drip counts from when the stream runs: what flows then has not risen, it has begun.
+     */
     private static Optional<Double> change(ShotContext context, Channel channel) {
         Optional<Phase> main = phase(context, PhaseKind.MAIN);
         Optional<UniformCurve> curve = curve(context).find(channel);
-        if (main.isEmpty() || curve.isEmpty() || main.get().seconds() < 6) {
+        if (main.isEmpty() || curve.isEmpty()) {
             return Optional.empty();
         }
-        double first = Arrays.stream(curve.get().between(main.get().from() + 0.5, main.get().from() + 2.5)).average().orElse(Double.NaN);
-        double last = Arrays.stream(curve.get().between(main.get().to() - 2.5, main.get().to() - 0.5)).average().orElse(Double.NaN);
+        double running = times(context).firstDrip().map(drip -> drip.seconds() + STREAM_RUNS_SECONDS).orElse(main.get().from());
+        double from = Math.max(main.get().from(), running) + 0.5;
+        double to = main.get().to() - 0.5;
+        if (to - from < LEAST_MAIN_SECONDS) {
+            return Optional.empty();
+        }
+        double first = Arrays.stream(curve.get().between(from, from + 2)).average().orElse(Double.NaN);
+        double last = Arrays.stream(curve.get().between(to - 2, to)).average().orElse(Double.NaN);
         return Double.isFinite(last - first) ? Optional.of(last - first) : Optional.empty();
     }
 
