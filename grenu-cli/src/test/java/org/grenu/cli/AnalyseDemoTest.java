@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
 import org.grenu.core.study.SheetField;
@@ -66,6 +67,39 @@ class AnalyseDemoTest {
         assertThat(knocked.at("/repairs/0/applied").asBoolean()).isTrue();
         assertThat(weighed.get(5).at("/findings/0/rule").asText()).isEqualTo("no_drip");
         assertThat(weighed.get(5).path("first_drip_s").isNull()).isTrue();
+    }
+
+    /** Phases, their ends, the profile's steps and the puck's water, as whoever reads the JSON gets them. */
+    @Test
+    void phasesStepsAndHydraulicsAreAsSimulated() throws IOException {
+        JsonNode shots = new ObjectMapper().readTree(run("--format", "json")).path("shots");
+        int channels = 0;
+        int bordersRight = 0;
+        for (int i = 0; i < TRUTH.size(); i++) {
+            DemoShot truth = TRUTH.get(i);
+            JsonNode shot = shots.get(i);
+            JsonNode phases = shot.path("phases");
+            List<PhaseBorder> simulated = truth.truth().phases();
+            boolean right = phases.size() == simulated.size();
+            for (int k = 0; k < phases.size(); k++) {
+                right = right && phases.get(k).path("phase").asText().equals(simulated.get(k).kind().key())
+                        && Math.abs(phases.get(k).path("from_s").asDouble() - simulated.get(k).seconds()) < 0.8;
+                assertThat(phases.get(k).path("ended_by").asText()).as(truth.name()).isIn("condition", "time_limit", "mass", "pump_off", "operator", "end_of_log", "unknown");
+                assertThat(phases.get(k).path("to_s").asDouble()).isGreaterThan(phases.get(k).path("from_s").asDouble());
+            }
+            bordersRight += right ? 1 : 0;
+            assertThat(shot.at("/profile/steps").size()).as(truth.name()).isPositive();
+            JsonNode water = shot.at("/hydraulics/water");
+            if (!water.isNull() && !water.path("kept_g").isNull()) {
+                assertThat(water.at("/pumped_g/value").asDouble()).as("what is pumped is in the cup or kept")
+                        .isCloseTo(water.at("/in_beverage_g/value").asDouble() + water.at("/kept_g/value").asDouble(), within(1e-6));
+            }
+            boolean found = !shot.at("/hydraulics/channel_sign").isNull();
+            channels += found ? 1 : 0;
+        }
+        assertThat(bordersRight).as("shots whose every border is within 0.8 s").isGreaterThanOrEqualTo(TRUTH.size() * 95 / 100 - 1);
+        assertThat(channels).as("channel signs").isBetween(1, 4);
+        assertThat(shots.get(25).at("/hydraulics/channel_sign/likelihood").asDouble()).isGreaterThan(0.5);
     }
 
     @Test

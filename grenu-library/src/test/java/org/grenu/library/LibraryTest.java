@@ -39,6 +39,31 @@ class LibraryTest {
     @Nested
     class Keeping {
 
+        /** A log of a whole day is stored once, and each of its shots gives it back. */
+        @Test
+        void severalShotsOfOneFileShareIt() {
+            try (Library library = Library.open(file())) {
+                SHOTS.subList(0, 3).forEach(shot -> library.add("day.csv", RAW, shot));
+                library.add("other.csv", RAW, SHOTS.get(4));
+                library.add("day.csv", new byte[] {1}, SHOTS.get(5));
+                assertThat(library.add("day.csv", RAW, SHOTS.get(0))).as("the same shot once more").isNotInstanceOf(AddOutcome.Added.class);
+                assertThat(library.summaries()).hasSize(5).allSatisfy(shot -> assertThat(library.rawFile(shot.id()).bytes()).isNotEmpty());
+                int files = Jdbi.create("jdbc:sqlite:" + file()).withHandle(h -> h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one());
+                assertThat(files).as("two names, two contents").isEqualTo(3);
+            }
+        }
+
+        @Test
+        void settingsAreKeptReplacedAndOutliveTheLibrary() {
+            try (Library library = Library.open(file())) {
+                library.keep(Map.of("read_axis", "cup_mass", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
+                library.keep(Map.of("read_axis", "pump_on"));
+            }
+            try (Library library = Library.open(file())) {
+                assertThat(library.settings()).containsExactlyInAnyOrderEntriesOf(Map.of("read_axis", "pump_on", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
+            }
+        }
+
         @Test
         void everyShotComesBackEqualAfterReopening() {
             Shot awkward = SHOTS.get(4).with(SHOTS.get(4).sheet().with(SheetField.NOTE, "a \"note\"\nin two lines")
