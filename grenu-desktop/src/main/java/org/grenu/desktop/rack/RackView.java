@@ -5,6 +5,7 @@ import javafx.beans.Observable;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.IndexedCell;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.OverrunStyle;
@@ -207,14 +208,15 @@ public final class RackView extends VBox {
         }
     }
 
-    /** Scrolls only when the row is out of sight, and then takes a few rows above it along. */
+    /** Scrolls only when the row is not wholly in sight, and then takes a few rows above it along. */
     private void reveal(int row) {
         if (!(list.lookup(".virtual-flow") instanceof VirtualFlow<?> flow) || flow.getFirstVisibleCell() == null) {
             return;
         }
-        boolean within = row > flow.getFirstVisibleCell().getIndex() && row < flow.getLastVisibleCell().getIndex();
-        boolean atAnEnd = row <= 1 && flow.getFirstVisibleCell().getIndex() == 0 && flow.getFirstVisibleCell().getLayoutY() >= 0;
-        if (!within && !atAnEnd) {
+        boolean among = row >= flow.getFirstVisibleCell().getIndex() && row <= flow.getLastVisibleCell().getIndex();
+        IndexedCell<?> cell = among ? flow.getCell(row) : null;
+        boolean whole = among && cell.getLayoutY() >= 0 && cell.getLayoutY() + cell.getHeight() <= list.getHeight();
+        if (!whole) {
             list.scrollTo(Math.max(0, row <= 1 ? 0 : row - 3));
         }
     }
