@@ -32,6 +32,9 @@ import org.grenu.figures.theme.TreatmentScale;
 /** The column of slips with its filter and legend. */
 public final class RackView extends VBox {
 
+    private static final double NUDGE_PIXELS = 40;
+    private static final int MOST_NUDGES = 12;
+
     private final RackViewModel model;
     private final StudyDesk desk;
     private final Appearance appearance;
@@ -213,12 +216,23 @@ public final class RackView extends VBox {
         if (!(list.lookup(".virtual-flow") instanceof VirtualFlow<?> flow) || flow.getFirstVisibleCell() == null) {
             return;
         }
-        boolean among = row >= flow.getFirstVisibleCell().getIndex() && row <= flow.getLastVisibleCell().getIndex();
-        IndexedCell<?> cell = among ? flow.getCell(row) : null;
-        boolean whole = among && cell.getLayoutY() >= 0 && cell.getLayoutY() + cell.getHeight() <= list.getHeight();
-        if (!whole) {
+        if (!whole(flow, row)) {
             list.scrollTo(Math.max(0, row <= 1 ? 0 : row - 3));
+            list.layout();
         }
+        // The list guesses the heights of rows it has not shown yet, and so falls short of the last ones.
+        for (int i = 0; i < MOST_NUDGES && !whole(flow, row); i++) {
+            flow.scrollPixels(row <= flow.getFirstVisibleCell().getIndex() ? -NUDGE_PIXELS : NUDGE_PIXELS);
+            list.layout();
+        }
+    }
+
+    private boolean whole(VirtualFlow<?> flow, int row) {
+        if (row < flow.getFirstVisibleCell().getIndex() || row > flow.getLastVisibleCell().getIndex()) {
+            return false;
+        }
+        IndexedCell<?> cell = flow.getCell(row);
+        return cell.getLayoutY() >= 0 && cell.getLayoutY() + cell.getHeight() <= flow.getHeight() + 1;
     }
 
     private void recolour() {

@@ -3,7 +3,9 @@ package org.grenu.desktop.rack;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.study.Factor;
@@ -66,6 +68,18 @@ class RackTest extends BenchFixture {
         until("at the end", () -> text("shot-title").equals("Shot 1"));
         push(KeyCode.DOWN);
         until("and no further", () -> text("shot-title").equals("Shot 1"));
+    }
+
+    /** Wherever it lies among headings and slips, the shot that is read is wholly in sight. */
+    @Test
+    void theOpenShotIsInSight() {
+        for (int number : new int[] {1, 39, 2, 20, 1}) {
+            openShot(number);
+            Node list = lookup("#rack").query();
+            until("shot " + number + " is in sight", () -> lookup("#rack").lookup(".list-cell").queryAll().stream()
+                    .filter(cell -> cell instanceof ListCell<?> slip && slip.isSelected() && !slip.isEmpty()).anyMatch(cell ->
+                            list.getLayoutBounds().contains(list.sceneToLocal(cell.localToScene(cell.getLayoutBounds())))));
+        }
     }
 
     @Test
