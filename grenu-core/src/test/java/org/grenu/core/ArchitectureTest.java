@@ -19,16 +19,19 @@ class ArchitectureTest {
             .layer("phase").definedBy("..core.phase")
             .layer("strength").definedBy("..core.strength").layer("extraction").definedBy("..core.extraction")
             .layer("study").definedBy("..core.study").layer("diagnosis").definedBy("..core.diagnosis")
+            .layer("model").definedBy("..core.model").optionalLayer("compare").definedBy("..core.compare")
             .layer("puck").definedBy("..core.puck")
             .whereLayer("diagnosis").mayNotBeAccessedByAnyLayer()
+            .whereLayer("compare").mayNotBeAccessedByAnyLayer()
+            .whereLayer("model").mayOnlyBeAccessedByLayers("compare")
             .whereLayer("puck").mayNotBeAccessedByAnyLayer()
-            .whereLayer("study").mayOnlyBeAccessedByLayers("diagnosis", "puck")
-            .whereLayer("phase").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck")
-            .whereLayer("profile").mayOnlyBeAccessedByLayers("phase", "study", "diagnosis", "puck")
-            .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "diagnosis", "puck")
-            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "diagnosis")
-            .whereLayer("strength").mayOnlyBeAccessedByLayers("study", "diagnosis")
-            .whereLayer("curve").mayOnlyBeAccessedByLayers("hydraulics", "profile", "phase", "study", "diagnosis", "puck");
+            .whereLayer("study").mayOnlyBeAccessedByLayers("diagnosis", "compare", "puck")
+            .whereLayer("phase").mayOnlyBeAccessedByLayers("study", "diagnosis", "compare", "puck")
+            .whereLayer("profile").mayOnlyBeAccessedByLayers("phase", "study", "diagnosis", "compare", "puck")
+            .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "diagnosis", "compare", "puck")
+            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "diagnosis", "compare")
+            .whereLayer("strength").mayOnlyBeAccessedByLayers("study", "diagnosis", "compare")
+            .whereLayer("curve").mayOnlyBeAccessedByLayers("hydraulics", "profile", "phase", "study", "diagnosis", "compare", "model", "puck");
 
     @ArchTest
     static final ArchRule coreKnowsNoFilesDatabaseThreadsOrInterface = noClasses().should().dependOnClassesThat()

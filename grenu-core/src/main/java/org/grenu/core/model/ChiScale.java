@@ -1,0 +1,48 @@
+package org.grenu.core.model;
+
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.special.Gamma;
+
+/**
+ * Expectations over s = √(χ²/ν), the ratio of an estimated to the true standard deviation, by Gauss–Legendre quadrature
+ * over ln s.
+ */
+final class ChiScale {
+
+    private static final int PANELS = 24;
+    /** The density may fall by e to that power before it counts as nought. */
+    private static final double DEPTH = 40;
+    private static final int HALVINGS = 60;
+
+    private ChiScale() {
+    }
+
+    /** {@return E g(s)}; for ν = ∞ that is g(1) */
+    static double expectation(double df, DoubleUnaryOperator g) {
+        if (Double.isInfinite(df)) {
+            return g.applyAsDouble(1);
+        }
+        double constant = Math.log(2) + df / 2 * Math.log(df / 2) - Gamma.logGamma(df / 2) - df / 2;
+        return Quadrature.over(edge(df, -1 - DEPTH / df), edge(df, 1 + DEPTH / df), PANELS,
+                x -> Math.exp(constant - df * fall(x)) * g.applyAsDouble(Math.exp(x)));
+    }
+
+    /** How far the log density at ln s = x lies below its peak at 0, over ν; {@code expm1} keeps the digits near the peak. */
+    private static double fall(double x) {
+        return Math.expm1(2 * x) / 2 - x;
+    }
+
+    /** Bisection between the peak and a point that is surely outside. */
+    private static double edge(double df, double outside) {
+        double inside = 0;
+        for (int k = 0; k < HALVINGS; k++) {
+            double middle = (inside + outside) / 2;
+            if (df * fall(middle) > DEPTH) {
+                outside = middle;
+            } else {
+                inside = middle;
+            }
+        }
+        return outside;
+    }
+}

@@ -1,0 +1,139 @@
+package org.grenu.core.model;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * Where two groups of curves differ: Student's t at every point, held against the largest of all points when the groups'
+ * labels are shuffled, so that a false alarm anywhere stays at its rate (max-T, P. H. Westfall, S. S. Young,
+ * Resampling-Based Multiple Testing, 1993).
+ *
+ * @param p point by point, corrected for looking at all points, in (0, 1]
+ */
+public record CurveTest(List<Double> p) {
+
+    /** A stretch of points, both ends in it. */
+    public record Stretch(int from, int to) {
+    }
+
+    public CurveTest {
+        p = List.copyOf(p);
+    }
+
+    /** {@return the stretches where the groups differ at that family-wise level} */
+    public List<Stretch> differing(double alpha) {
+        List<Stretch> stretches = new ArrayList<>();
+        int from = -1;
+        for (int t = 0; t <= p.size(); t++) {
+            boolean differs = t < p.size() && p.get(t) <= alpha;
+            if (differs && from < 0) {
+                from = t;
+            } else if (!differs && from >= 0) {
+                stretches.add(new Stretch(from, t - 1));
+                from = -1;
+            }
+        }
+        return stretches;
+    }
+
+    /**
+     * {@return the test}
+     *
+     * @param curves   curves × points, no NaN
+     * @param first    whether the curve belongs to the first group; both groups have a member
+     * @param blocks   curves whose labels may change places, e.g. days; their means are taken out first
+     * @param floors   by point: a spread below which the instrument does not tell, same unit, in (0, ∞)
+     * @param shuffles number of shuffles
+     * @param seed     of the shuffling
+     */
+    public static CurveTest of(double[][] curves, boolean[] first, List<int[]> blocks, double[] floors, int shuffles, long seed) {
+        double[][] z = centred(curves, blocks);
+        int n = z.length;
+        int points = floors.length;
+        double[] squares = new double[points];
+        for (double[] curve : z) {
+            for (int t = 0; t < points; t++) {
+                squares[t] += curve[t] * curve[t];
+            }
+        }
+        for (int t = 0; t < points; t++) {
+            squares[t] += floors[t] * floors[t] * (n - 1 - blocks.size());
+        }
+        boolean[] labels = first.clone();
+        double[] sums = new double[points];
+        double[] seen = ratios(z, labels, squares, sums).clone();
+        double[] largest = new double[shuffles];
+        Random random = new Random(seed);
+        for (int k = 0; k < shuffles; k++) {
+            blocks.forEach(rows -> shuffle(labels, rows, random));
+            double most = 0;
+            for (double ratio : ratios(z, labels, squares, sums)) {
+                most = Math.max(most, ratio);
+            }
+            largest[k] = most;
+        }
+        Arrays.sort(largest);
+        return new CurveTest(Arrays.stream(seen).mapToObj(ratio -> (1.0 + countFrom(largest, ratio - 1e-12)) / (shuffles + 1)).toList());
+    }
+
+    /** Share of each point's squares that lies between the groups: rises with t². Kept in {@code sums}. */
+    private static double[] ratios(double[][] z, boolean[] labels, double[] squares, double[] sums) {
+        Arrays.fill(sums, 0);
+        int members = 0;
+        for (int i = 0; i < z.length; i++) {
+            if (labels[i]) {
+                members++;
+                double[] curve = z[i];
+                for (int t = 0; t < sums.length; t++) {
+                    sums[t] += curve[t];
+                }
+            }
+        }
+        double factor = 1.0 / members + 1.0 / (z.length - members);
+        for (int t = 0; t < sums.length; t++) {
+            sums[t] = sums[t] * sums[t] * factor / squares[t];
+        }
+        return sums;
+    }
+
+    private static double[][] centred(double[][] curves, List<int[]> blocks) {
+        double[][] z = new double[curves.length][];
+        for (int[] rows : blocks) {
+            double[] mean = new double[curves[0].length];
+            for (int i : rows) {
+                for (int t = 0; t < mean.length; t++) {
+                    mean[t] += curves[i][t] / rows.length;
+                }
+            }
+            for (int i : rows) {
+                z[i] = Design.difference(curves[i], mean);
+            }
+        }
+        return z;
+    }
+
+    private static int countFrom(double[] sorted, double value) {
+        int low = 0;
+        int high = sorted.length;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (sorted[middle] >= value) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return sorted.length - low;
+    }
+
+    private static void shuffle(boolean[] labels, int[] rows, Random random) {
+        for (int i = rows.length - 1; i > 0; i--) {
+            int j = random.nextInt(i + 1);
+            boolean kept = labels[rows[i]];
+            labels[rows[i]] = labels[rows[j]];
+            labels[rows[j]] = kept;
+        }
+    }
+}
