@@ -23,7 +23,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -147,7 +147,7 @@ class FiguresTest {
     @Test
     void levelsKeepTheirColoursAndUnknownOnesAreMuted() {
         List<ShotSheet> study = DemoStudy.shots().stream().map(d -> d.shot().sheet()).toList();
-        TreatmentScale grind = TreatmentScale.of(Factor.GRIND, study);
+        TreatmentScale grind = TreatmentScale.of(SheetFactor.GRIND, study);
         assertThat(grind.color("1.2", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
         assertThat(grind.color("2.4", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-3"));
         assertThat(grind.color("4.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));

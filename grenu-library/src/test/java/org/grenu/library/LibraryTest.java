@@ -183,7 +183,7 @@ class LibraryTest {
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
                     + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 4)").hasMessageContaining("--library");
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 5)").hasMessageContaining("--library");
         }
 
         @Test
@@ -203,7 +203,7 @@ class LibraryTest {
                 });
             }
             try (Stream<Path> files = Files.list(file().getParent())) {
-                Path copy = files.filter(f -> f.toString().endsWith(".before-v4")).findFirst().orElseThrow();
+                Path copy = files.filter(f -> f.toString().endsWith(".before-v" + LibraryFile.CURRENT_VERSION)).findFirst().orElseThrow();
                 List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)
                         .withHandle(h -> h.createQuery("SELECT dose_g FROM shot").mapTo(Double.class).list());
                 assertThat(doses).containsExactly(18.5);

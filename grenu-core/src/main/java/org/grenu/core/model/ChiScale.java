@@ -9,7 +9,10 @@ import org.hipparchus.special.Gamma;
  */
 final class ChiScale {
 
-    private static final int PANELS = 24;
+    /** With few degrees of freedom the range is long and the integrand steep at its end. */
+    private static final int PANELS_FOR_FEW = 24;
+    private static final int PANELS = 12;
+    private static final double FEW = 10;
     /** The density may fall by e to that power before it counts as nought. */
     private static final double DEPTH = 40;
     private static final int HALVINGS = 60;
@@ -23,7 +26,7 @@ final class ChiScale {
             return g.applyAsDouble(1);
         }
         double constant = Math.log(2) + df / 2 * Math.log(df / 2) - Gamma.logGamma(df / 2) - df / 2;
-        return Quadrature.over(edge(df, -1 - DEPTH / df), edge(df, 1 + DEPTH / df), PANELS,
+        return Quadrature.over(edge(df, -1 - DEPTH / df), edge(df, 1 + DEPTH / df), df < FEW ? PANELS_FOR_FEW : PANELS,
                 x -> Math.exp(constant - df * fall(x)) * g.applyAsDouble(Math.exp(x)));
     }
 

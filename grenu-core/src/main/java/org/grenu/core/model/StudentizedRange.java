@@ -1,9 +1,14 @@
 package org.grenu.core.model;
 
+import org.hipparchus.analysis.solvers.BrentSolver;
+
 /** The range of k estimates over their standard error, for comparing all pairs (Tukey). */
 public final class StudentizedRange {
 
     private static final double TAIL = 8.5;
+    private static final int PANELS = 7;
+    private static final double QUANTILE_ACCURACY = 1e-6;
+    private static final int MOST_STEPS = 100;
 
     private StudentizedRange() {
     }
@@ -19,9 +24,18 @@ public final class StudentizedRange {
         return q <= 0 ? 1 : Math.max(0, Math.min(1, ChiScale.expectation(df, s -> rangeAbove(q * s, means))));
     }
 
+    /** {@return q with P(range/s > q) = alpha, to 1e-6; alpha in (0, 1)} */
+    public static double quantile(double alpha, int means, double df) {
+        double high = 4;
+        while (upperTail(high, means, df) > alpha) {
+            high *= 2;
+        }
+        return new BrentSolver(QUANTILE_ACCURACY).solve(MOST_STEPS, q -> upperTail(q, means, df) - alpha, 0, high);
+    }
+
     /** P(range of k standard normal values > w) = 1 − k ∫ φ(z)·[Φ(z) − Φ(z − w)]^(k−1) dz. */
     private static double rangeAbove(double w, int means) {
-        return 1 - Quadrature.over(-TAIL, TAIL, 14, z -> means * Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI)
+        return 1 - Quadrature.over(-TAIL, TAIL, PANELS, z -> means * Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI)
                 * Math.pow(NoncentralT.normal(z) - NoncentralT.normal(z - w), means - 1));
     }
 }

@@ -4,41 +4,23 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** What can be told apart by colour, and compared. */
-public enum Factor {
-    GRIND("Grind", SheetField.GRIND),
-    TEMPERATURE("Temperature", SheetField.TEMPERATURE),
-    PROFILE("Profile", SheetField.PROFILE),
-    COFFEE("Coffee", SheetField.COFFEE),
-    DAY("Day", SheetField.PULLED_AT);
+public sealed interface Factor permits SheetFactor, OwnFactor {
 
-    private final String title;
-    private final SheetField field;
-
-    Factor(String title, SheetField field) {
-        this.title = title;
-        this.field = field;
-    }
+    /** {@return the name in files and commands} */
+    String key();
 
     /** {@return the name on screen} */
-    public String title() {
-        return title;
-    }
+    String title();
+
+    /** {@return the unit of a numeric factor, empty when it has none} */
+    String unit();
 
     /** {@return whether its levels are numbers with an order} */
-    public boolean numeric() {
-        return field.kind() == FieldKind.NUMBER;
-    }
+    boolean numeric();
 
     /** {@return the shot's level as a number, when the factor is numeric and the level known} */
-    public OptionalDouble number(ShotSheet sheet) {
-        return sheet.number(field);
-    }
+    OptionalDouble number(ShotSheet sheet);
 
-    /** {@return the shot's level in words, empty when unknown} */
-    public Optional<String> level(ShotSheet sheet) {
-        if (this == DAY) {
-            return sheet.pulledAt().map(moment -> moment.toLocalDate().toString());
-        }
-        return sheet.entry(field);
-    }
+    /** {@return the shot's level in words, empty when unknown; of a numeric factor the plain number} */
+    Optional<String> level(ShotSheet sheet);
 }

@@ -9,6 +9,8 @@ import java.util.Optional;
  */
 public enum SheetField {
     STUDY("study", "Study", FieldKind.TEXT),
+    ARM("arm", "Arm", FieldKind.TEXT),
+    BLOCK("block", "Block", FieldKind.TEXT),
     NAME("name", "Name", FieldKind.TEXT),
     PULLED_AT("pulled_at", "Pulled at", FieldKind.MOMENT),
     OPERATOR("operator", "Operator", FieldKind.TEXT),
@@ -21,6 +23,8 @@ public enum SheetField {
     PROFILE("profile", "Profile", FieldKind.TEXT),
     PROFILE_STEPS("profile_steps", "Profile steps", FieldKind.PROFILE),
     MACHINE("machine", "Machine", FieldKind.TEXT),
+    MACHINE_VERSION("machine_version", "Machine parts", FieldKind.TEXT),
+    WATER("water", "Water", FieldKind.TEXT),
     BASKET("basket", "Basket", FieldKind.TEXT),
     BASKET_CAPACITY("basket_capacity_g", "Basket made for", "g", 1, 60),
     BED_DIAMETER("bed_diameter_mm", "Bed diameter", "mm", 10, 150),
@@ -49,6 +53,7 @@ public enum SheetField {
     TASTE("taste", "Taste", FieldKind.TEXT),
     REPAIRS_OFF("repairs_off", "Repairs switched off", FieldKind.REPAIR_LIST),
     FAULT("fault", "Faulty shot", FieldKind.TEXT),
+    FAULT_ON_PURPOSE("fault_on_purpose", "Fault on purpose", FieldKind.FLAG),
     SIMULATED("simulated", "Simulated", FieldKind.FLAG),
     NOTE("note", "Note", FieldKind.TEXT);
 

@@ -103,10 +103,10 @@ class SheetFieldTest {
     @Test
     void levelsOfAFactorAreWordsAndNumbers() {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.GRIND, "2.40").with(SheetField.PULLED_AT, "2026-05-14T10:31");
-        assertThat(Factor.GRIND.level(sheet)).hasValue("2.4");
-        assertThat(Factor.GRIND.number(sheet)).hasValue(2.4);
-        assertThat(Factor.DAY.level(sheet)).hasValue("2026-05-14");
-        assertThat(Factor.PROFILE.level(sheet)).isEmpty();
-        assertThat(Factor.PROFILE.numeric()).isFalse();
+        assertThat(SheetFactor.GRIND.level(sheet)).hasValue("2.4");
+        assertThat(SheetFactor.GRIND.number(sheet)).hasValue(2.4);
+        assertThat(SheetFactor.DAY.level(sheet)).hasValue("2026-05-14");
+        assertThat(SheetFactor.PROFILE.level(sheet)).isEmpty();
+        assertThat(SheetFactor.PROFILE.numeric()).isFalse();
     }
 }

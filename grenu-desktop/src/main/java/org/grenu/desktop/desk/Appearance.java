@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ObservableList;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
@@ -16,7 +17,7 @@ import org.grenu.library.ShotSummary;
 public final class Appearance {
 
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
-    private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(Factor.GRIND);
+    private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(SheetFactor.GRIND);
     private final ObjectBinding<TreatmentScale> scale;
 
     /** The look of a study with those shots. */

@@ -28,8 +28,9 @@ final class RecordSection extends Section {
     private static Map<String, List<SheetField>> groups() {
         Map<String, List<SheetField>> groups = new LinkedHashMap<>();
         groups.put("", List.of(SheetField.COFFEE, SheetField.ROASTED_ON, SheetField.GRINDER, SheetField.GRIND, SheetField.PURGE,
-                SheetField.TEMPERATURE, SheetField.PROFILE, SheetField.MACHINE, SheetField.PULLED_AT, SheetField.OPERATOR, SheetField.TASTE,
-                SheetField.FAULT, SheetField.NOTE));
+                SheetField.TEMPERATURE, SheetField.PROFILE, SheetField.MACHINE, SheetField.MACHINE_VERSION, SheetField.WATER, SheetField.PULLED_AT,
+                SheetField.OPERATOR, SheetField.ARM, SheetField.BLOCK, SheetField.TASTE,
+                SheetField.FAULT, SheetField.FAULT_ON_PURPOSE, SheetField.NOTE));
         groups.put("What was meant", List.of(SheetField.PROFILE_STEPS, SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET));
         groups.put("Basket, bed and place", List.of(SheetField.BASKET, SheetField.BASKET_CAPACITY, SheetField.BED_DIAMETER, SheetField.BED_DEPTH,
                 SheetField.ALTITUDE));

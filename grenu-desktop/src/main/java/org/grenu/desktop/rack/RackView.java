@@ -22,6 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.util.StringConverter;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
@@ -99,7 +100,7 @@ public final class RackView extends VBox {
     private Node colourBy() {
         ChoiceBox<Factor> choice = new ChoiceBox<>();
         choice.setId("colour-by");
-        choice.getItems().setAll(Factor.values());
+        choice.getItems().setAll(SheetFactor.values());
         choice.setConverter(new StringConverter<>() {
             @Override
             public String toString(Factor factor) {

@@ -3,6 +3,7 @@ package org.grenu.desktop.rack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -11,6 +12,7 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
@@ -55,7 +57,7 @@ record SlipText(String number, String masses, String time, String yield, String 
     private static List<String> chips(ShotSheet sheet, Factor colourBy) {
         List<String> chips = new ArrayList<>();
         chip(sheet, colourBy).ifPresent(chips::add);
-        for (Factor factor : List.of(Factor.GRIND, Factor.TEMPERATURE, Factor.PROFILE)) {
+        for (Factor factor : List.of(SheetFactor.GRIND, SheetFactor.TEMPERATURE, SheetFactor.PROFILE)) {
             if (factor != colourBy) {
                 chip(sheet, factor).ifPresent(chips::add);
             }
@@ -64,10 +66,7 @@ record SlipText(String number, String masses, String time, String yield, String 
     }
 
     static Optional<String> chip(ShotSheet sheet, Factor factor) {
-        return factor.level(sheet).map(level -> switch (factor) {
-            case GRIND -> "grind " + level;
-            case TEMPERATURE -> level + " °C";
-            case PROFILE, COFFEE, DAY -> level;
-        });
+        return factor.level(sheet).map(level -> !factor.numeric() || factor == SheetFactor.TEMPERATURE ? (level + " " + factor.unit()).strip()
+                : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.library.ShotSummary;
@@ -25,12 +26,12 @@ class RackTest extends BenchFixture {
         assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
         assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
-        SlipText text = SlipText.of(fifth, Factor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+        SlipText text = SlipText.of(fifth, SheetFactor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
         assertThat(text.time()).isEqualTo("45.5 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
-        assertThat(SlipText.of(bench.desk().shots().get(5), Factor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
+        assertThat(SlipText.of(bench.desk().shots().get(5), SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
         assertThat(lookup("#rack").lookup("21.16").tryQuery()).as("of the newest shot").isPresent();
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }
@@ -89,7 +90,7 @@ class RackTest extends BenchFixture {
         assertThat(byGrind.levels()).containsExactly("1.2", "2.2", "2.4", "2.6", "4.4");
         @SuppressWarnings("unchecked")
         ChoiceBox<Factor> choice = lookup("#colour-by").queryAs(ChoiceBox.class);
-        interact(() -> choice.setValue(Factor.PROFILE));
+        interact(() -> choice.setValue(SheetFactor.PROFILE));
         var byProfile = bench.appearance().scale().get();
         assertThat(byProfile.levels()).containsExactly("Even flow", "Gentle ramp", "Low six", "Straight nine");
         var theme = bench.appearance().themeProperty().get();

@@ -13,6 +13,7 @@ import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
 import org.grenu.core.puck.LogFlaw;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
@@ -26,10 +27,10 @@ class DemoStudyTest {
     @Test
     void holdsTheDesignItPromises() {
         assertThat(SHOTS).hasSize(39).allMatch(shot -> shot.shot().sheet().flag(SheetField.SIMULATED));
-        assertThat(levels(Factor.PROFILE)).hasSize(4);
-        assertThat(levels(Factor.GRIND)).hasSizeGreaterThanOrEqualTo(3);
-        assertThat(levels(Factor.TEMPERATURE)).hasSize(2);
-        assertThat(levels(Factor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
+        assertThat(levels(SheetFactor.PROFILE)).hasSize(4);
+        assertThat(levels(SheetFactor.GRIND)).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(levels(SheetFactor.TEMPERATURE)).hasSize(2);
+        assertThat(levels(SheetFactor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
         assertThat(SHOTS).filteredOn(shot -> shot.name().startsWith("siskin"))
                 .extracting(shot -> shot.shot().sheet().ageDays().orElseThrow()).containsOnly(6.0, 13.0, 20.0, 34.0);
         assertThat(SHOTS.stream().flatMap(shot -> shot.truth().flaws().stream())).as("every kind of flaw").contains(LogFlaw.values());

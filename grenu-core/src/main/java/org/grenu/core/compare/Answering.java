@@ -1,0 +1,108 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.grenu.core.model.FTest;
+import org.grenu.core.model.FixedFit;
+import org.grenu.core.model.KnownErrors;
+import org.grenu.core.model.LackOfFit;
+import org.grenu.core.model.ModelFit;
+import org.grenu.core.model.Term;
+import org.grenu.core.quantity.DecimalText;
+
+/** Turns a fitted response into its answer. */
+final class Answering {
+
+    private static final int MOST_LEVELS = 12;
+
+    private Answering() {
+    }
+
+    static ResponseAnswer answer(Question question, Response response, List<ComparedShot> shots, CommonGround ground) {
+        ResponseModel model = ResponseModel.of(question, response, shots, ground);
+        List<ComparedShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
+        if (model.fit() == null) {
+            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(), Optional.empty(), List.of(),
+                    List.of(), leftOut, Optional.empty(), "No shot tells of " + response.title() + " and of all that is asked about.");
+        }
+        ModelFit fit = model.fit();
+        return new ResponseAnswer(response, question.margin(response), fit.residualDf(), model.judges() ? fit.deviation() : Double.NaN,
+                new EffectFinder(question, model).effects(), tests(fit), lackOfFit(model), means(model), rows(model), leftOut,
+                SpreadSources.of(model), words(question, model, ground));
+    }
+
+    private static List<TermTest> tests(ModelFit fit) {
+        return fit.design().terms().stream().map(term -> new TermTest(term.name(), fit.typeTwo(term))).toList();
+    }
+
+    private static Optional<FTest> lackOfFit(ResponseModel model) {
+        if (!model.judges()) {
+            return Optional.empty();
+        }
+        // A random block enters as itself here: replicates are shots of one block.
+        List<Term> terms = new ArrayList<>(model.fit().design().terms());
+        model.blocks().filter(block -> model.random() && !terms.contains(block)).ifPresent(terms::add);
+        FixedFit fixed = FixedFit.of(new org.grenu.core.model.Design(model.shots().size(), terms), model.y(), model.weights());
+        return fixed.residualDf() < 1 ? Optional.empty() : LackOfFit.of(fixed, model.y(), model.weights());
+    }
+
+    private static List<LevelMean> means(ResponseModel model) {
+        List<LevelMean> means = new ArrayList<>();
+        model.terms().forEach((variable, term) -> {
+            if (term instanceof Term.Levels levels) {
+                for (int i = 0; i < levels.levels().size(); i++) {
+                    means.add(new LevelMean(variable, levels.levels().get(i), model.fit().estimate(model.fit().design().mean(levels, i))));
+                }
+            } else if (term instanceof Term.Numeric numeric) {
+                double[] at = model.shots().stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).distinct().sorted().toArray();
+                for (double number : at.length <= MOST_LEVELS ? at : new double[] {at[0], at[at.length - 1]}) {
+                    means.add(new LevelMean(variable, DecimalText.exact(number),
+                            model.fit().estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
+                }
+            }
+        });
+        return means;
+    }
+
+    private static List<RowResidual> rows(ResponseModel model) {
+        double[] residuals = model.fit().residuals();
+        double[] leverages = model.fit().leverages();
+        List<RowResidual> rows = new ArrayList<>();
+        for (int i = 0; i < residuals.length; i++) {
+            int row = i;
+            rows.add(new RowResidual(model.shots().get(i), model.values().get(i).value(), residuals[i], leverages[i],
+                    model.blocks().map(blocks -> blocks.levels().get(blocks.level().get(row)))));
+        }
+        return rows;
+    }
+
+    private static String words(Question question, ResponseModel model, CommonGround ground) {
+        StringBuilder words = new StringBuilder(model.response().title());
+        String terms = model.fit().design().terms().stream().filter(term -> model.blocks().filter(term::equals).isEmpty()).map(Term::name)
+                .collect(Collectors.joining(", "));
+        words.append(terms.isEmpty() ? ", its mean" : " on " + terms).append("; ").append(model.shots().size()).append(model.shots().size() == 1 ? " shot, " : " shots, ")
+                .append(model.fit().residualDf()).append(model.fit().residualDf() == 1 ? " degree" : " degrees").append(" of freedom left. ");
+        model.terms().forEach((variable, term) -> {
+            if (term instanceof Term.Numeric numeric) {
+                words.append("Straight line in ").append(term.name().toLowerCase(java.util.Locale.ROOT)).append(" from ")
+                        .append(DecimalText.exact(rounded(numeric.values().min()))).append(" to ").append(DecimalText.exact(rounded(numeric.values().max()))).append(" only. ");
+            }
+        });
+        model.blocks().ifPresent(blocks -> words.append(blocks.levels().size()).append(" blocks (").append(blocks.name().toLowerCase(java.util.Locale.ROOT))
+                .append(model.random() ? ") as a sample of all (restricted likelihood, Satterthwaite). " : ") as themselves. "));
+        if (ground.offTheCurve(model.response())) {
+            words.append("Read off each shot's own curve at ").append(DecimalText.exact(rounded(ground.at())))
+                    .append(ground.basis() == ComparisonBasis.EQUAL_TIME ? " s. " : " g. ");
+        }
+        boolean equal = model.weights().equals(KnownErrors.ones(model.shots().size()));
+        words.append(equal ? "Every shot weighs the same." : "Shots weigh by their own measurement uncertainty.");
+        return words.toString();
+    }
+
+    private static double rounded(double value) {
+        return Math.rint(value * 100) / 100;
+    }
+}

@@ -1,0 +1,47 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.grenu.core.model.Design;
+import org.grenu.core.model.FixedFit;
+import org.grenu.core.model.KnownErrors;
+import org.grenu.core.model.Term;
+
+/** Which other terms moved together with a variable, so that the data cannot tell them apart. */
+final class Confounding {
+
+    private Confounding() {
+    }
+
+    /** {@return their names, joined; "the others together" when leaving out one is not enough} */
+    static String with(ResponseModel model, Variable variable) {
+        Term own = model.terms().get(variable);
+        Map<String, Term> others = model.fit().design().terms().stream().filter(term -> !term.equals(own))
+                .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, java.util.LinkedHashMap::new));
+        List<String> names = new ArrayList<>();
+        others.forEach((name, other) -> {
+            List<Term> left = model.fit().design().terms().stream()
+                    .filter(term -> !term.equals(other) && !term.contains(other)).toList();
+            if (left.contains(own) && estimable(new Design(model.shots().size(), left), own, model)) {
+                names.add(name.toLowerCase(java.util.Locale.ROOT));
+            }
+        });
+        return names.isEmpty() ? "the others together" : String.join(" or ", names);
+    }
+
+    private static boolean estimable(Design design, Term own, ResponseModel model) {
+        FixedFit fit = FixedFit.of(design, model.y(), KnownErrors.ones(model.shots().size()));
+        if (own instanceof Term.Numeric numeric) {
+            return fit.estimable(design.slope(numeric));
+        }
+        Term.Levels levels = (Term.Levels) own;
+        for (int i = 1; i < levels.levels().size(); i++) {
+            if (!fit.estimable(Design.difference(design.mean(levels, i), design.mean(levels, 0)))) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

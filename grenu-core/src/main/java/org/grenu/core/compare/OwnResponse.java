@@ -1,0 +1,43 @@
+package org.grenu.core.compare;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.OwnFactor;
+
+/**
+ * A number the user notes for every shot of a study, asked about.
+ *
+ * @param entry       the numeric entry
+ * @param usualMargin in its unit, in [0, ∞); 0 while the user has given none, so that nothing passes for the same
+ */
+public record OwnResponse(OwnFactor entry, double usualMargin) implements Response {
+
+    /** @throws IllegalArgumentException if the entry is not a number */
+    public OwnResponse {
+        if (!entry.numeric()) {
+            throw new IllegalArgumentException(entry.key() + " is not a number in every shot");
+        }
+    }
+
+    @Override
+    public String key() {
+        return entry.key();
+    }
+
+    @Override
+    public String title() {
+        return entry.title();
+    }
+
+    @Override
+    public String unit() {
+        return entry.unit();
+    }
+
+    @Override
+    public Optional<Measured> of(ComparedShot shot) {
+        OptionalDouble number = entry.number(shot.sheet());
+        return number.isPresent() ? Optional.of(Measured.exact(number.getAsDouble())) : Optional.empty();
+    }
+}

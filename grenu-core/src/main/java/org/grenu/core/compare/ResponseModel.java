@@ -1,0 +1,124 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.grenu.core.curve.Samples;
+import org.grenu.core.model.Design;
+import org.grenu.core.model.FixedFit;
+import org.grenu.core.model.KnownErrors;
+import org.grenu.core.model.ModelFit;
+import org.grenu.core.model.RandomInterceptFit;
+import org.grenu.core.model.Term;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.SheetField;
+
+/**
+ * One response of a question, fitted: which shots tell of it, by what terms, in what blocks.
+ *
+ * @param response the response
+ * @param shots    those that tell of it, a row each
+ * @param values   by row
+ * @param terms    by variable, of those that changed among the shots
+ * @param blocks   of the rows, when there are several
+ * @param random   whether the blocks are a sample of all days rather than these days
+ * @param weights  by row
+ * @param fit      the model, straight from all terms
+ */
+record ResponseModel(Response response, List<ComparedShot> shots, List<Measured> values, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
+                     boolean random, Samples weights, ModelFit fit) {
+
+    /** With fewer, their spread cannot be told; they enter as themselves (common practice, no source). */
+    private static final int LEAST_RANDOM_BLOCKS = 4;
+    /** Uncertainties closer together than that get the same weight. */
+    private static final double ALIKE = 1.2;
+
+    static ResponseModel of(Question question, Response response, List<ComparedShot> candidates, CommonGround ground) {
+        List<Variable> variables = question.explaining(response, ground);
+        List<ComparedShot> shots = candidates.stream().filter(shot -> ground.value(response, shot).isPresent())
+                .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
+                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent()).toList();
+        boolean shared = oneInstrument(shots);
+        List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow())
+                .map(value -> shared ? value : Measured.independent(value.value(), value.u())).toList();
+        Map<Variable, Term> terms = new LinkedHashMap<>();
+        variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
+        Optional<Term.Levels> blocks = question.block().map(block -> Term.Levels.of(block.title(),
+                shots.stream().map(shot -> block.level(shot.sheet()).orElseThrow()).toList())).filter(levels -> levels.levels().size() > 1);
+        boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS && repeats(blocks.get());
+        return fitted(question, response, shots, values, terms, blocks, random);
+    }
+
+    private static ResponseModel fitted(Question question, Response response, List<ComparedShot> shots, List<Measured> values,
+            Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random) {
+        List<Term> all = new ArrayList<>();
+        blocks.filter(levels -> !random).ifPresent(all::add);
+        terms.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
+        question.interactions().stream().filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
+                .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second()))).forEach(all::add);
+        Design design = new Design(shots.size(), all);
+        Samples y = Samples.of(values.stream().mapToDouble(Measured::value).toArray());
+        Samples weights = shots.isEmpty() ? y : weights(design, y, values);
+        ModelFit fit = shots.isEmpty() ? null : random && shots.size() > design.columns() + 1
+                ? RandomInterceptFit.of(design, y, weights, blocks.orElseThrow()) : FixedFit.of(design, y, weights);
+        return new ResponseModel(response, shots, values, terms, blocks, random, weights, fit);
+    }
+
+    /** What one instrument gets wrong in all shots cancels between them; with several it does not. */
+    private static boolean oneInstrument(List<ComparedShot> shots) {
+        return shots.stream().map(shot -> shot.sheet().text(SheetField.REFRACTOMETER)).distinct().count() <= 1;
+    }
+
+    /** Only the parts of the uncertainty that each shot has for itself weigh. */
+    private static Samples weights(Design design, Samples y, List<Measured> values) {
+        double[] u = values.stream().mapToDouble(Measured::independent).toArray();
+        Samples uncertainties = Samples.of(u);
+        boolean telling = uncertainties.min() > 0 && uncertainties.max() > ALIKE * uncertainties.min();
+        return telling ? KnownErrors.of(design, y, uncertainties).weights() : KnownErrors.ones(u.length);
+    }
+
+    private static Optional<Term> term(Variable variable, List<ComparedShot> shots) {
+        if (variable.numeric()) {
+            double[] numbers = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).toArray();
+            Samples samples = Samples.of(numbers);
+            return shots.isEmpty() || samples.max() - samples.min() <= 1e-9 * Math.max(1, Math.abs(samples.max())) ? Optional.empty()
+                    : Optional.of(new Term.Numeric(variable.title(), samples));
+        }
+        List<String> byRow = shots.stream().map(shot -> variable.level(shot).orElseThrow()).toList();
+        List<String> levels = byRow.stream().distinct().sorted(Levels.ORDER).toList();
+        return levels.size() < 2 ? Optional.empty() : Optional.of(new Term.Levels(variable.title(), levels, byRow.stream().map(levels::indexOf).toList()));
+    }
+
+    private static boolean repeats(Term.Levels blocks) {
+        return blocks.level().size() > blocks.levels().size();
+    }
+
+    /** Whether the rows leave a degree of freedom to judge the spread by. */
+    boolean judges() {
+        return fit != null && fit.residualDf() >= 1;
+    }
+
+    Samples y() {
+        return Samples.of(values.stream().mapToDouble(Measured::value).toArray());
+    }
+
+    /** Rows of each block; all rows where there are none. */
+    List<int[]> exchangeable() {
+        Term.Levels groups = blocks.orElseGet(() -> Term.Levels.of("all", shots.stream().map(shot -> "all").toList()));
+        List<int[]> rows = new ArrayList<>();
+        for (int g = 0; g < groups.levels().size(); g++) {
+            int group = g;
+            rows.add(IntStream.range(0, shots.size()).filter(i -> groups.level().get(i) == group).toArray());
+        }
+        return rows;
+    }
+
+    /** The model's terms without the variable's own and those it acts together with. */
+    Design without(Variable variable) {
+        Term own = terms.get(variable);
+        return new Design(shots.size(), fit.design().terms().stream().filter(term -> !term.equals(own) && !term.contains(own)).toList());
+    }
+}

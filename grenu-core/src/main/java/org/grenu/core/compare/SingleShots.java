@@ -1,0 +1,70 @@
+package org.grenu.core.compare;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.grenu.core.model.Estimate;
+import org.grenu.core.quantity.Measured;
+
+/**
+ * One shot on each side: how a repeat would come out is unknown, so the difference is held against the uncertainty of
+ * measuring alone (k = 2, the parts that each shot has for itself), and no verdict goes beyond that.
+ */
+final class SingleShots {
+
+    /** Known uncertainties count as from so many repeats. */
+    private static final double KNOWN = 1e6;
+
+    private SingleShots() {
+    }
+
+    /** {@return the effect; empty when the contrast is not that of one shot with another} */
+    static Optional<Effect> effect(ResponseModel model, Variable variable, String change, OptionalDouble step, double[] contrast, double margin) {
+        double[][] rows = model.fit().design().matrix();
+        for (int i = 0; i < rows.length; i++) {
+            for (int j = 0; j < rows.length; j++) {
+                if (i != j && alone(rows, i) && alone(rows, j) && isDifference(contrast, rows[i], rows[j])) {
+                    return Optional.of(between(model, variable, change, step, model.values().get(i), model.values().get(j), scale(contrast, rows[i], rows[j]), margin));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Effect between(ResponseModel model, Variable variable, String change, OptionalDouble step, Measured one, Measured other,
+            double scale, double margin) {
+        double difference = (one.value() - other.value()) * scale;
+        double u = Math.hypot(one.independent(), other.independent()) * Math.abs(scale);
+        boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
+        return new Effect(variable, change, step, Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
+                OptionalDouble.empty(), margin, new Verdict.SeenOnce(beyond));
+    }
+
+    private static boolean alone(double[][] rows, int row) {
+        return IntStream.range(0, rows.length).filter(other -> java.util.Arrays.equals(rows[other], rows[row])).count() == 1;
+    }
+
+    private static boolean isDifference(double[] contrast, double[] one, double[] other) {
+        double scale = scale(contrast, one, other);
+        return Double.isFinite(scale) && IntStream.range(0, contrast.length)
+                .allMatch(k -> Math.abs(contrast[k] - scale * (one[k] - other[k])) < 1e-9 * Math.max(1, Math.abs(contrast[k])));
+    }
+
+    /** How many times the rows' difference the contrast is, by the first column in which they differ. */
+    private static double scale(double[] contrast, double[] one, double[] other) {
+        for (int k = 0; k < contrast.length; k++) {
+            if (one[k] != other[k]) {
+                double scale = contrast[k] / (one[k] - other[k]);
+                return scale > 0 ? scale : Double.NaN;
+            }
+        }
+        return Double.NaN;
+    }
+
+    /** {@return names of the shots that stand alone on their side} */
+    static List<String> names(ResponseModel model) {
+        double[][] rows = model.fit().design().matrix();
+        return IntStream.range(0, rows.length).filter(i -> alone(rows, i)).mapToObj(i -> model.shots().get(i).name()).toList();
+    }
+}

@@ -1,0 +1,129 @@
+package org.grenu.core.compare;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.ShotTimes;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.extraction.Basis;
+import org.grenu.core.extraction.ExtractionYield;
+import org.grenu.core.hydraulics.WaterBalance;
+import org.grenu.core.quantity.Measured;
+
+/**
+ * The responses every shot can have. Margins: extraction yield, strength and times as in the trade (common practice, no
+ * source); the others are ours.
+ */
+public enum StandardResponse implements Response {
+    EY_AS_DOSED("EY as dosed", "%", 0.5, shot -> extraction(shot, Basis.AS_DOSED)),
+    EY_DRY("EY dry", "%", 0.5, shot -> extraction(shot, Basis.DRY)),
+    STRENGTH("Strength", "%", 0.3, shot -> shot.measures().masses().strength()),
+    TIME_PUMP_ON_TO_PUMP_OFF(TimeConvention.PUMP_ON_TO_PUMP_OFF),
+    TIME_PUMP_ON_TO_LAST_DRIP(TimeConvention.PUMP_ON_TO_LAST_DRIP),
+    TIME_FIRST_DRIP_TO_PUMP_OFF(TimeConvention.FIRST_DRIP_TO_PUMP_OFF),
+    TIME_FIRST_DRIP_TO_LAST_DRIP(TimeConvention.FIRST_DRIP_TO_LAST_DRIP),
+    TIME_PRESSURE_TO_PUMP_OFF(TimeConvention.PRESSURE_TO_PUMP_OFF),
+    TIME_PRESSURE_TO_LAST_DRIP(TimeConvention.PRESSURE_TO_LAST_DRIP),
+    FIRST_DRIP("First drip, from pump on", "s", 0.5, StandardResponse::firstDrip),
+    PEAK_PRESSURE("Peak pressure", "bar", 0.3, shot -> pressure(shot, shot.measures().curve().peakPressure())),
+    MEAN_PRESSURE("Mean pressure", "bar", 0.3, shot -> pressure(shot, shot.measures().curve().meanPressure())),
+    PEAK_RESISTANCE("Peak resistance p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
+    EROSION("Erosion", "%/s", 0.5, shot -> shot.measures().hydraulics().erosion()),
+    KEPT_WATER("Kept water", "g/g", 0.1, shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
+    BEVERAGE("Beverage mass", "g", 0.5, shot -> shot.measures().masses().beverage()),
+    RATIO("Brew ratio, 1 to", "", 0.05, shot -> shot.measures().masses().ratio()),
+    SOLIDS("Dissolved solids", "g", 0.1, shot -> shot.measures().masses().solids());
+
+    private final String title;
+    private final String unit;
+    private final double margin;
+    private final Function<ComparedShot, Optional<Measured>> value;
+    private final Optional<TimeConvention> convention;
+
+    StandardResponse(TimeConvention convention) {
+        this.title = "Time, " + convention.title();
+        this.unit = "s";
+        this.margin = 2;
+        this.convention = Optional.of(convention);
+        this.value = shot -> time(shot, convention);
+    }
+
+    StandardResponse(String title, String unit, double margin, Function<ComparedShot, Optional<Measured>> value) {
+        this.title = title;
+        this.unit = unit;
+        this.margin = margin;
+        this.value = value;
+        this.convention = Optional.empty();
+    }
+
+    /** {@return the response with that name in files and commands} */
+    public static Optional<Response> find(String key) {
+        return Arrays.stream(values()).filter(response -> response.key().equals(key)).map(Response.class::cast).findFirst();
+    }
+
+    /** {@return the shot's time by that convention} */
+    public static StandardResponse time(TimeConvention convention) {
+        return Arrays.stream(values()).filter(response -> response.convention.equals(Optional.of(convention))).findFirst().orElseThrow();
+    }
+
+    /** {@return the responses a comparison begins with} */
+    public static List<Response> usual(TimeConvention convention) {
+        return List.of(EY_AS_DOSED, STRENGTH, time(convention), FIRST_DRIP, PEAK_RESISTANCE);
+    }
+
+    /** {@return how the time is counted, when this is a shot time} */
+    public Optional<TimeConvention> convention() {
+        return convention;
+    }
+
+    @Override
+    public String key() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    @Override
+    public String title() {
+        return title;
+    }
+
+    @Override
+    public String unit() {
+        return unit;
+    }
+
+    @Override
+    public double usualMargin() {
+        return margin;
+    }
+
+    @Override
+    public Optional<Measured> of(ComparedShot shot) {
+        return value.apply(shot);
+    }
+
+    private static Optional<Measured> extraction(ComparedShot shot, Basis basis) {
+        return shot.measures().masses().brew().flatMap(brew -> brew.yield(basis)).map(ExtractionYield::percent);
+    }
+
+    private static Optional<Measured> time(ComparedShot shot, TimeConvention convention) {
+        ShotTimes times = shot.measures().curve().times();
+        OptionalDouble seconds = convention.of(times);
+        return seconds.isPresent() ? Optional.of(Measured.independent(seconds.getAsDouble(), convention.uncertainty(times).orElse(0))) : Optional.empty();
+    }
+
+    private static Optional<Measured> firstDrip(ComparedShot shot) {
+        ShotTimes times = shot.measures().curve().times();
+        return times.pumpOn().flatMap(on -> times.firstDrip().map(drip ->
+                Measured.independent(drip.seconds() - on.seconds(), Math.hypot(on.u(), drip.u()))));
+    }
+
+    private static Optional<Measured> pressure(ComparedShot shot, OptionalDouble bar) {
+        CurveMeasures curve = shot.measures().curve();
+        return bar.isPresent() ? Optional.of(Measured.independent(bar.getAsDouble(), curve.noise().getOrDefault(Channel.PRESSURE, 0.0))) : Optional.empty();
+    }
+}

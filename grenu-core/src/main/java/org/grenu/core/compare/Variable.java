@@ -1,0 +1,117 @@
+package org.grenu.core.compare;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.Factor;
+
+/** What a comparison explains a response by. */
+public sealed interface Variable {
+
+    /** {@return the name in files and commands} */
+    String key();
+
+    /** {@return the name on screen} */
+    String title();
+
+    /** {@return the unit of a number, empty when it has none} */
+    String unit();
+
+    /** {@return whether it acts as a number: a straight line, not a level each} */
+    boolean numeric();
+
+    /** {@return the shot's number, when it has one} */
+    OptionalDouble number(ComparedShot shot);
+
+    /** {@return the shot's level in words; empty when unknown} */
+    Optional<String> level(ComparedShot shot);
+
+    /** {@return whether the shot's level is known} */
+    default boolean known(ComparedShot shot) {
+        return numeric() ? number(shot).isPresent() : level(shot).isPresent();
+    }
+
+    /** {@return the factor as a number where it is one} */
+    static Variable of(Factor factor) {
+        return new Treatment(factor, !factor.numeric());
+    }
+
+    /** {@return the measure as a covariate} */
+    static Variable of(Response response) {
+        return new Covariate(response);
+    }
+
+    /**
+     * Something that was set or chosen.
+     *
+     * @param byLevel a mean for each level, also where the levels are numbers
+     */
+    record Treatment(Factor factor, boolean byLevel) implements Variable {
+
+        @Override
+        public String key() {
+            return factor.key();
+        }
+
+        @Override
+        public String title() {
+            return factor.title();
+        }
+
+        @Override
+        public String unit() {
+            return factor.unit();
+        }
+
+        @Override
+        public boolean numeric() {
+            return !byLevel;
+        }
+
+        @Override
+        public OptionalDouble number(ComparedShot shot) {
+            return factor.number(shot.sheet());
+        }
+
+        @Override
+        public Optional<String> level(ComparedShot shot) {
+            return factor.level(shot.sheet());
+        }
+    }
+
+    /** Something that came about and was measured, such as the beverage mass. */
+    record Covariate(Response response) implements Variable {
+
+        @Override
+        public String key() {
+            return response.key();
+        }
+
+        @Override
+        public String title() {
+            return response.title();
+        }
+
+        @Override
+        public String unit() {
+            return response.unit();
+        }
+
+        @Override
+        public boolean numeric() {
+            return true;
+        }
+
+        @Override
+        public OptionalDouble number(ComparedShot shot) {
+            Optional<Measured> value = response.of(shot);
+            return value.isPresent() ? OptionalDouble.of(value.get().value()) : OptionalDouble.empty();
+        }
+
+        @Override
+        public Optional<String> level(ComparedShot shot) {
+            return number(shot).stream().mapToObj(DecimalText::exact).findFirst();
+        }
+    }
+}

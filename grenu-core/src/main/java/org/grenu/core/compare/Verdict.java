@@ -1,0 +1,74 @@
+package org.grenu.core.compare;
+
+import java.util.List;
+
+/** What may be said of an effect. */
+public sealed interface Verdict {
+
+    /** {@return the verdict in a word or two} */
+    String words();
+
+    /** The effect is not nought, and it is not shown to be too small to matter. */
+    record Differs() implements Verdict {
+
+        @Override
+        public String words() {
+            return "differs";
+        }
+    }
+
+    /**
+     * The effect lies within the margin, whatever it is.
+     *
+     * @param detectable whether it is nevertheless not nought
+     */
+    record SameInPractice(boolean detectable) implements Verdict {
+
+        @Override
+        public String words() {
+            return "same in practice";
+        }
+    }
+
+    /**
+     * The data leave both open.
+     *
+     * @param more   shots that are likely to settle it, if the effect is as large as it now seems; as many as were tried
+     *               when {@code likely} is false; 0 when nothing can be foreseen
+     * @param likely whether that many are likely to do
+     * @param repeat names of the shots to repeat, one for each more shot, where the forecast places them
+     */
+    record CannotSay(int more, boolean likely, List<String> repeat) implements Verdict {
+
+        public CannotSay {
+            repeat = List.copyOf(repeat);
+        }
+
+        @Override
+        public String words() {
+            return more == 0 ? "cannot say" : likely ? "cannot say: ~" + more + " more" : "cannot say: " + more + "+ more";
+        }
+    }
+
+    /** The data cannot tell this effect from another, however many shots of the same kind follow. */
+    record Confounded(String with) implements Verdict {
+
+        @Override
+        public String words() {
+            return "cannot be told";
+        }
+    }
+
+    /**
+     * One shot on each side: the uncertainty of measuring is all there is to judge by.
+     *
+     * @param beyondMeasuring whether the two shots differ by more than measuring explains
+     */
+    record SeenOnce(boolean beyondMeasuring) implements Verdict {
+
+        @Override
+        public String words() {
+            return beyondMeasuring ? "seen once" : "within measuring";
+        }
+    }
+}
