@@ -30,7 +30,7 @@ final class AnalysisTable {
         }
         List<List<String>> rows = new ArrayList<>(List.of(HEADING));
         shots.forEach(shot -> rows.add(row(shot)));
-        StringBuilder out = new StringBuilder(aligned(rows));
+        StringBuilder out = new StringBuilder(TextTable.aligned(rows));
         for (AnalysedShot shot : shots) {
             for (Finding finding : ShippedPacks.findings(shot.shot().sheet(), shot.measures())) {
                 out.append(shot.file()).append(": ").append(finding.statement()).append(" (").append(finding.evidence()).append(")\n");
@@ -65,21 +65,5 @@ final class AnalysisTable {
 
     private static String fixed(OptionalDouble number, int decimals) {
         return number.isPresent() ? Reported.fixed(number.getAsDouble(), decimals) : UNKNOWN;
-    }
-
-    private static String aligned(List<List<String>> rows) {
-        int columns = rows.get(0).size();
-        StringBuilder out = new StringBuilder();
-        for (List<String> row : rows) {
-            StringBuilder line = new StringBuilder();
-            for (int c = 0; c < columns; c++) {
-                int column = c;
-                int width = rows.stream().mapToInt(r -> r.get(column).length()).max().orElse(0);
-                String pad = " ".repeat(width - row.get(c).length());
-                line.append(c == 0 ? row.get(c) + pad : "  " + pad + row.get(c));
-            }
-            out.append(line.toString().stripTrailing()).append('\n');
-        }
-        return out.toString();
     }
 }

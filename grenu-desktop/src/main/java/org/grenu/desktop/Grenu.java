@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.grenu.cli.AnalyseCommand;
+import org.grenu.cli.CompareCommand;
 import org.grenu.cli.DemoFilesCommand;
 import org.grenu.cli.SimulateCommand;
 import org.grenu.cli.ValidateCommand;
@@ -15,7 +16,7 @@ import picocli.CommandLine.Parameters;
 /** The command line: opens the window, or runs a batch command without one. */
 @Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu 0.1.0",
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
-        subcommands = {Grenu.Demo.class, AnalyseCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class})
+        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class})
 public final class Grenu implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")

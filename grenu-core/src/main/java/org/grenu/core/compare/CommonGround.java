@@ -3,6 +3,7 @@ package org.grenu.core.compare;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.curve.TimeConvention;
@@ -19,6 +20,9 @@ import org.grenu.core.quantity.Measured;
  */
 public record CommonGround(ComparisonBasis basis, double at) {
 
+    /** They come about before the cup is full, so neither its mass nor the time can have made them. */
+    private static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
+
     /** {@return the ground on which those shots stand together} */
     public static CommonGround of(ComparisonBasis basis, List<ComparedShot> shots) {
         double least = basis.heldEqual().map(held -> shots.stream().flatMap(shot -> held.of(shot).stream()).mapToDouble(Measured::value)
@@ -34,7 +38,7 @@ public record CommonGround(ComparisonBasis basis, double at) {
 
     /** {@return the measure that has to enter the model for that response, if one has} */
     public Optional<Variable> covariate(Response response) {
-        return offTheCurve(response) ? Optional.empty()
+        return offTheCurve(response) || EARLIER.contains(response) && basis != ComparisonBasis.EQUAL_RESISTANCE ? Optional.empty()
                 : basis.heldEqual().filter(held -> held != response && !(isTime(held) && isTime(response))).map(Variable::of);
     }
 

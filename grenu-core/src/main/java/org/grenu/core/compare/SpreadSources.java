@@ -1,9 +1,9 @@
 package org.grenu.core.compare;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Basis;
@@ -15,12 +15,17 @@ import org.grenu.core.study.SheetField;
  * instruments are known for; what is left of the spread between alike shots is the shots' own.
  *
  * @param reading    of strength readings
- * @param weighing   of dose and beverage
+ * @param weighing   of dose and beverage, or of reading the value off its curve
  * @param shotToShot of alike shots on one day, less the two above; 0 when those explain more than there is
  * @param dayToDay   of days; 0 where days were not told apart or entered as themselves
+ * @param offCurve   whether the value is read off a curve rather than weighed
  * @param readings   mean number of readings a shot
  */
-public record SpreadSources(double reading, double weighing, double shotToShot, double dayToDay, double readings) {
+public record SpreadSources(double reading, double weighing, double shotToShot, double dayToDay, boolean offCurve,
+                            double readings) {
+
+    private static final Set<Response> WEIGHED = Set.of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY, StandardResponse.STRENGTH,
+            StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.SOLIDS);
 
     /** {@return the sources; empty when the shots leave nothing to judge by} */
     static Optional<SpreadSources> of(ResponseModel model) {
@@ -40,7 +45,7 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
         }
         double residual = model.fit().deviation() * model.fit().deviation();
         double days = model.fit() instanceof RandomInterceptFit random ? random.groupDeviation() * random.groupDeviation() : 0;
-        return Optional.of(new SpreadSources(reading, weighing, Math.max(0, residual - reading - weighing), days, readings));
+        return Optional.of(new SpreadSources(reading, weighing, Math.max(0, residual - reading - weighing), days, !WEIGHED.contains(model.response()), readings));
     }
 
     /** Share of the shot's own variance that its strength readings make. */
@@ -74,7 +79,7 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
     /** {@return the sources by name, largest first} */
     public Map<String, Double> byName() {
         Map<String, Double> sources = new LinkedHashMap<>();
-        Map<String, Double> all = Map.of("reading strength", reading, "weighing", weighing, "shot to shot", shotToShot, "day to day", dayToDay);
+        Map<String, Double> all = Map.of("reading strength", reading, offCurve ? "reading the curve" : "weighing", weighing, "shot to shot", shotToShot, "day to day", dayToDay);
         all.entrySet().stream().filter(e -> e.getValue() > 0).sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .forEach(e -> sources.put(e.getKey(), e.getValue()));
         return sources;

@@ -1,0 +1,134 @@
+package org.grenu.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Effect;
+import org.grenu.core.compare.GuardNote;
+import org.grenu.core.compare.LevelMean;
+import org.grenu.core.compare.ResponseAnswer;
+import org.grenu.core.compare.RowResidual;
+import org.grenu.core.compare.TermTest;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.compare.Verdict;
+import org.grenu.core.model.Estimate;
+import org.grenu.core.model.FTest;
+
+/** The JSON of {@code compare}. Field names are part of the interface: add, never rename; see docs/cli.md. */
+final class ComparisonJson {
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final double COVERAGE = 0.95;
+
+    private ComparisonJson() {
+    }
+
+    static String write(Comparison comparison) {
+        ObjectNode root = JSON.createObjectNode();
+        root.put("sentence", comparison.sentence().headline());
+        comparison.sentence().further().forEach(root.putArray("further")::add);
+        root.put("basis", comparison.question().basis().key());
+        AnalysisJson.put(root, "basis_at", OptionalDouble.of(comparison.ground().at()));
+        root.put("block", comparison.question().block().map(block -> block.key()).orElse(null));
+        comparison.question().variables().stream().map(Variable::key).forEach(root.putArray("factors")::add);
+        comparison.shots().forEach(shot -> ((ArrayNode) root.withArray("shots")).add(shot.name()));
+        ArrayNode faulty = root.putArray("left_out_as_faulty");
+        comparison.faulty().forEach(shot -> faulty.add(shot.name()));
+        root.put("pair", comparison.pair().map(pair -> pair.words()).orElse(null));
+        ArrayNode answers = root.putArray("responses");
+        comparison.answers().forEach(answer -> answer(answers.addObject(), answer));
+        ArrayNode guard = root.putArray("guard");
+        comparison.guard().forEach(note -> guard(guard.addObject(), note));
+        try {
+            return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static void answer(ObjectNode node, ResponseAnswer answer) {
+        node.put("response", answer.response().key()).put("title", answer.response().title()).put("unit", answer.response().differenceUnit())
+                .put("margin", answer.margin()).put("model", answer.model()).put("shots", answer.rows().size()).put("residual_df", answer.residualDf());
+        AnalysisJson.put(node, "spread", OptionalDouble.of(answer.deviation()));
+        ArrayNode effects = node.putArray("effects");
+        answer.effects().forEach(effect -> effect(effects.addObject(), effect));
+        ArrayNode tests = node.putArray("tests");
+        for (TermTest test : answer.tests()) {
+            test(tests.addObject().put("term", test.term()), test.test());
+        }
+        test(node.putObject("lack_of_fit"), answer.lackOfFit());
+        ArrayNode means = node.putArray("means");
+        for (LevelMean mean : answer.means()) {
+            ObjectNode one = means.addObject().put("factor", mean.variable().key()).put("level", mean.level());
+            estimate(one, mean.mean(), mean.mean().map(e -> e.halfWidth(COVERAGE)).orElse(Double.NaN));
+        }
+        ArrayNode points = node.putArray("points");
+        for (RowResidual row : answer.rows()) {
+            points.addObject().put("shot", row.shot().name()).put("value", row.value()).put("residual", row.residual()).put("leverage", row.leverage())
+                    .put("block", row.block().orElse(null));
+        }
+        ArrayNode leftOut = node.putArray("left_out");
+        answer.leftOut().forEach(shot -> leftOut.add(shot.name()));
+        ObjectNode sources = node.putObject("variance_from");
+        answer.sources().ifPresent(s -> sources.put("reading", s.reading()).put("weighing", s.weighing()).put("shot_to_shot", s.shotToShot()).put("day_to_day", s.dayToDay()));
+    }
+
+    private static void effect(ObjectNode node, Effect effect) {
+        node.put("factor", effect.variable().key()).put("change", effect.change());
+        estimate(node, effect.estimate(), effect.halfWidth());
+        AnalysisJson.put(node, "p", OptionalDouble.of(effect.p()));
+        AnalysisJson.put(node, "p_by_ranks", effect.rankP());
+        node.put("margin", effect.margin()).put("evidence", effect.evidence());
+        Verdict verdict = effect.verdict();
+        node.put("verdict", verdict(verdict));
+        if (verdict instanceof Verdict.CannotSay cannot) {
+            node.put("more_shots", cannot.more()).put("more_shots_likely_to_do", cannot.likely());
+            cannot.repeat().forEach(node.putArray("repeat")::add);
+        } else if (verdict instanceof Verdict.Confounded confounded) {
+            node.put("confounded_with", confounded.with());
+        } else if (verdict instanceof Verdict.SameInPractice same) {
+            node.put("detectable", same.detectable());
+        } else if (verdict instanceof Verdict.SeenOnce once) {
+            node.put("beyond_measuring", once.beyondMeasuring());
+        }
+    }
+
+    private static String verdict(Verdict verdict) {
+        if (verdict instanceof Verdict.Differs) {
+            return "differs";
+        } else if (verdict instanceof Verdict.SameInPractice) {
+            return "same_in_practice";
+        } else if (verdict instanceof Verdict.Confounded) {
+            return "confounded";
+        }
+        return verdict instanceof Verdict.SeenOnce ? "seen_once" : "cannot_say";
+    }
+
+    private static void estimate(ObjectNode node, Optional<Estimate> estimate, double halfWidth) {
+        AnalysisJson.put(node, "estimate", estimate.isPresent() ? OptionalDouble.of(estimate.get().value()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "interval_half_width", OptionalDouble.of(halfWidth));
+        AnalysisJson.put(node, "se", estimate.isPresent() ? OptionalDouble.of(estimate.get().se()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "df", estimate.isPresent() ? OptionalDouble.of(estimate.get().df()) : OptionalDouble.empty());
+    }
+
+    private static void test(ObjectNode node, Optional<FTest> test) {
+        AnalysisJson.put(node, "f", test.isPresent() ? OptionalDouble.of(test.get().f()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "df1", test.isPresent() ? OptionalDouble.of(test.get().df1()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "df2", test.isPresent() ? OptionalDouble.of(test.get().df2()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "p", test.isPresent() ? OptionalDouble.of(test.get().p()) : OptionalDouble.empty());
+    }
+
+    private static void guard(ObjectNode node, GuardNote note) {
+        node.put("kind", note.kind().name().toLowerCase(Locale.ROOT)).put("title", note.title()).put("words", note.words());
+        note.sensitivity().ifPresent(sensitivity -> {
+            ObjectNode without = node.putObject("sensitivity").put("words", sensitivity.words()).put("stands", sensitivity.stands());
+            ArrayNode shots = without.putArray("without");
+            sensitivity.without().forEach(shot -> shots.add(shot.name()));
+        });
+    }
+}

@@ -1,0 +1,68 @@
+package org.grenu.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Effect;
+import org.grenu.core.compare.GuardNote;
+import org.grenu.core.compare.ResponseAnswer;
+import org.grenu.core.compare.Verdict;
+import org.grenu.core.compare.Wording;
+import org.grenu.core.quantity.DecimalText;
+
+/** The text of {@code compare}, for people: the sentence, the effects, the models, what else differed. */
+final class ComparisonTable {
+
+    private ComparisonTable() {
+    }
+
+    static String write(Comparison comparison) {
+        StringBuilder out = new StringBuilder();
+        out.append(comparison.sentence().headline()).append('\n');
+        comparison.sentence().further().forEach(sentence -> out.append(sentence).append('\n'));
+        comparison.pair().ifPresent(badge -> out.append(badge.words()).append(".\n"));
+        out.append('\n').append(TextTable.aligned(effects(comparison)));
+        out.append("\nModels\n");
+        comparison.answers().forEach(answer -> out.append("  ").append(answer.model()).append(leftOut(answer)).append('\n'));
+        out.append("\nWhere the spread comes from\n");
+        comparison.answers().forEach(answer -> answer.sources().ifPresent(sources -> out.append("  ").append(answer.response().title()).append(": ")
+                .append(sources.byName().entrySet().stream().map(e -> e.getKey() + " " + Wording.reported(Math.sqrt(e.getValue()), Math.sqrt(e.getValue()) / 2).replaceFirst(" ±.*", ""))
+                        .collect(Collectors.joining(", "))).append(' ').append(answer.response().differenceUnit()).append('\n')));
+        out.append("\nWhat else differed\n");
+        comparison.guard().forEach(note -> out.append("  ").append(guard(note)).append('\n'));
+        return out.append("\n± is the 95 % interval; between several levels it holds for all pairs at once (Tukey).\n").toString();
+    }
+
+    private static List<List<String>> effects(Comparison comparison) {
+        List<List<String>> rows = new ArrayList<>(List.of(List.of("change", "response", "effect", "unit", "same within", "p", "p by ranks", "verdict", "evidence")));
+        for (ResponseAnswer answer : comparison.answers()) {
+            for (Effect effect : answer.effects()) {
+                String unit = effect.variable().unit();
+                String what = effect.step().isPresent() ? effect.variable().title() + " " + effect.change() + (unit.isEmpty() ? "" : " " + unit) : effect.change();
+                rows.add(List.of(what, answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
+                        "±" + DecimalText.exact(effect.margin()), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
+                        words(effect.verdict()), effect.evidence()));
+            }
+        }
+        return rows;
+    }
+
+    private static String words(Verdict verdict) {
+        return verdict instanceof Verdict.Confounded confounded ? "cannot be told from " + confounded.with() : verdict.words();
+    }
+
+    private static String p(double p) {
+        return Double.isNaN(p) ? "–" : p < 0.001 ? "<0.001" : String.format(Locale.ROOT, "%.3f", p);
+    }
+
+    private static String leftOut(ResponseAnswer answer) {
+        return answer.leftOut().isEmpty() ? "" : " Without " + answer.leftOut().stream().map(ComparedShot::name).collect(Collectors.joining(", ")) + ": something asked about is unknown there.";
+    }
+
+    private static String guard(GuardNote note) {
+        return note.title() + ": " + note.words() + "." + note.sensitivity().map(s -> " " + s.words()).orElse("");
+    }
+}
