@@ -19,6 +19,8 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.puck.DemoStudy;
@@ -37,10 +39,8 @@ import org.grenu.figures.paint.PathPen;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.plane.PlanePainter;
-import org.grenu.figures.read.AxisKind;
 import org.grenu.figures.read.AxisRange;
 import org.grenu.figures.read.Band;
-import org.grenu.figures.read.ReadAxis;
 import org.grenu.figures.read.ReadFigure;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.figures.read.Strip;
@@ -204,7 +204,7 @@ class FiguresTest {
         double on = measures.curve().times().pumpOn().orElseThrow().seconds();
         double drip = measures.curve().times().firstDrip().orElseThrow().seconds();
         for (AxisKind kind : AxisKind.values()) {
-            ReadAxis axis = ReadAxis.of(kind, measures.curve());
+            CurveAxis axis = CurveAxis.of(kind, measures.curve());
             double zero = kind == AxisKind.PUMP_ON ? on : kind == AxisKind.PRESSURE_ONSET
                     ? measures.curve().times().pressureOnset().orElseThrow().seconds() : drip;
             assertThat(axis.at(zero)).as(kind.title()).isCloseTo(0, within(1e-9));

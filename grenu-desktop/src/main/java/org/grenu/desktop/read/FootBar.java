@@ -17,10 +17,10 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.figures.read.AxisKind;
 
 /** What stands below the strips: where they begin, which are shown, the ghost, and how the phases were found. */
 final class FootBar extends HBox {

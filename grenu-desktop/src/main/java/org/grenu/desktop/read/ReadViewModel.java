@@ -12,6 +12,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
@@ -19,9 +21,7 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.figures.read.AxisKind;
 import org.grenu.figures.read.AxisRange;
-import org.grenu.figures.read.ReadAxis;
 import org.grenu.figures.read.ReadFigure;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.figures.read.Strip;
@@ -299,7 +299,7 @@ public final class ReadViewModel {
     }
 
     private void redraw(boolean afresh) {
-        ReadAxis before = figure.get() == null ? null : figure.get().axis();
+        CurveAxis before = figure.get() == null ? null : figure.get().axis();
         double seconds = before == null || Double.isNaN(cursor.get()) ? Double.NaN : before.seconds(cursor.get());
         Optional<OpenShot> other = Optional.ofNullable(ghost.get()).filter(g -> shot != null && g.summary().id() != shot.summary().id());
         ReadFigure made = shot == null ? null : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures));

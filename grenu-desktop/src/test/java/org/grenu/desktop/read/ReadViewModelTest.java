@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.OpenShot;
-import org.grenu.figures.read.AxisKind;
 import org.grenu.figures.read.AxisRange;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.figures.read.Strip;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.Repair;
@@ -35,7 +36,7 @@ final class FigureMaker {
     private final ReadOptions options;
     private final Optional<ShotMeasures> ghost;
     private final List<MomentNote> notes;
-    private final ReadAxis axis;
+    private final CurveAxis axis;
 
     FigureMaker(ShotLog raw, ShotMeasures shot, ReadOptions options, Optional<ShotMeasures> ghost, List<MomentNote> notes) {
         this.raw = raw;
@@ -44,7 +45,7 @@ final class FigureMaker {
         this.options = options;
         this.ghost = ghost;
         this.notes = notes;
-        this.axis = ReadAxis.of(options.axis(), measures);
+        this.axis = CurveAxis.of(options.axis(), measures);
     }
 
     ReadFigure figure() {
@@ -67,7 +68,7 @@ final class FigureMaker {
 
     private Strip strip(Channel channel, UniformCurve curve) {
         UniformCurve along = axis.along(curve);
-        Optional<UniformCurve> other = ghost.flatMap(g -> curve(g, channel).map(c -> ReadAxis.of(options.axis(), g.curve()).along(c)));
+        Optional<UniformCurve> other = ghost.flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)));
         List<Band> corridor = corridor(channel);
         DoubleStream lows = DoubleStream.concat(DoubleStream.of(along.values().min(), other.map(c -> c.values().min()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.low().values().min()));
@@ -165,8 +166,8 @@ final class FigureMaker {
     }
 
     private Moment moment(String name, TimedEvent event, Moment.Kind kind) {
-        double shown = axis instanceof ReadAxis.Clock ? axis.at(event.seconds()) : event.seconds();
-        String clock = axis instanceof ReadAxis.Clock ? "" : ", log's clock";
+        double shown = axis instanceof CurveAxis.Clock ? axis.at(event.seconds()) : event.seconds();
+        String clock = axis instanceof CurveAxis.Clock ? "" : ", log's clock";
         Measured when = Measured.independent(shown, Math.max(event.u(), 0.01));
         return new Moment(axis.at(event.seconds()), name, (event.u() == 0 ? Reported.fixed(shown, 1) + " s, stated"
                 : Reported.of(when).text() + " s") + clock, kind);

@@ -2,6 +2,7 @@ package org.grenu.figures.read;
 
 import java.util.List;
 import java.util.Optional;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.study.MomentNote;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -16,7 +17,7 @@ import org.grenu.core.study.ShotMeasures;
  * @param moments marked across the strips
  * @param marks   found on single strips
  */
-public record ReadFigure(ReadAxis axis, List<Strip> strips, AxisRange whole, List<PhaseSpan> phases, List<Moment> moments, List<Mark> marks) {
+public record ReadFigure(CurveAxis axis, List<Strip> strips, AxisRange whole, List<PhaseSpan> phases, List<Moment> moments, List<Mark> marks) {
 
     public ReadFigure {
         strips = List.copyOf(strips);

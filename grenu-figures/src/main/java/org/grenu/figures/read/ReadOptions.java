@@ -1,6 +1,7 @@
 package org.grenu.figures.read;
 
 import java.util.List;
+import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 
 /**

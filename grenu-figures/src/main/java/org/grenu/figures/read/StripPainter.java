@@ -8,6 +8,7 @@ import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.figures.paint.CurvePen;
 import org.grenu.figures.paint.Grain;
@@ -165,7 +166,7 @@ public final class StripPainter {
         pen.draw(g, plot(i, width), x, y, color, width);
     }
 
-    private void axis(ReadAxis axis) {
+    private void axis(CurveAxis axis) {
         double y = layout.plotsBottom() + 6;
         line(layout.left(), y, layout.right(), y, "ink", 0.9);
         Words.draw(g, axis.title(), 14, y + 8, Align.LEFT, Face.SEMIBOLD.at(axis.title().length() > 12 ? 10 : 11.5), theme.color("ink"));

@@ -11,6 +11,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
@@ -86,7 +87,7 @@ class PlacingTest {
             }
             times[k] = curve.time(i);
         }
-        ReadAxis axis = new ReadAxis.CupMass(new UniformCurve(0, 0.1, Samples.of(times)));
+        CurveAxis axis = new CurveAxis.CupMass(new UniformCurve(0, 0.1, Samples.of(times)));
         for (int k = 1; k < times.length; k++) {
             double at = axis.at(axis.seconds(k * 0.1));
             assertThat(axis.seconds(at)).as("time of %s g", k * 0.1).isCloseTo(axis.seconds(k * 0.1), within(0.11));

@@ -1,28 +1,22 @@
-package org.grenu.figures.read;
+package org.grenu.core.curve;
 
 import java.util.Optional;
-import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.CurveMeasures;
-import org.grenu.core.curve.Samples;
-import org.grenu.core.curve.ShotTimes;
-import org.grenu.core.curve.TimedEvent;
-import org.grenu.core.curve.UniformCurve;
 
-/** What the strips run along: time since a moment of the shot, or the mass in the cup. */
-public sealed interface ReadAxis {
+/** What curves are lined up along: time since a moment of the shot, or the mass in the cup. */
+public sealed interface CurveAxis {
 
     /** {@return the axis of that kind; the log's own clock when the shot does not have its moment} */
-    static ReadAxis of(AxisKind kind, CurveMeasures measures) {
+    static CurveAxis of(AxisKind kind, CurveMeasures measures) {
         ShotTimes times = measures.times();
         return switch (kind) {
             case PUMP_ON -> since(times.pumpOn(), kind);
             case PRESSURE_ONSET -> since(times.pressureOnset(), kind);
             case FIRST_DRIP -> since(times.firstDrip(), kind);
-            case CUP_MASS -> CupMass.of(measures).<ReadAxis>map(axis -> axis).orElse(new Clock(0, "Log's clock"));
+            case CUP_MASS -> CupMass.of(measures).<CurveAxis>map(axis -> axis).orElse(new Clock(0, "Log's clock"));
         };
     }
 
-    private static ReadAxis since(Optional<TimedEvent> zero, AxisKind kind) {
+    private static CurveAxis since(Optional<TimedEvent> zero, AxisKind kind) {
         return zero.map(event -> new Clock(event.seconds(), "Since " + kind.title())).orElse(new Clock(0, "Log's clock"));
     }
 
@@ -46,7 +40,7 @@ public sealed interface ReadAxis {
      *
      * @param zero  on the log's clock, s
      */
-    record Clock(double zero, String title) implements ReadAxis {
+    record Clock(double zero, String title) implements CurveAxis {
 
         @Override
         public double at(double seconds) {
@@ -74,7 +68,7 @@ public sealed interface ReadAxis {
      *
      * @param seconds when the cup first held each mass, every {@value #STEP} g from 0
      */
-    record CupMass(UniformCurve seconds) implements ReadAxis {
+    record CupMass(UniformCurve seconds) implements CurveAxis {
 
         private static final double STEP = 0.1;
         private static final double LEAST = 2;

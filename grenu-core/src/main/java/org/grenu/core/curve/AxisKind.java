@@ -1,8 +1,8 @@
-package org.grenu.figures.read;
+package org.grenu.core.curve;
 
 import java.util.Optional;
 
-/** What the strips run along. */
+/** What curves are lined up along. */
 public enum AxisKind {
     PUMP_ON("pump_on", "pump on"), PRESSURE_ONSET("pressure_onset", "first pressure"), FIRST_DRIP("first_drip", "first drip"),
     CUP_MASS("cup_mass", "by cup mass");
