@@ -5,6 +5,9 @@ import java.util.Optional;
 /** What curves are lined up along: time since a moment of the shot, or the mass in the cup. */
 public sealed interface CurveAxis {
 
+    /** What the axis of a shot is called that does not have the moment asked for. */
+    String LOG_CLOCK = "Log's clock";
+
     /** {@return the axis of that kind; the log's own clock when the shot does not have its moment} */
     static CurveAxis of(AxisKind kind, CurveMeasures measures) {
         ShotTimes times = measures.times();
@@ -12,12 +15,12 @@ public sealed interface CurveAxis {
             case PUMP_ON -> since(times.pumpOn(), kind);
             case PRESSURE_ONSET -> since(times.pressureOnset(), kind);
             case FIRST_DRIP -> since(times.firstDrip(), kind);
-            case CUP_MASS -> CupMass.of(measures).<CurveAxis>map(axis -> axis).orElse(new Clock(0, "Log's clock"));
+            case CUP_MASS -> CupMass.of(measures).<CurveAxis>map(axis -> axis).orElse(new Clock(0, LOG_CLOCK));
         };
     }
 
     private static CurveAxis since(Optional<TimedEvent> zero, AxisKind kind) {
-        return zero.map(event -> new Clock(event.seconds(), "Since " + kind.title())).orElse(new Clock(0, "Log's clock"));
+        return zero.map(event -> new Clock(event.seconds(), "Since " + kind.title())).orElse(new Clock(0, LOG_CLOCK));
     }
 
     /** {@return where a time of the log lies on the axis; NaN when it does not} */

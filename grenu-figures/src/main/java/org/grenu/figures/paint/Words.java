@@ -31,6 +31,15 @@ public final class Words {
         return font.getStringBounds(text, MEASURE).getWidth();
     }
 
+    /** {@return the words as far as the room goes, with an ellipsis where they had to be cut} */
+    public static String fitted(String text, Font font, double room) {
+        String cut = text;
+        while (cut.length() > 1 && width(cut.equals(text) ? cut : cut + "…", font) > room) {
+            cut = cut.substring(0, cut.length() - 1);
+        }
+        return cut.equals(text) ? text : cut.strip() + "…";
+    }
+
     /** Sets the hints under which all figures are painted. */
     public static void quality(Graphics2D g) {
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
