@@ -25,12 +25,27 @@ public final class ValidateCommand implements Callable<Integer> {
     @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "Other seeds give other shots, ${DEFAULT-VALUE} by default.")
     private long seed;
 
+    @Option(names = "--comparisons", paramLabel = "N", defaultValue = "0",
+            description = "Check comparisons instead, on so many simulated studies of each kind.")
+    private int comparisons;
+
+    @Option(names = "--pool", paramLabel = "N", defaultValue = "1500", description = "Simulated shots an arm from which the studies are drawn, ${DEFAULT-VALUE} by default.")
+    private int pool;
+
     @Override
     public Integer call() {
         if (shots < 3 || shots > 100_000) {
             throw new ParameterException(spec.commandLine(), "--shots must lie between 3 and 100000.");
         }
+        if (comparisons < 0 || pool < 40 || pool > 100_000) {
+            throw new ParameterException(spec.commandLine(), "--comparisons must not be negative, and --pool must lie between 40 and 100000.");
+        }
         PrintWriter out = spec.commandLine().getOut();
+        if (comparisons > 0) {
+            out.print(ComparisonValidation.run(comparisons, pool, seed));
+            out.flush();
+            return 0;
+        }
         out.print(markdown(RecoveryStudy.run(seed, shots)));
         out.flush();
         return 0;

@@ -52,9 +52,10 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     /**
      * {@return the difference; empty when one of the groups has fewer than two curves, or they have no place in common}
      *
-     * @param block within which labels may change places
+     * @param within factors: only shots alike in them change places, and what they change is taken out; the last ones are let
+     *               go until enough ways are left to share the shots out
      */
-    public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, Optional<Factor> block, int shuffles) {
+    public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, List<Factor> within, int shuffles) {
         Map<Channel, List<LinedUpCurve>> curves = new LinkedHashMap<>();
         overlay.groups().forEach((channel, groups) -> curves.put(channel, groups.stream()
                 .filter(group -> group.level().equals(first) || group.level().equals(second)).flatMap(group -> group.members().stream()).toList()));
@@ -73,7 +74,10 @@ public record CurveDifference(String first, String second, String unit, List<OfC
             joined[i] = stretches.stream().flatMapToDouble(one -> java.util.stream.DoubleStream.of(one.values[row])).toArray();
         }
         double[] floors = stretches.stream().flatMapToDouble(one -> IntStream.range(0, one.values[0].length).mapToDouble(k -> FLOORS.get(one.channel))).toArray();
-        List<int[]> blocks = blocks(shots, block);
+        List<int[]> blocks = blocks(shots, within);
+        for (int kept = within.size() - 1; kept >= 0 && !enough(labels, blocks); kept--) {
+            blocks = blocks(shots, within.subList(0, kept));
+        }
         CurveTest test = CurveTest.of(joined, labels, blocks, floors, shuffles, SEED);
         List<OfChannel> channels = new ArrayList<>();
         int from = 0;
@@ -81,7 +85,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
             channels.add(one.judged(new CurveTest(test.p().subList(from, from + one.values[0].length)), labels));
             from += one.values[0].length;
         }
-        return Optional.of(new CurveDifference(first, second, overlay.unit(), channels, ways(labels, blocks) >= 1 / Question.ALPHA));
+        return Optional.of(new CurveDifference(first, second, overlay.unit(), channels, enough(labels, blocks)));
     }
 
     private static boolean[] labels(CurveOverlay overlay, String first, List<ComparedShot> shots) {
@@ -94,16 +98,21 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         return labels;
     }
 
-    private static List<int[]> blocks(List<ComparedShot> shots, Optional<Factor> block) {
+    /** With fewer than twenty ways to lay the labels no difference reaches 5 %. */
+    private static boolean enough(boolean[] labels, List<int[]> blocks) {
+        return ways(labels, blocks) >= 1 / Question.ALPHA;
+    }
+
+    private static List<int[]> blocks(List<ComparedShot> shots, List<Factor> within) {
         Map<String, List<Integer>> rows = new LinkedHashMap<>();
         for (int i = 0; i < shots.size(); i++) {
             ComparedShot shot = shots.get(i);
-            rows.computeIfAbsent(block.flatMap(factor -> factor.level(shot.sheet())).orElse(""), key -> new ArrayList<>()).add(i);
+            rows.computeIfAbsent(within.stream().map(factor -> factor.level(shot.sheet()).orElse("")).collect(Collectors.joining("\n")), key -> new ArrayList<>()).add(i);
         }
         return rows.values().stream().map(list -> list.stream().mapToInt(Integer::intValue).toArray()).toList();
     }
 
-    /** In how many ways the labels can lie: with fewer than twenty no difference reaches 5 %. */
+    /** In how many ways the labels can lie. */
     private static double ways(boolean[] labels, List<int[]> blocks) {
         double ways = 1;
         for (int[] rows : blocks) {

@@ -32,7 +32,7 @@ public enum StandardResponse implements Response {
     FIRST_DRIP("First drip, from pump on", "s", 0.5, StandardResponse::firstDrip),
     PEAK_PRESSURE("Peak pressure", "bar", 0.3, shot -> pressure(shot, shot.measures().curve().peakPressure())),
     MEAN_PRESSURE("Mean pressure", "bar", 0.3, shot -> pressure(shot, shot.measures().curve().meanPressure())),
-    PEAK_RESISTANCE("Peak resistance p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
+    PEAK_RESISTANCE("Peak resistance, p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
     EROSION("Erosion", "%/s", 0.5, shot -> shot.measures().hydraulics().erosion()),
     KEPT_WATER("Kept water", "g/g", 0.1, shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
     BEVERAGE("Beverage mass", "g", 0.5, shot -> shot.measures().masses().beverage()),

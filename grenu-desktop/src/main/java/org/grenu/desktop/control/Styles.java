@@ -63,6 +63,12 @@ public final class Styles {
     public static final String CODE = "code";
     public static final String FIRST = "first";
     public static final String OUTCOME = "outcome";
+    public static final String STRIPS = "strips";
+    public static final String CELL_RING = "cell-ring";
+    public static final String ANSWER = "answer";
+    public static final String GUARD = "guard";
+    public static final String GUARD_QUIET = "guard-quiet";
+    public static final String SLIP_PICK = "slip-pick";
     public static final String LEDGER_COLUMN = "ledger-column";
 
     private Styles() {

@@ -8,6 +8,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.FxColor;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.figures.theme.Theme;

@@ -15,6 +15,7 @@ import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.quantity.Reported;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.OpenShot;
 

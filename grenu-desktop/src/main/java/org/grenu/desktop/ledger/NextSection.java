@@ -2,6 +2,7 @@ package org.grenu.desktop.ledger;
 
 import javafx.scene.control.Label;
 import org.grenu.core.diagnosis.NextStep;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
 /** The one thing to do next, and why. */

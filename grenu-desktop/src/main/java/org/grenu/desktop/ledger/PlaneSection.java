@@ -1,5 +1,6 @@
 package org.grenu.desktop.ledger;
 
+import org.grenu.desktop.control.Section;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;

@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
 /** The profile step by step: how long each took, why it ended, how far it was off what was meant. */

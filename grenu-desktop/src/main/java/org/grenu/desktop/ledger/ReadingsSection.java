@@ -10,6 +10,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.control.Icon;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.OpenShot;
 

@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
 /** The shot's time by every convention, each named, with the study's chosen among them; its pressures and its puck. */

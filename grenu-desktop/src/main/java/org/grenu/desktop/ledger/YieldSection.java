@@ -12,6 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.quantity.Reported;
+import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
 /** The extraction yield with its basis, and strength, ratio and dissolved solids under it. */

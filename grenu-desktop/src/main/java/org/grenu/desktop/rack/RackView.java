@@ -1,9 +1,12 @@
 package org.grenu.desktop.rack;
 
+import java.util.List;
 import javafx.application.Platform;
 import javafx.beans.Observable;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.IndexedCell;
 import javafx.scene.control.Label;
@@ -27,7 +30,9 @@ import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.figures.theme.TreatmentScale;
 
 /** The column of slips with its filter and legend. */
@@ -42,16 +47,20 @@ public final class RackView extends VBox {
     private final ListView<RackRow> list = new ListView<>();
     private final TextField filter = new TextField();
     private final HBox legend = new HBox(3);
+    private final PickedShots picked;
+    private final ObservableValue<Workspace> workspace;
     private boolean following;
 
-    /** The rack of that desk. */
-    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance) {
+    /** The rack of that desk; in the Compare workspace its slips can be picked. */
+    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked, ObservableValue<Workspace> workspace) {
+        this.picked = picked;
+        this.workspace = workspace;
         this.model = model;
         this.desk = desk;
         this.appearance = appearance;
         getStyleClass().add(Styles.RACK);
         setSpacing(8);
-        getChildren().addAll(filterField(), colourBy(), legend, listWithEmptyText(), conventions(), foot(desk));
+        getChildren().addAll(filterField(), colourBy(), legend, picking(), listWithEmptyText(), conventions(), foot(desk));
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
         desk.openProperty().addListener((o, was, is) -> follow());
@@ -128,7 +137,7 @@ public final class RackView extends VBox {
         list.setId("rack");
         list.setItems(model.rows());
         list.setAccessibleText("Shots");
-        list.setCellFactory(view -> new SlipCell(appearance, desk));
+        list.setCellFactory(view -> new SlipCell(appearance, desk, picked, workspace));
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             // A slip that is replaced by its edited self was not chosen by anybody.
@@ -150,6 +159,10 @@ public final class RackView extends VBox {
             if (step != 0) {
                 model.step(step);
                 key.consume();
+            } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
+                    && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
+                picked.toggle(slip.shot());
+                key.consume();
             }
         });
         Label nothing = new Label();
@@ -167,6 +180,37 @@ public final class RackView extends VBox {
         stack.getStyleClass().add(Styles.RACK_LIST);
         VBox.setVgrow(stack, Priority.ALWAYS);
         return stack;
+    }
+
+    /** All that the filter shows, or none: so a search becomes a comparison. */
+    private Node picking() {
+        Label count = new Label();
+        count.setId("picked");
+        count.getStyleClass().add(Styles.MUTED);
+        Button all = new Button("All shown");
+        all.setId("pick-all");
+        all.setTooltip(new Tooltip("Compare all shots that the filter shows, and no others"));
+        all.setOnAction(event -> picked.pickOnly(model.shown()));
+        Button none = new Button("None");
+        none.setId("pick-none");
+        none.setOnAction(event -> picked.pickOnly(List.of()));
+        all.getStyleClass().add(Styles.LINK);
+        none.getStyleClass().add(Styles.LINK);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox line = new HBox(2, count, gap, all, none);
+        line.setAlignment(Pos.CENTER_LEFT);
+        Runnable tell = () -> {
+            count.setText(picked.ids().size() + " picked");
+            boolean comparing = workspace.getValue() == Workspace.COMPARE;
+            line.setVisible(comparing);
+            line.setManaged(comparing);
+            list.refresh();
+        };
+        picked.ids().addListener((Observable o) -> tell.run());
+        workspace.addListener((o, was, is) -> tell.run());
+        tell.run();
+        return line;
     }
 
     private String emptyText() {

@@ -92,7 +92,8 @@ public final class RackViewModel {
         }
     }
 
-    private List<ShotSummary> shown() {
+    /** {@return the shots that pass the filter, top to bottom} */
+    public List<ShotSummary> shown() {
         return rows.stream().filter(row -> row instanceof RackRow.Slip).map(row -> ((RackRow.Slip) row).shot()).toList();
     }
 

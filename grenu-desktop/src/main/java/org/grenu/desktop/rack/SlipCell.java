@@ -1,8 +1,10 @@
 package org.grenu.desktop.rack;
 
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.OverrunStyle;
@@ -18,7 +20,9 @@ import org.grenu.core.curve.Samples;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.library.ShotSummary;
 
 /** A row of the rack: a day's heading or a slip. */
@@ -26,9 +30,13 @@ final class SlipCell extends ListCell<RackRow> {
 
     private final Appearance appearance;
     private final StudyDesk desk;
+    private final PickedShots picked;
+    private final ObservableValue<Workspace> workspace;
 
-    SlipCell(Appearance appearance, StudyDesk desk) {
+    SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Workspace> workspace) {
         this.desk = desk;
+        this.picked = picked;
+        this.workspace = workspace;
         this.appearance = appearance;
         setPrefWidth(0);
     }
@@ -82,13 +90,31 @@ final class SlipCell extends ListCell<RackRow> {
         VBox words = new VBox(1, first, second);
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox top = new HBox(8, miniature(shot.digest().miniature(), color), words);
-        VBox slip = new VBox(5, top, chips(text, color));
+        VBox slip = new VBox(5, top, workspace.getValue() == Workspace.COMPARE ? new HBox(chips(text, color), pick(shot)) : chips(text, color));
         slip.getStyleClass().add(Styles.SLIP_BODY);
         Rectangle tab = new Rectangle(5, 22, color);
         tab.setTranslateY(10);
         HBox row = new HBox(tab, slip);
         HBox.setHgrow(slip, Priority.ALWAYS);
         return row;
+    }
+
+    /** Whether the shot takes part in the comparison. */
+    private Node pick(ShotSummary shot) {
+        CheckBox box = new CheckBox();
+        box.setId("pick-" + shot.number());
+        box.getStyleClass().add(Styles.SLIP_PICK);
+        box.setSelected(picked.contains(shot));
+        box.setFocusTraversable(false);
+        box.setAccessibleText("Compare shot " + shot.number());
+        box.setMinWidth(Region.USE_PREF_SIZE);
+        box.setOnAction(event -> picked.toggle(shot));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox end = new HBox(gap, box);
+        end.setMinWidth(26);
+        HBox.setHgrow(end, Priority.ALWAYS);
+        return end;
     }
 
     private static Node chips(SlipText text, Color color) {

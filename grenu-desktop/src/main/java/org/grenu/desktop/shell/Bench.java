@@ -1,8 +1,13 @@
 package org.grenu.desktop.shell;
 
 import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.ImportViewModel;
 import org.grenu.desktop.importing.MappingViewModel;
 import org.grenu.desktop.ledger.LedgerViewModel;
@@ -11,8 +16,9 @@ import org.grenu.desktop.read.ReadViewModel;
 import org.grenu.library.Library;
 
 /** The desk and the view-models around it, put together once per window. */
-public record Bench(StudyDesk desk, Appearance appearance, RackViewModel rack, ReadViewModel read, LedgerViewModel ledger,
-                    ImportViewModel importing, MappingViewModel mapping, ExportActions exports) implements AutoCloseable {
+public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, RackViewModel rack,
+                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ImportViewModel importing, MappingViewModel mapping,
+                    ExportActions exports, CompareExports compareExports) implements AutoCloseable {
 
     /** {@return a bench on that library} */
     public static Bench on(Library library, Executor interfaceThread) {
@@ -20,8 +26,18 @@ public record Bench(StudyDesk desk, Appearance appearance, RackViewModel rack, R
         Appearance appearance = new Appearance(desk.shots());
         ReadViewModel read = new ReadViewModel(desk);
         ImportViewModel importing = new ImportViewModel(desk, interfaceThread);
-        return new Bench(desk, appearance, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
-                importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread));
+        PickedShots picked = new PickedShots(desk);
+        ObjectProperty<Workspace> workspace = new SimpleObjectProperty<>(Workspace.READ);
+        CompareViewModel compare = new CompareViewModel(desk, picked, appearance, interfaceThread);
+        workspace.addListener((o, was, is) -> {
+            if (is == Workspace.COMPARE) {
+                picked.beginWithTheStudy();
+            }
+        });
+        compare.activeProperty().bind(workspace.isEqualTo(Workspace.COMPARE));
+        return new Bench(desk, appearance, workspace, picked, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
+                compare, importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
+                new CompareExports(desk, compare, appearance, interfaceThread));
     }
 
     /** Lets work that has begun finish, then closes the library. */
@@ -30,6 +46,8 @@ public record Bench(StudyDesk desk, Appearance appearance, RackViewModel rack, R
         importing.close();
         mapping.close();
         exports.close();
+        compareExports.close();
+        compare.close();
         desk.close();
     }
 }

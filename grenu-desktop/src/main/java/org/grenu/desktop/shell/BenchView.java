@@ -23,7 +23,10 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import org.grenu.desktop.compare.AnswerLedger;
+import org.grenu.desktop.compare.CompareView;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.importing.ImportPanel;
 import org.grenu.desktop.importing.MappingPanel;
@@ -44,6 +47,9 @@ public final class BenchView extends StackPane {
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
+    private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TO_COMPARE = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
+
     private final Bench bench;
     private final FileDialogs dialogs;
     private final RackView rack;
@@ -55,22 +61,29 @@ public final class BenchView extends StackPane {
     public BenchView(Bench bench, FileDialogs dialogs) {
         this.bench = bench;
         this.dialogs = dialogs;
-        rack = new RackView(bench.rack(), bench.desk(), bench.appearance());
+        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace());
         read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
         settings = new SettingsPanel(bench.desk());
         LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance());
-        StackPane work = new StackPane(read, emptyState());
-        SplitPane columns = new SplitPane(rack, work, ledger);
+        CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
+        AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
+        StackPane work = new StackPane(read, compare, emptyState());
+        StackPane beside = new StackPane(ledger, answer);
+        read.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.READ));
+        ledger.visibleProperty().bind(read.visibleProperty());
+        compare.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.COMPARE));
+        answer.visibleProperty().bind(compare.visibleProperty());
+        SplitPane columns = new SplitPane(rack, work, beside);
         columns.setDividerPositions(252.0 / 1220, 1 - 292.0 / 1220);
         SplitPane.setResizableWithParent(rack, false);
-        SplitPane.setResizableWithParent(ledger, false);
+        SplitPane.setResizableWithParent(beside, false);
         rack.setMinWidth(232);
-        ledger.setMinWidth(278);
+        beside.setMinWidth(278);
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
         page.setTop(new Header(bench.desk(), this::askAndImport, this::askAndMap, settings::toggle));
         BorderPane whole = new BorderPane(page);
-        whole.setLeft(new Spine(bench.desk(), bench.appearance()));
+        whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace()));
         ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
         mapping = new MappingPanel(bench.mapping(), bench.appearance(), this::saveText);
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
@@ -173,10 +186,14 @@ public final class BenchView extends StackPane {
             askAndMap();
         } else if (SETTINGS.match(event)) {
             settings.toggle();
+        } else if (TO_READ.match(event)) {
+            bench.workspace().set(Workspace.READ);
+        } else if (TO_COMPARE.match(event)) {
+            bench.workspace().set(Workspace.COMPARE);
         } else if (LOOK.match(event)) {
             bench.appearance().switchTheme();
         } else {
-            taken = outsideText() && move(event);
+            taken = bench.workspace().get() == Workspace.READ && outsideText() && move(event);
         }
         if (taken) {
             event.consume();

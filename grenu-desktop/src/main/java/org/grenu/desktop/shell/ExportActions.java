@@ -3,9 +3,7 @@ package org.grenu.desktop.shell;
 import java.awt.Color;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -88,7 +86,7 @@ public final class ExportActions implements AutoCloseable {
         List<ShotSummary> all = List.copyOf(desk.shots());
         ReadSheet sheet = open == null ? null : sheet(open);
         worker.run(() -> {
-            write(file, content(kind, open, all, sheet));
+            WholeFile.write(file, content(kind, open, all, sheet));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
@@ -97,7 +95,7 @@ public final class ExportActions implements AutoCloseable {
     /** Writes a text and says so. */
     void save(Path file, String text) {
         worker.run(() -> {
-            write(file, text.getBytes(StandardCharsets.UTF_8));
+            WholeFile.write(file, text.getBytes(StandardCharsets.UTF_8));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
@@ -136,17 +134,5 @@ public final class ExportActions implements AutoCloseable {
                 .map(y -> "EY " + Reported.of(y.percent()).text() + " % as dosed, k = 2").orElse("EY unknown");
         return new ReadSheet(read.title(), read.recipe() + "   " + yield, read.figureProperty().get(), read.viewProperty().get(),
                 new StripPainter.Inks(treatment, Theme.LIGHT.color("slate")));
-    }
-
-    /** Written beside its place and moved there whole, so that a failure leaves an older file as it was. */
-    private static void write(Path file, byte[] content) throws IOException {
-        Path target = file.toAbsolutePath();
-        Path half = target.resolveSibling("." + target.getFileName() + ".part");
-        try {
-            Files.write(half, content);
-            Files.move(half, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(half);
-        }
     }
 }

@@ -1,5 +1,7 @@
 package org.grenu.desktop.shell;
 
+import java.util.Locale;
+import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -12,17 +14,20 @@ import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.desk.Workspace;
 
 /** The far left: the workspaces that exist, the look, and when something was last stored. */
 final class Spine extends VBox {
 
-    Spine(StudyDesk desk, Appearance appearance) {
+    Spine(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace) {
         getStyleClass().add(Styles.SPINE);
         setAlignment(Pos.TOP_CENTER);
         Node mark = Icon.MARK.node();
         mark.getStyleClass().add(Styles.PRODUCT_MARK);
-        Label read = new Label("Read", Icon.READ.node());
-        read.getStyleClass().addAll(Styles.SPINE_ITEM, Styles.CURRENT);
+        getChildren().add(mark);
+        for (Workspace place : Workspace.values()) {
+            getChildren().add(item(place, workspace));
+        }
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
         Button look = new Button();
@@ -39,6 +44,23 @@ final class Spine extends VBox {
         stored.textProperty().bind(desk.storedProperty());
         stored.setWrapText(true);
         stored.setTooltip(new Tooltip("Every edit is stored at once; there is nothing to save."));
-        getChildren().addAll(mark, read, gap, look, stored);
+        getChildren().addAll(gap, look, stored);
+    }
+
+    private static Button item(Workspace place, ObjectProperty<Workspace> workspace) {
+        Button item = new Button(place.title(), (place == Workspace.READ ? Icon.READ : Icon.COMPARE).node());
+        item.setId("workspace-" + place.name().toLowerCase(Locale.ROOT));
+        item.getStyleClass().add(Styles.SPINE_ITEM);
+        item.setTooltip(new Tooltip(place.meaning()));
+        item.setOnAction(event -> workspace.set(place));
+        Runnable mark = () -> {
+            item.getStyleClass().remove(Styles.CURRENT);
+            if (workspace.get() == place) {
+                item.getStyleClass().add(Styles.CURRENT);
+            }
+        };
+        workspace.addListener((o, was, is) -> mark.run());
+        mark.run();
+        return item;
     }
 }

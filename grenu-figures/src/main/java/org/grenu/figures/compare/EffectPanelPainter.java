@@ -7,12 +7,10 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.Response;
-import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.quantity.DecimalText;
@@ -84,22 +82,16 @@ public final class EffectPanelPainter {
     private void heading(int c) {
         Response response = panel.columns().get(c).answer().response();
         double room = columnWidth(panel, width) - 6;
-        String[] words = title(response);
-        Words.draw(g, Words.fitted(words[0], Face.SEMIBOLD.at(11.5), room), middle(c), 13, Align.CENTRE, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        String under = (words[1].isEmpty() ? "" : words[1] + ", ") + response.differenceUnit();
-        Words.draw(g, Words.fitted(under.replaceFirst(", $", ""), Face.REGULAR.at(10.5), room), middle(c), 27, Align.CENTRE, Face.REGULAR.at(10.5), theme.color("muted"));
+        ResponseTitle title = ResponseTitle.of(response, response.differenceUnit());
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), middle(c), 13, Align.CENTRE, Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        double y = 26;
+        for (String line : twoLines(title.below(), Face.REGULAR.at(10.5), room)) {
+            Words.draw(g, line, middle(c), y, Align.CENTRE, Face.REGULAR.at(10.5), theme.color("muted"));
+            y += 12.5;
+        }
         if (c == 0) {
             line(0, EffectPanel.HEAD - 5, width, EffectPanel.HEAD - 5, "line", 1);
         }
-    }
-
-    /** Name and what it is by: the convention of a time, the basis of a yield. */
-    private static String[] title(Response response) {
-        if (response == StandardResponse.EY_AS_DOSED || response == StandardResponse.EY_DRY) {
-            return new String[] {"EY", response.title().substring(3)};
-        }
-        int comma = response.title().indexOf(", ");
-        return comma < 0 ? new String[] {response.title(), ""} : new String[] {response.title().substring(0, comma), response.title().substring(comma + 2)};
     }
 
     private void range(int c) {
@@ -127,7 +119,7 @@ public final class EffectPanelPainter {
         double top = EffectPanel.HEAD + r * EffectPanel.ROW;
         Words.draw(g, Words.fitted(row.title(), Face.SEMIBOLD.at(12), NAMES - 8), 0, top + 15, Align.LEFT, Face.SEMIBOLD.at(12), theme.color("ink"));
         double y = top + 30;
-        for (String part : wrapped(row.change(), Face.REGULAR.at(11), NAMES - 8)) {
+        for (String part : twoLines(row.change(), Face.REGULAR.at(11), NAMES - 8)) {
             Words.draw(g, part, 0, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
             y += 13;
         }
@@ -206,20 +198,9 @@ public final class EffectPanelPainter {
     }
 
     /** Two lines at most; what is left over ends in an ellipsis. */
-    private static List<String> wrapped(String words, Font font, double room) {
-        List<String> lines = new ArrayList<>();
-        String line = "";
-        for (String word : words.split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (lines.size() == 1 || line.isEmpty() || Words.width(longer, font) <= room) {
-                line = longer;
-            } else {
-                lines.add(line);
-                line = word;
-            }
-        }
-        lines.add(Words.fitted(line, font, room));
-        return lines;
+    private static List<String> twoLines(String words, Font font, double room) {
+        List<String> lines = Words.wrapped(words, font, room);
+        return lines.size() <= 2 ? lines : List.of(lines.get(0), Words.fitted(String.join(" ", lines.subList(1, lines.size())), font, room));
     }
 
     private void line(double x1, double y1, double x2, double y2, String role, double width) {

@@ -7,17 +7,20 @@ import org.grenu.core.compare.LevelMean;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
 import org.grenu.core.compare.Variable;
+import org.grenu.core.study.Factor;
 import org.grenu.figures.paint.Ticks;
 
 /**
  * Every shot as a point, by the level of a variable, with the levels' means: a field a response, side by side.
  *
  * @param variable whose levels lie along the fields
+ * @param marks    levels of a second factor, each with a mark of its own
  * @param fields   left to right
  */
-public record PointsFigure(Variable variable, List<Field> fields) {
+public record PointsFigure(Variable variable, List<String> marks, List<Field> fields) {
 
     public PointsFigure {
+        marks = List.copyOf(marks);
         fields = List.copyOf(fields);
     }
 
@@ -33,20 +36,21 @@ public record PointsFigure(Variable variable, List<Field> fields) {
     public record Field(ResponseAnswer answer, List<Point> points, List<Level> levels, double low, double high, double[] along, Ticks ticks) {
     }
 
-    /** A shot: where it lies along, its value, its level. */
-    public record Point(RowResidual row, double at, String level) {
+    /** A shot: where it lies along, its level, the level that its mark tells. */
+    public record Point(RowResidual row, double at, String level, String mark) {
     }
 
     /** A level's place and mean. */
     public record Level(LevelMean mean, double at) {
     }
 
-    /** {@return the figure of that variable, for those responses} */
-    public static PointsFigure of(Variable variable, List<ResponseAnswer> answers) {
-        return new PointsFigure(variable, answers.stream().flatMap(answer -> field(variable, answer).stream()).toList());
+    /** {@return the figure of that variable, for those responses; marks tell the level of the second factor} */
+    public static PointsFigure of(Variable variable, Optional<Factor> second, List<ResponseAnswer> answers) {
+        List<Field> fields = answers.stream().flatMap(answer -> field(variable, second, answer).stream()).toList();
+        return new PointsFigure(variable, fields.stream().flatMap(field -> field.points().stream()).map(Point::mark).distinct().sorted().toList(), fields);
     }
 
-    private static Optional<Field> field(Variable variable, ResponseAnswer answer) {
+    private static Optional<Field> field(Variable variable, Optional<Factor> second, ResponseAnswer answer) {
         List<LevelMean> means = answer.means().stream().filter(mean -> mean.variable().equals(variable)).toList();
         if (means.isEmpty()) {
             return Optional.empty();
@@ -55,7 +59,8 @@ public record PointsFigure(Variable variable, List<Field> fields) {
         for (int i = 0; i < means.size(); i++) {
             levels.add(new Level(means.get(i), variable.numeric() ? Double.parseDouble(means.get(i).level()) : i));
         }
-        List<Point> points = answer.rows().stream().map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""))).toList();
+        List<Point> points = answer.rows().stream().map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
+                second.flatMap(factor -> factor.level(row.shot().sheet())).orElse(""))).toList();
         double[] values = answer.rows().stream().mapToDouble(RowResidual::value).sorted().toArray();
         double margin = Math.max(1e-6, 0.08 * (values[values.length - 1] - values[0]));
         double low = values[0] - margin;

@@ -3,6 +3,7 @@ package org.grenu.figures.compare;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
@@ -25,7 +26,7 @@ public final class PointsPainter {
     private static final double COVERAGE = 0.95;
     private static final double LEFT = 44;
     private static final double HEAD = 36;
-    private static final double FOOT = 30;
+    private static final double FOOT = 44;
 
     private final Graphics2D g;
     private final Theme theme;
@@ -50,6 +51,7 @@ public final class PointsPainter {
         for (int i = 0; i < figure.fields().size(); i++) {
             painter.field(i);
         }
+        painter.legend();
     }
 
     /** {@return the shot whose point lies within a few pixels of there} */
@@ -92,8 +94,9 @@ public final class PointsPainter {
         PointsFigure.Field of = figure.fields().get(i);
         double start = left(i) - LEFT + 6;
         double room = right(i) - start;
-        Words.draw(g, Words.fitted(of.answer().response().title(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, of.answer().response().unit(), start, 27, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+        ResponseTitle title = ResponseTitle.of(of.answer().response(), of.answer().response().unit());
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        Words.draw(g, Words.fitted(title.below(), Face.REGULAR.at(10.5), room), start, 27, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
         for (double value : of.ticks().values()) {
             line(left(i), y(i, value), right(i), y(i, value), "grid", 0.75);
             Words.draw(g, of.ticks().label(value), left(i) - 6, y(i, value) + 3.5, Align.RIGHT, Face.REGULAR.at(10), theme.color("muted"));
@@ -159,12 +162,43 @@ public final class PointsPainter {
     private void points(int i, PointsFigure.Field of) {
         List<double[]> places = places(i);
         for (int k = 0; k < places.size(); k++) {
-            Ellipse2D dot = new Ellipse2D.Double(places.get(k)[0] - DOT, places.get(k)[1] - DOT, 2 * DOT, 2 * DOT);
+            Shape dot = mark(figure.marks().indexOf(of.points().get(k).mark()), places.get(k)[0], places.get(k)[1]);
             g.setColor(colors.apply(of.points().get(k)));
             g.fill(dot);
             g.setColor(theme.color("panel"));
             g.setStroke(new BasicStroke(1f));
             g.draw(dot);
+        }
+    }
+
+    /** Circle, diamond, square, triangle: one a level of the second factor. */
+    private static Shape mark(int kind, double x, double y) {
+        if (kind % 4 <= 0) {
+            return new Ellipse2D.Double(x - DOT, y - DOT, 2 * DOT, 2 * DOT);
+        }
+        double r = kind % 4 == 2 ? DOT * 0.9 : DOT * 1.25;
+        double[][] corners = switch (kind % 4) {
+            case 1 -> new double[][] {{0, -1}, {1, 0}, {0, 1}, {-1, 0}};
+            case 2 -> new double[][] {{-1, -1}, {1, -1}, {1, 1}, {-1, 1}};
+            default -> new double[][] {{0, -1}, {1, 0.8}, {-1, 0.8}};
+        };
+        Path2D path = new Path2D.Double();
+        path.moveTo(x + r * corners[0][0], y + r * corners[0][1]);
+        for (int i = 1; i < corners.length; i++) {
+            path.lineTo(x + r * corners[i][0], y + r * corners[i][1]);
+        }
+        path.closePath();
+        return path;
+    }
+
+    /** What the marks mean, at the foot. */
+    private void legend() {
+        double x = 6;
+        for (int i = 0; i < figure.marks().size() && figure.marks().size() > 1; i++) {
+            g.setColor(theme.color("muted"));
+            g.fill(mark(i, x + 4, height - 6));
+            Words.draw(g, figure.marks().get(i), x + 13, height - 2, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+            x += 28 + Words.width(figure.marks().get(i), Face.REGULAR.at(10.5));
         }
     }
 

@@ -8,6 +8,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -28,7 +29,7 @@ public final class FigureExport {
     }
 
     /** {@return the file's bytes} */
-    public static byte[] write(ReadSheet sheet, Theme theme, FigureFormat format) throws IOException {
+    public static byte[] write(Sheet sheet, Theme theme, FigureFormat format) throws IOException {
         return switch (format) {
             case PNG -> png(sheet, theme);
             case SVG -> svg(sheet, theme);
@@ -36,8 +37,8 @@ public final class FigureExport {
         };
     }
 
-    private static byte[] png(ReadSheet sheet, Theme theme) throws IOException {
-        BufferedImage image = new BufferedImage((int) ReadSheet.WIDTH * PNG_SCALE, (int) ReadSheet.HEIGHT * PNG_SCALE, BufferedImage.TYPE_INT_RGB);
+    private static byte[] png(Sheet sheet, Theme theme) throws IOException {
+        BufferedImage image = new BufferedImage((int) Math.ceil(sheet.width() * PNG_SCALE), (int) Math.ceil(sheet.height() * PNG_SCALE), BufferedImage.TYPE_INT_RGB);
         Graphics2D g = image.createGraphics();
         g.scale(PNG_SCALE, PNG_SCALE);
         sheet.paint(g, theme, new PathPen());
@@ -48,15 +49,20 @@ public final class FigureExport {
     }
 
     /** Words become outlines, so that the figure looks the same where the face is not installed. */
-    private static byte[] svg(ReadSheet sheet, Theme theme) {
-        SVGGraphics2D g = new SVGGraphics2D(ReadSheet.WIDTH, ReadSheet.HEIGHT);
+    private static byte[] svg(Sheet sheet, Theme theme) {
+        SVGGraphics2D g = new SVGGraphics2D(sheet.width(), sheet.height());
         g.setDefsKeyPrefix("grenu");
         g.setRenderingHint(SVGHints.KEY_DRAW_STRING_TYPE, SVGHints.VALUE_DRAW_STRING_TYPE_VECTOR);
         sheet.paint(g, theme, new PathPen());
         return g.getSVGDocument().getBytes(StandardCharsets.UTF_8);
     }
 
-    private static byte[] pdf(ReadSheet sheet, Theme theme) throws IOException {
+    private static byte[] pdf(Sheet sheet, Theme theme) throws IOException {
+        return pdf(List.of(sheet), sheet.title(), theme);
+    }
+
+    /** {@return a PDF file with a page a sheet} */
+    public static byte[] pdf(List<? extends Sheet> sheets, String title, Theme theme) throws IOException {
         PdfBoxGraphics2DFontTextDrawer fonts = new PdfBoxGraphics2DFontTextDrawer();
         try (PDDocument document = new PDDocument(); fonts) {
             for (Face face : Face.all()) {
@@ -64,19 +70,25 @@ public final class FigureExport {
                     fonts.registerFont(face.at(1).getFontName(), in);
                 }
             }
-            PDPage page = new PDPage(new PDRectangle((float) ReadSheet.WIDTH, (float) ReadSheet.HEIGHT));
-            document.addPage(page);
-            PdfBoxGraphics2D g = new PdfBoxGraphics2D(document, (float) ReadSheet.WIDTH, (float) ReadSheet.HEIGHT);
-            g.setFontTextDrawer(fonts);
-            sheet.paint(g, theme, new PathPen());
-            g.dispose();
-            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                content.drawForm(g.getXFormObject());
+            for (Sheet sheet : sheets) {
+                page(document, sheet, theme, fonts);
             }
-            document.getDocumentInformation().setTitle(sheet.title());
+            document.getDocumentInformation().setTitle(title);
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             document.save(out);
             return out.toByteArray();
+        }
+    }
+
+    private static void page(PDDocument document, Sheet sheet, Theme theme, PdfBoxGraphics2DFontTextDrawer fonts) throws IOException {
+        PDPage page = new PDPage(new PDRectangle((float) sheet.width(), (float) sheet.height()));
+        document.addPage(page);
+        PdfBoxGraphics2D g = new PdfBoxGraphics2D(document, (float) sheet.width(), (float) sheet.height());
+        g.setFontTextDrawer(fonts);
+        sheet.paint(g, theme, new PathPen());
+        g.dispose();
+        try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+            content.drawForm(g.getXFormObject());
         }
     }
 }

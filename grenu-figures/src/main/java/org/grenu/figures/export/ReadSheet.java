@@ -21,13 +21,24 @@ import org.grenu.figures.theme.Theme;
  * @param view      the stretch of the axis shown
  * @param inks      colours of the curves
  */
-public record ReadSheet(String title, String caption, ReadFigure figure, AxisRange view, StripPainter.Inks inks) {
+public record ReadSheet(String title, String caption, ReadFigure figure, AxisRange view, StripPainter.Inks inks) implements Sheet {
 
-    static final double WIDTH = 900;
-    static final double HEIGHT = 760;
+    private static final double WIDTH = 900;
+    private static final double HEIGHT = 760;
     private static final double HEADER = 52;
 
-    void paint(Graphics2D g, Theme theme, CurvePen pen) {
+    @Override
+    public double width() {
+        return WIDTH;
+    }
+
+    @Override
+    public double height() {
+        return HEIGHT;
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, CurvePen pen) {
         Words.quality(g);
         g.setColor(theme.color("panel"));
         g.fill(new Rectangle2D.Double(0, 0, WIDTH, HEIGHT));

@@ -5,6 +5,8 @@ import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.font.FontRenderContext;
+import java.util.ArrayList;
+import java.util.List;
 
 /** Words in a figure, placed by their left, middle or right on a baseline. */
 public final class Words {
@@ -38,6 +40,23 @@ public final class Words {
             cut = cut.substring(0, cut.length() - 1);
         }
         return cut.equals(text) ? text : cut.strip() + "…";
+    }
+
+    /** {@return the words broken into lines that fit the room; a single word that does not is left as it is} */
+    public static List<String> wrapped(String text, Font font, double room) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : text.split(" ")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (line.isEmpty() || width(longer, font) <= room) {
+                line = longer;
+            } else {
+                lines.add(line);
+                line = word;
+            }
+        }
+        lines.add(line);
+        return lines;
     }
 
     /** Sets the hints under which all figures are painted. */

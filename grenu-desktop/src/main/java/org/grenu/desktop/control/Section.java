@@ -1,4 +1,4 @@
-package org.grenu.desktop.ledger;
+package org.grenu.desktop.control;
 
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -8,14 +8,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.grenu.desktop.control.Styles;
 
-/** A part of the ledger: a heading with a remark at its right, and what belongs to it. */
-class Section extends VBox {
+/** A part of a ledger: a heading with a remark at its right, and what belongs to it. */
+public class Section extends VBox {
 
     private final Label remark = new Label();
 
-    Section(String heading, Node... content) {
+    /** An empty part with that heading. */
+    protected Section(String heading, Node... content) {
         getStyleClass().add(Styles.SECTION);
         Label title = new Label(heading);
         title.getStyleClass().add(Styles.HEADING);
@@ -30,7 +30,7 @@ class Section extends VBox {
     }
 
     /** {@return words between fields, on the line of what is typed in them} */
-    static Label word(String text) {
+    public static Label word(String text) {
         Label label = new Label(text);
         label.getStyleClass().add(Styles.MUTED);
         label.setMinWidth(Region.USE_PREF_SIZE);
@@ -39,7 +39,7 @@ class Section extends VBox {
     }
 
     /** {@return the words at the right of the heading} */
-    final Label remark() {
+    public final Label remark() {
         return remark;
     }
 }

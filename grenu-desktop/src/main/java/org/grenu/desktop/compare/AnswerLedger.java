@@ -1,0 +1,24 @@
+package org.grenu.desktop.compare;
+
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+
+/** The column beside a comparison: the answer in words, and what it rests on. */
+public final class AnswerLedger extends ScrollPane {
+
+    /** The ledger of that model. */
+    public AnswerLedger(CompareViewModel model, Appearance appearance) {
+        getStyleClass().add(Styles.LEDGER);
+        setId("answer-ledger");
+        VBox column = new VBox(new SentenceSection(model), new GuardSection(model), new LeftOverSection(model, appearance), new SpreadSection(model),
+                new ModelSection(model), new NextShotsSection(model));
+        column.getStyleClass().add(Styles.LEDGER_COLUMN);
+        column.visibleProperty().bind(model.answeredProperty().isNotNull());
+        setContent(column);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        setFocusTraversable(false);
+    }
+}

@@ -1,0 +1,92 @@
+package org.grenu.desktop.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.Question;
+import org.grenu.core.compare.Response;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.ShotSheet;
+
+/**
+ * What the user asks and wants to see.
+ *
+ * @param others       variables beside the one that gives the colour; empty: those that changed
+ * @param interactions whether variables may act together, each with the first
+ * @param responses    what is asked about; empty: the usual ones
+ * @param basis        what is held equal
+ * @param block        whose own level is taken out; empty: days, where the variables changed within them
+ * @param margins      by response key, where the user gave others than usual
+ * @param byLevel      whether numeric treatments get a mean each rather than a line
+ * @param holm         whether p-values are corrected for asking about several variables
+ * @param sideBySide   factor whose levels stand side by side; empty: the first that names things and changed
+ * @param axis         what curves are lined up along
+ * @param channels     the strips
+ */
+record CompareChoices(Optional<List<Variable>> others, boolean interactions, List<Response> responses, ComparisonBasis basis, Optional<Optional<Factor>> block,
+                      Map<String, Double> margins, boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
+
+    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), false, List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false,
+            false, Optional.empty(), AxisKind.FIRST_DRIP, List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
+
+    CompareChoices withOthers(List<Variable> chosen) {
+        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withInteractions(boolean chosen) {
+        return new CompareChoices(others, chosen, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withResponses(List<Response> chosen) {
+        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withBasis(ComparisonBasis chosen) {
+        return new CompareChoices(others, interactions, responses, chosen, block, margins, byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withBlock(Optional<Factor> chosen) {
+        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withMargins(Map<String, Double> chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), byLevel, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withByLevel(boolean chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, chosen, holm, sideBySide, axis, channels);
+    }
+
+    CompareChoices withHolm(boolean chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, chosen, sideBySide, axis, channels);
+    }
+
+    CompareChoices withSideBySide(Optional<Factor> chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, Optional.of(chosen), axis, channels);
+    }
+
+    CompareChoices withAxis(AxisKind chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, sideBySide, chosen, channels);
+    }
+
+    CompareChoices withChannels(List<Channel> chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, List.copyOf(chosen));
+    }
+
+    /** {@return the question with that first variable, about those shots} */
+    Question question(Factor first, List<ShotSheet> sheets, List<Response> usual) {
+        Variable main = new Variable.Treatment(first, byLevel || !first.numeric());
+        List<Variable> beside = others.orElseGet(() -> Proposal.treatments(sheets, first)).stream().filter(variable -> !variable.key().equals(first.key()))
+                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel ? new Variable.Treatment(treatment.factor(), true) : variable).toList();
+        List<Variable> all = new ArrayList<>(List.of(main));
+        all.addAll(beside);
+        List<Question.Pair> pairs = interactions ? beside.stream().filter(variable -> variable instanceof Variable.Treatment)
+                .map(variable -> new Question.Pair(main, variable)).toList() : List.of();
+        return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis, block.orElseGet(() -> Proposal.block(sheets, all)), margins, holm);
+    }
+}

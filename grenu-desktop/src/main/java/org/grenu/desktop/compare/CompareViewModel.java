@@ -1,0 +1,294 @@
+package org.grenu.desktop.compare;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.UnaryOperator;
+import javafx.beans.InvalidationListener;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.CurveDifference;
+import org.grenu.core.compare.CurveOverlay;
+import org.grenu.core.compare.OwnResponse;
+import org.grenu.core.compare.Question;
+import org.grenu.core.compare.Response;
+import org.grenu.core.compare.StandardResponse;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.OwnFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.PickedShots;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.compare.OverlayFigure;
+import org.grenu.figures.read.AxisRange;
+import org.grenu.library.ShotSummary;
+
+/** The comparison of the picked shots: asked anew, in the background, whenever something that it depends on changes. */
+public final class CompareViewModel implements AutoCloseable {
+
+    private static final int SHUFFLES = 2000;
+
+    private final StudyDesk desk;
+    private final PickedShots picked;
+    private final Appearance appearance;
+    private final Background background;
+    private final Map<Long, ComparedShot> measured = new HashMap<>();
+    private final ObjectProperty<CompareChoices> choices = new SimpleObjectProperty<>(CompareChoices.USUAL);
+    private final ReadOnlyObjectWrapper<Answered> answered = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
+    private final BooleanProperty active = new SimpleBooleanProperty();
+    private final DoubleProperty cursor = new SimpleDoubleProperty(Double.NaN);
+    private final ObjectProperty<AxisRange> view = new SimpleObjectProperty<>(new AxisRange(0, 1));
+    private final StringProperty numbers = new SimpleStringProperty("");
+    private volatile long wish;
+    /** Whether the user has seen an answer: from then on the colour is the user's. */
+    private boolean asked;
+
+    /**
+     * Everything that is shown of one question.
+     *
+     * @param comparison the answer
+     * @param sideBySide factor whose levels stand side by side
+     * @param overlay    the curves; empty when no picked shot has any along the axis
+     * @param difference of the two outer levels of the first factor; empty when they are too few
+     */
+    public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference) {
+    }
+
+    /** Compares what is picked, in the colours of the appearance. */
+    public CompareViewModel(StudyDesk desk, PickedShots picked, Appearance appearance, Executor interfaceThread) {
+        this.desk = desk;
+        this.picked = picked;
+        this.appearance = appearance;
+        this.background = new Background("grenu-compare", interfaceThread);
+        InvalidationListener ask = observable -> ask();
+        picked.ids().addListener(ask);
+        appearance.colourByProperty().addListener(ask);
+        choices.addListener(ask);
+        active.addListener(ask);
+        desk.shots().addListener(ask);
+        desk.settingsProperty().addListener((o, was, is) -> {
+            if (was.convention() != is.convention()) {
+                ask();
+            }
+        });
+    }
+
+    // Observables
+
+    /** {@return the latest answer; null while there is none} */
+    public ReadOnlyObjectProperty<Answered> answeredProperty() {
+        return answered.getReadOnlyProperty();
+    }
+
+    /** {@return whether a newer answer is on its way} */
+    public ReadOnlyBooleanProperty busyProperty() {
+        return busy.getReadOnlyProperty();
+    }
+
+    /** {@return whether anybody looks; else nothing is computed} */
+    public BooleanProperty activeProperty() {
+        return active;
+    }
+
+    /** {@return where the hairline stands on the axis; NaN while it is away} */
+    public DoubleProperty cursorProperty() {
+        return cursor;
+    }
+
+    /** {@return the stretch of the axis shown} */
+    public ObjectProperty<AxisRange> viewProperty() {
+        return view;
+    }
+
+    /** {@return all numbers of the effect that is pointed at; empty when none is} */
+    StringProperty numbersProperty() {
+        return numbers;
+    }
+
+    /** {@return what is asked} */
+    ObjectProperty<CompareChoices> choicesProperty() {
+        return choices;
+    }
+
+    /** {@return how many shots are picked} */
+    int pickedCount() {
+        return picked.shots().size();
+    }
+
+    /** {@return variables that may be asked about beside the one that gives the colour, own entries among them} */
+    List<Variable> possibleVariables() {
+        List<ShotSheet> sheets = sheets();
+        List<Variable> all = new ArrayList<>();
+        Proposal.factors(sheets).stream().filter(factor -> !factor.equals(appearance.colourByProperty().get()) && Proposal.changed(factor, sheets))
+                .map(Variable::of).forEach(all::add);
+        all.add(Variable.of(StandardResponse.BEVERAGE));
+        all.add(Variable.of(StandardResponse.RATIO));
+        return all;
+    }
+
+    /** {@return what may be asked about} */
+    List<Response> possibleResponses() {
+        List<Response> all = new ArrayList<>(List.of(StandardResponse.values()));
+        OwnFactor.all(sheets()).stream().filter(OwnFactor::numeric).map(entry -> new OwnResponse(entry, choices.get().margins().getOrDefault(entry.key(), 0.0))).forEach(all::add);
+        return all;
+    }
+
+    /** {@return what is asked about now} */
+    List<Response> responses() {
+        return choices.get().responses().isEmpty() ? StandardResponse.usual(desk.settingsProperty().get().convention()) : choices.get().responses();
+    }
+
+    /** {@return the variables beside the one that gives the colour} */
+    List<Variable> others() {
+        return choices.get().others().orElseGet(() -> Proposal.treatments(sheets(), appearance.colourByProperty().get()));
+    }
+
+    /** {@return whose own level is taken out} */
+    Optional<Factor> block() {
+        return answered.get() == null ? Optional.empty() : answered.get().comparison().question().block();
+    }
+
+    /** {@return the factor whose levels stand side by side} */
+    Optional<Factor> sideBySide() {
+        return answered.get() == null ? Optional.empty() : answered.get().sideBySide();
+    }
+
+    /** {@return factors whose levels can stand side by side, or be taken out as blocks} */
+    List<Factor> dividingFactors() {
+        List<ShotSheet> sheets = sheets();
+        return Proposal.factors(sheets).stream().filter(factor -> Proposal.changed(factor, sheets)).toList();
+    }
+
+    // Actions
+
+    /** Asks or shows something else. */
+    void choose(UnaryOperator<CompareChoices> change) {
+        choices.set(change.apply(choices.get()));
+    }
+
+    /** Shows more or less about a place; positive steps show less. */
+    void zoom(double about, int steps) {
+        overlay().ifPresent(figure -> view.set(view.get().zoomed(about, Math.pow(1.25, -steps), figure.whole())));
+    }
+
+    /** Moves along by a share of what is shown. */
+    void pan(double share) {
+        overlay().ifPresent(figure -> view.set(view.get().moved(share * view.get().length(), figure.whole())));
+    }
+
+    /** Shows all. */
+    void reset() {
+        overlay().ifPresent(figure -> view.set(figure.whole()));
+    }
+
+    /** Moves the hairline. */
+    void moveCursor(double by) {
+        overlay().ifPresent(figure -> {
+            double from = Double.isNaN(cursor.get()) ? (view.get().from() + view.get().to()) / 2 : cursor.get();
+            cursor.set(Math.max(view.get().from(), Math.min(view.get().to(), Math.rint((from + by) * 100) / 100)));
+        });
+    }
+
+    private Optional<OverlayFigure> overlay() {
+        return answered.get() == null ? Optional.empty() : answered.get().overlay();
+    }
+
+    private List<ShotSheet> sheets() {
+        return picked.shots().stream().map(ShotSummary::sheet).toList();
+    }
+
+    private void ask() {
+        if (!active.get()) {
+            return;
+        }
+        List<ShotSummary> shots = picked.shots();
+        Factor proposed = Proposal.first(appearance.colourByProperty().get(), shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
+        if (!proposed.equals(appearance.colourByProperty().get()) && !asked) {
+            // Asks again by itself, in that colour.
+            asked = true;
+            appearance.colourByProperty().set(proposed);
+            return;
+        }
+        asked = true;
+        long own = ++wish;
+        CompareChoices chosen = choices.get();
+        Factor first = appearance.colourByProperty().get();
+        List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
+        busy.set(true);
+        background.run(() -> wish == own ? answer(shots, chosen, first, usual) : null, found -> {
+            if (wish == own) {
+                busy.set(false);
+                show(found);
+            }
+        }, failure -> {
+            busy.set(false);
+            desk.failed(failure);
+        });
+    }
+
+    private Answered answer(List<ShotSummary> shots, CompareChoices chosen, Factor first, List<Response> usual) {
+        List<ComparedShot> compared = shots.stream().map(this::measured).toList();
+        List<ComparedShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
+        List<ShotSheet> sheets = sound.stream().map(ComparedShot::sheet).toList();
+        Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
+        Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
+        Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
+        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()));
+    }
+
+    /** Of the outer levels, as they differ most. */
+    private static Optional<CurveDifference> difference(List<ComparedShot> shots, CompareChoices chosen, Factor first, Question question) {
+        List<Factor> within = new ArrayList<>();
+        question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment).forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
+        // Names tell curves apart more than numbers do, so they are let go last.
+        within.sort(Comparator.comparing(Factor::numeric));
+        question.block().ifPresent(within::add);
+        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
+        List<String> levels = overlay.groups().values().stream().flatMap(List::stream).filter(group -> group.members().size() > 1)
+                .map(group -> group.level()).distinct().toList();
+        return levels.size() < 2 ? Optional.empty() : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
+    }
+
+    /** On the worker alone; a shot is measured again when its record changed. */
+    private ComparedShot measured(ShotSummary summary) {
+        ComparedShot known = measured.get(summary.id());
+        if (known == null || !known.sheet().equals(summary.sheet())) {
+            known = new ComparedShot(Integer.toString(summary.number()), summary.sheet(), ShotMeasures.of(new Shot(summary.sheet(), desk.library().log(summary.id()))));
+            measured.put(summary.id(), known);
+        }
+        return known;
+    }
+
+    private void show(Answered found) {
+        Optional<AxisRange> before = overlay().map(OverlayFigure::whole);
+        answered.set(found);
+        found.overlay().filter(figure -> before.isEmpty() || !figure.whole().equals(before.get())).ifPresent(figure -> view.set(figure.whole()));
+    }
+
+    @Override
+    public void close() {
+        background.close();
+    }
+}

@@ -1,0 +1,51 @@
+package org.grenu.desktop.compare;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.GuardNote;
+import org.grenu.desktop.control.Styles;
+
+/** What else differed: what matters first, loudly; what was the same last, quietly. */
+final class GuardSection extends AnswerSection {
+
+    GuardSection(CompareViewModel model) {
+        super("What else differed", model);
+        setId("guard");
+    }
+
+    @Override
+    void show(Comparison comparison) {
+        clear();
+        List<GuardNote> notes = comparison.guard();
+        long loud = notes.stream().filter(GuardSection::loud).count();
+        remark().setText(loud == 0 ? "nothing that stands out" : "");
+        notes.forEach(note -> getChildren().add(loud(note) ? loudly(note) : quietly(note)));
+    }
+
+    private static boolean loud(GuardNote note) {
+        return note.kind() == GuardNote.Kind.CONFOUNDED || note.kind() == GuardNote.Kind.CHANGED;
+    }
+
+    private static Node loudly(GuardNote note) {
+        Label title = prose(note.title());
+        title.getStyleClass().add(Styles.STRONG);
+        Label words = prose(upper(note.words()) + ".");
+        VBox box = new VBox(1, title, words);
+        note.sensitivity().ifPresent(sensitivity -> box.getChildren().add(remark(sensitivity.words())));
+        box.getStyleClass().add(note.kind() == GuardNote.Kind.CONFOUNDED || note.sensitivity().filter(s -> !s.stands()).isPresent() ? Styles.GUARD : Styles.GUARD_QUIET);
+        return box;
+    }
+
+    private static Node quietly(GuardNote note) {
+        Label words = prose(note.title() + ": " + note.words());
+        words.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
+        return words;
+    }
+
+    private static String upper(String words) {
+        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+    }
+}

@@ -1,0 +1,42 @@
+package org.grenu.desktop.compare;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Effect;
+import org.grenu.core.compare.ResponseAnswer;
+import org.grenu.core.compare.Verdict;
+import org.grenu.desktop.control.Styles;
+
+/** What to pull next so that an open question is settled. */
+final class NextShotsSection extends AnswerSection {
+
+    NextShotsSection(CompareViewModel model) {
+        super("Next", model);
+        getStyleClass().add(Styles.NEXT);
+        setId("next-shots");
+    }
+
+    @Override
+    void show(Comparison comparison) {
+        clear();
+        Optional<Effect> open = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).stream().flatMap(effects -> effects.stream())
+                .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0).findFirst();
+        if (open.isEmpty()) {
+            boolean once = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
+            getChildren().add(prose(once ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a verdict rests on."
+                    : "Nothing is open on the first response. A repeat on another day would show whether it holds."));
+            return;
+        }
+        Verdict.CannotSay cannot = (Verdict.CannotSay) open.get().verdict();
+        getChildren().add(prose((cannot.likely() ? "About " + cannot.more() + " more shots settle " : "Even " + cannot.more() + " more shots are not likely to settle ")
+                + open.get().variable().title().toLowerCase(java.util.Locale.ROOT) + ", if its effect is as large as it seems."));
+        if (!cannot.repeat().isEmpty() && cannot.likely()) {
+            Map<String, Long> times = cannot.repeat().stream().collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
+            getChildren().add(remark("Pull the recipe of " + times.entrySet().stream().map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))
+                    .collect(Collectors.joining(", ")) + " again, in an order drawn by lot."));
+        }
+    }
+}

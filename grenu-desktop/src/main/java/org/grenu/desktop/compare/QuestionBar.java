@@ -1,0 +1,169 @@
+package org.grenu.desktop.compare;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.Response;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.study.Factor;
+import org.grenu.desktop.control.Choices;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+
+/** What is asked: what changed, about what, on which basis, in which blocks. */
+final class QuestionBar extends HBox {
+
+    private final CompareViewModel model;
+    private final Appearance appearance;
+    private final MenuButton changed = menu("changed", "What changed: which factors the answer keeps apart");
+    private final MenuButton asked = menu("asked", "What is asked about, and how large a difference must be to matter");
+    private final HBox blocks = new HBox();
+
+    QuestionBar(CompareViewModel model, Appearance appearance) {
+        super(8);
+        this.model = model;
+        this.appearance = appearance;
+        getStyleClass().add(Styles.WORK_FOOT);
+        setAlignment(Pos.CENTER_LEFT);
+        changed.setOnShowing(event -> fillChanged());
+        asked.setOnShowing(event -> fillAsked());
+        ComboBox<ComparisonBasis> basis = Choices.of("basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
+                ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
+        basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
+        blocks.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(word("What changed"), changed, word("Asked"), asked, basis, word("Blocks"), blocks);
+        model.answeredProperty().addListener((o, was, is) -> describe());
+        appearance.colourByProperty().addListener((o, was, is) -> describe());
+        model.choicesProperty().addListener((o, was, is) -> describe());
+        describe();
+    }
+
+    private static Label word(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add(Styles.MUTED);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private static MenuButton menu(String id, String tip) {
+        MenuButton menu = new MenuButton();
+        menu.setId(id);
+        menu.getStyleClass().add(Styles.ACTION);
+        menu.setTooltip(new Tooltip(tip));
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        return menu;
+    }
+
+    private void describe() {
+        int beside = model.others().size();
+        changed.setText(appearance.colourByProperty().get().title() + (beside == 0 ? "" : " + " + beside));
+        asked.setText(model.responses().size() == 1 ? "1 response" : model.responses().size() + " responses");
+        List<Optional<Factor>> possible = Stream.concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of)).toList();
+        blocks.getChildren().setAll(Choices.of("blocks", "Whose own level is taken out", possible, model.block(),
+                block -> block.map(Factor::title).orElse("none"), block -> model.choose(now -> now.withBlock(block))));
+    }
+
+    private void fillChanged() {
+        List<MenuItem> items = new ArrayList<>();
+        CheckBox main = new CheckBox(appearance.colourByProperty().get().title() + ": gives the colour and the headline");
+        main.setSelected(true);
+        main.setDisable(true);
+        items.add(new CustomMenuItem(main, false));
+        List<Variable> chosen = model.others();
+        for (Variable variable : model.possibleVariables()) {
+            CheckBox box = new CheckBox(variable.title() + (variable instanceof Variable.Covariate ? ", covariate" : ""));
+            box.setId("variable-" + variable.key().replaceAll("[^a-z0-9_]", "-"));
+            box.setSelected(chosen.stream().anyMatch(one -> one.key().equals(variable.key())));
+            box.setOnAction(event -> {
+                List<Variable> now = new ArrayList<>(model.others());
+                now.removeIf(one -> one.key().equals(variable.key()));
+                if (box.isSelected()) {
+                    now.add(variable);
+                }
+                model.choose(choices -> choices.withOthers(now));
+            });
+            items.add(new CustomMenuItem(box, false));
+        }
+        items.add(new SeparatorMenuItem());
+        items.add(option("by-level", "A mean for each number, not a straight line", model.choicesProperty().get().byLevel(), on -> model.choose(now -> now.withByLevel(on))));
+        items.add(option("interactions", "They may act together with the first", model.choicesProperty().get().interactions(), on -> model.choose(now -> now.withInteractions(on))));
+        items.add(option("holm", "Correct p for asking about several (Holm)", model.choicesProperty().get().holm(), on -> model.choose(now -> now.withHolm(on))));
+        changed.getItems().setAll(items);
+    }
+
+    private static CustomMenuItem option(String id, String words, boolean on, java.util.function.Consumer<Boolean> choose) {
+        CheckBox box = new CheckBox(words);
+        box.setId("option-" + id);
+        box.setSelected(on);
+        box.setOnAction(event -> choose.accept(box.isSelected()));
+        return new CustomMenuItem(box, false);
+    }
+
+    private void fillAsked() {
+        List<Response> chosen = model.responses();
+        List<MenuItem> items = new ArrayList<>();
+        for (Response response : model.possibleResponses()) {
+            CheckBox box = new CheckBox(response.title());
+            box.setId("response-" + response.key().replaceAll("[^a-z0-9_]", "-"));
+            box.setPrefWidth(238);
+            box.setSelected(chosen.stream().anyMatch(one -> one.key().equals(response.key())));
+            box.setOnAction(event -> {
+                List<Response> now = new ArrayList<>(model.responses());
+                now.removeIf(one -> one.key().equals(response.key()));
+                if (box.isSelected()) {
+                    now.add(response);
+                }
+                if (!now.isEmpty()) {
+                    model.choose(choices -> choices.withResponses(now));
+                }
+            });
+            HBox line = new HBox(4, box, word("±"), margin(response), word(response.differenceUnit()));
+            line.setAlignment(Pos.CENTER_LEFT);
+            items.add(new CustomMenuItem(line, false));
+        }
+        asked.getItems().setAll(items);
+    }
+
+    private TextField margin(Response response) {
+        TextField field = new TextField(DecimalText.exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+        field.setId("margin-" + response.key().replaceAll("[^a-z0-9_]", "-"));
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPrefWidth(54);
+        field.setAccessibleText("Differences of " + response.title() + " up to this make none in practice");
+        Runnable take = () -> {
+            OptionalDouble number = DecimalText.parse(field.getText());
+            if (number.isPresent() && number.getAsDouble() >= 0) {
+                Map<String, Double> margins = new HashMap<>(model.choicesProperty().get().margins());
+                margins.put(response.key(), number.getAsDouble());
+                model.choose(choices -> choices.withMargins(margins));
+            } else {
+                field.setText(DecimalText.exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+            }
+        };
+        field.setOnAction(event -> take.run());
+        field.focusedProperty().addListener((o, was, is) -> {
+            if (was) {
+                take.run();
+            }
+        });
+        return field;
+    }
+}

@@ -1,0 +1,47 @@
+package org.grenu.desktop.compare;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import org.grenu.core.compare.Comparison;
+import org.grenu.desktop.control.Styles;
+
+/** The answer in words, to read and to copy. */
+final class SentenceSection extends AnswerSection {
+
+    private final Button copy = new Button("Copy sentence");
+
+    SentenceSection(CompareViewModel model) {
+        super("In one sentence", model);
+        getStyleClass().add(Styles.FIRST);
+        remark().setText("± 95 %");
+        copy.setId("copy-sentence");
+        copy.getStyleClass().add(Styles.ACTION);
+        copy.setTooltip(new Tooltip("Copy the answer with its basis and intervals"));
+    }
+
+    @Override
+    void show(Comparison comparison) {
+        clear();
+        Label headline = prose(comparison.sentence().headline());
+        headline.setId("answer");
+        headline.getStyleClass().add(Styles.ANSWER);
+        getChildren().add(headline);
+        comparison.pair().ifPresent(pair -> {
+            Label badge = prose(pair.words());
+            badge.getStyleClass().add(pair.changes().size() == 1 ? Styles.STRONG : Styles.GUARD);
+            getChildren().add(badge);
+        });
+        comparison.sentence().further().forEach(words -> getChildren().add(prose(words)));
+        copy.setOnAction(event -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putString(comparison.sentence().text());
+            Clipboard.getSystemClipboard().setContent(content);
+            copy.setText("Copied");
+        });
+        copy.setText("Copy sentence");
+        getChildren().add(copy);
+    }
+}

@@ -1,0 +1,61 @@
+package org.grenu.desktop.desk;
+
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableSet;
+import org.grenu.core.study.SheetField;
+import org.grenu.library.ShotSummary;
+
+/** The shots that are picked for comparing. */
+public final class PickedShots {
+
+    private final StudyDesk desk;
+    private final ObservableSet<Long> ids = FXCollections.observableSet(new HashSet<>());
+
+    /** None picked yet. */
+    public PickedShots(StudyDesk desk) {
+        this.desk = desk;
+    }
+
+    /** {@return their keys in the library} */
+    public ObservableSet<Long> ids() {
+        return ids;
+    }
+
+    /** {@return the picked shots, by number} */
+    public List<ShotSummary> shots() {
+        return desk.shots().stream().filter(shot -> ids.contains(shot.id())).toList();
+    }
+
+    /** {@return whether the shot is picked} */
+    public boolean contains(ShotSummary shot) {
+        return ids.contains(shot.id());
+    }
+
+    /** Picks the shot, or puts it back. */
+    public void toggle(ShotSummary shot) {
+        if (!ids.remove(shot.id())) {
+            ids.add(shot.id());
+        }
+    }
+
+    /** Picks those and no others. */
+    public void pickOnly(Collection<ShotSummary> shots) {
+        Set<Long> wanted = new HashSet<>();
+        shots.forEach(shot -> wanted.add(shot.id()));
+        ids.retainAll(wanted);
+        ids.addAll(wanted);
+    }
+
+    /** Where nothing is picked yet: the study of the shot being read, or all shots. */
+    public void beginWithTheStudy() {
+        if (ids.isEmpty()) {
+            Optional<String> study = Optional.ofNullable(desk.openProperty().get()).flatMap(open -> open.summary().sheet().text(SheetField.STUDY));
+            pickOnly(desk.shots().stream().filter(shot -> study.isEmpty() || shot.sheet().text(SheetField.STUDY).equals(study)).toList());
+        }
+    }
+}

@@ -1,0 +1,85 @@
+package org.grenu.desktop.shell;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.concurrent.Executor;
+import org.grenu.desktop.compare.CompareViewModel;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.export.FigureExport;
+import org.grenu.figures.export.FigureFormat;
+import org.grenu.figures.theme.Theme;
+import org.grenu.figures.theme.TreatmentScale;
+import org.grenu.formats.EffectTableWriter;
+
+/** Writes what is shown of a comparison to files, off the interface thread. */
+public final class CompareExports implements AutoCloseable {
+
+    private final StudyDesk desk;
+    private final CompareViewModel compare;
+    private final Appearance appearance;
+    private final Background worker;
+
+    /** Exports what that model has answered. */
+    public CompareExports(StudyDesk desk, CompareViewModel compare, Appearance appearance, Executor interfaceThread) {
+        this.desk = desk;
+        this.compare = compare;
+        this.appearance = appearance;
+        this.worker = new Background("grenu-compare-export", interfaceThread);
+    }
+
+    /** What can be written. */
+    public enum Kind {
+        FIGURE_PNG("Figures as PNG…", "comparison.png"), FIGURE_SVG("Figures as SVG…", "comparison.svg"), FIGURE_PDF("Figures as PDF…", "comparison.pdf"),
+        EFFECTS_CSV("Table of effects as CSV…", "effects.csv"), EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx");
+
+        private final String title;
+        private final String suggestedName;
+
+        Kind(String title, String suggestedName) {
+            this.title = title;
+            this.suggestedName = suggestedName;
+        }
+
+        /** {@return the words on the menu} */
+        public String title() {
+            return title;
+        }
+
+        /** {@return a name for the file} */
+        public String suggestedName() {
+            return suggestedName;
+        }
+    }
+
+    /** Writes the file and says so. */
+    public void export(Kind kind, Path file) {
+        CompareViewModel.Answered answered = compare.answeredProperty().get();
+        TreatmentScale scale = appearance.scale().get();
+        worker.run(() -> {
+            WholeFile.write(file, content(kind, answered, scale));
+            return file;
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
+                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+    }
+
+    private static byte[] content(Kind kind, CompareViewModel.Answered answered, TreatmentScale scale) throws IOException {
+        CompareSheet sheet = new CompareSheet(answered.comparison(), answered.sideBySide(), answered.overlay(), scale);
+        return switch (kind) {
+            case FIGURE_PNG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PNG);
+            case FIGURE_SVG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.SVG);
+            case FIGURE_PDF -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF);
+            case EFFECTS_CSV -> EffectTableWriter.csv(answered.comparison()).getBytes(StandardCharsets.UTF_8);
+            case EFFECTS_XLSX -> EffectTableWriter.xlsx(answered.comparison());
+        };
+    }
+
+    @Override
+    public void close() {
+        worker.close();
+    }
+}
