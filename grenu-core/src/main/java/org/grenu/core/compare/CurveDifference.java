@@ -98,9 +98,9 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         return labels;
     }
 
-    /** With fewer than twenty ways to lay the labels no difference reaches 5 %. */
+    /** Both of two equal groups can be the first: with fewer than forty ways to lay the labels no difference reaches 5 %. */
     private static boolean enough(boolean[] labels, List<int[]> blocks) {
-        return ways(labels, blocks) >= 1 / Question.ALPHA;
+        return ways(labels, blocks) >= 2 / Question.ALPHA;
     }
 
     private static List<int[]> blocks(List<ComparedShot> shots, List<Factor> within) {
@@ -128,7 +128,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     public String words() {
         String both = first + " and " + second;
         if (!possible) {
-            return "Too few shots of " + both + " to tell their curves apart: there are fewer than twenty ways to share them out.";
+            return "Too few shots of " + both + " to tell their curves apart: there are fewer than forty ways to share them out.";
         }
         String found = channels.stream().filter(one -> !one.stretches().isEmpty()).map(this::inWords).collect(Collectors.joining("; "));
         return found.isEmpty() ? "The curves of " + both + " cannot be told apart anywhere (family-wise 5 %)."

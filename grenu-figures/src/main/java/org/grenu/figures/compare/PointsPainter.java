@@ -200,6 +200,8 @@ public final class PointsPainter {
             Words.draw(g, figure.marks().get(i), x + 13, height - 2, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
             x += 28 + Words.width(figure.marks().get(i), Face.REGULAR.at(10.5));
         }
+        Words.draw(g, figure.variable().numeric() ? "line and tint: the model's mean and its 95 % interval, other factors at their average"
+                : "bar and tint: the model's mean and its 95 % interval, other factors at their average", width - 12, height - 2, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     /** Points that would cover each other step aside, alternately right and left. */
