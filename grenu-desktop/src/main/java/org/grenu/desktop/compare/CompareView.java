@@ -86,7 +86,9 @@ public final class CompareView extends BorderPane {
         pages.put("What each change did", effects);
         pages.put("Every shot", points);
         pages.put("Where curves differ", differences);
-        StackPane stack = new StackPane(effects, points, differences);
+        SurfacePane surface = new SurfacePane(model, appearance.themeProperty());
+        pages.put("Surface", surface);
+        StackPane stack = new StackPane(effects, points, differences, surface);
         ToggleGroup group = new ToggleGroup();
         HBox choices = new HBox(6);
         choices.setAlignment(Pos.CENTER_LEFT);

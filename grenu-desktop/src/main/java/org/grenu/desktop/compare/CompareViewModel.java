@@ -28,6 +28,7 @@ import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.OwnResponse;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
+import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.study.Factor;
@@ -72,8 +73,10 @@ public final class CompareViewModel implements AutoCloseable {
      * @param sideBySide factor whose levels stand side by side
      * @param overlay    the curves; empty when no picked shot has any along the axis
      * @param difference of the two outer levels of the first factor; empty when they are too few
+     * @param surface    over the first two numbers that changed; empty with fewer
      */
-    public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference) {
+    public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
+                           Optional<ResponseSurface> surface) {
     }
 
     /** Compares what is picked, in the colours of the appearance. */
@@ -255,7 +258,8 @@ public final class CompareViewModel implements AutoCloseable {
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
-        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()));
+        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
+                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS));
     }
 
     /** Of the outer levels, as they differ most. */
