@@ -122,7 +122,7 @@ public final class Library implements AutoCloseable {
             StoredEdit stored = change(id, edit);
             handle.execute("UPDATE edit SET state = 'replaced' WHERE state = 'undone'");
             handle.createUpdate("INSERT INTO edit (shot_id, field, before_text, after_text, made_at, state) "
-                    + "VALUES (:shot, :field, :before, :after, :now, 'applied')").bind("shot", id).bind("field", edit.field().key())
+                    + "VALUES (:shot, :field, :before, :after, :now, 'applied')").bind("shot", id).bind("field", edit.key())
                     .bind("before", edit.before()).bind("after", edit.after()).bind("now", now()).execute();
             return stored;
         });
@@ -175,7 +175,7 @@ public final class Library implements AutoCloseable {
     private Optional<StoredEdit> step(String from, String order, String to) {
         Optional<EditRow> row = handle.createQuery("SELECT id, shot_id, field, before_text, after_text FROM edit WHERE state = :from ORDER BY id "
                 + order + " LIMIT 1").bind("from", from).map((r, context) -> new EditRow(r.getLong(1), r.getLong(2),
-                new SheetEdit(SheetField.find(r.getString(3)).orElseThrow(), r.getString(4), r.getString(5)))).findOne();
+                new SheetEdit(r.getString(3), r.getString(4), r.getString(5)))).findOne();
         return row.map(found -> {
             SheetEdit edit = to.equals("undone") ? found.edit.inverse() : found.edit;
             StoredEdit stored = change(found.shot, edit);
@@ -186,14 +186,14 @@ public final class Library implements AutoCloseable {
 
     private StoredEdit change(long id, SheetEdit edit) {
         Row row = row(id);
-        String current = row.sheet.entry(edit.field()).orElse("");
+        String current = edit.current(row.sheet);
         if (!current.equals(edit.before())) {
-            throw new LibraryException(edit.field().title() + " of shot " + row.number + " was changed by another window to “" + current
+            throw new LibraryException(edit.title() + " of shot " + row.number + " was changed by another window to “" + current
                     + "”. Look at it again before changing it.");
         }
         ShotSheet sheet = edit.apply(row.sheet);
         ShotRows.update(handle, id, edit.field(), sheet);
-        Row changed = new Row(id, row.number, sheet, CURVE_FIELDS.contains(edit.field()) ? Optional.empty() : row.digest);
+        Row changed = new Row(id, row.number, sheet, edit.field().filter(CURVE_FIELDS::contains).isPresent() ? Optional.empty() : row.digest);
         return new StoredEdit(summary(changed), edit);
     }
 

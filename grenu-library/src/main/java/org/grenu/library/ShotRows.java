@@ -53,9 +53,10 @@ final class ShotRows {
         return insert.executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
     }
 
-    static void update(Handle handle, long id, SheetField field, ShotSheet sheet) {
-        handle.createUpdate("UPDATE shot SET " + field.key() + " = :value WHERE id = :id")
-                .bind("value", cell(sheet, field)).bind("id", id).execute();
+    /** Stores that field of the record; without one, the entries the user made up. */
+    static void update(Handle handle, long id, Optional<SheetField> field, ShotSheet sheet) {
+        handle.createUpdate("UPDATE shot SET " + field.map(SheetField::key).orElse("extras") + " = :value WHERE id = :id")
+                .bind("value", field.isPresent() ? cell(sheet, field.get()) : extras(sheet)).bind("id", id).execute();
     }
 
     private static Object cell(ShotSheet sheet, SheetField field) {

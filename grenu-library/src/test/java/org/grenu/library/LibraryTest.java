@@ -139,7 +139,7 @@ class LibraryTest {
                 library.undo();
                 edit(library, SheetField.MOISTURE, "");
                 assertThat(library.redo()).isEmpty();
-                assertThat(library.undo()).map(s -> s.edit().field()).contains(SheetField.MOISTURE);
+                assertThat(library.undo()).map(s -> s.edit().key()).contains("moisture_pct");
                 assertThat(library.undo()).isEmpty();
             }
         }

@@ -32,7 +32,7 @@ class ShotSheetTest {
     void anEditIsDataThatCanBeTakenBack() {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.READINGS, "9,29 9.31; 9.36");
         SheetEdit edit = SheetEdit.of(sheet, SheetField.READINGS, "9.29; 9.31");
-        assertThat(edit).isEqualTo(new SheetEdit(SheetField.READINGS, "9.29; 9.31; 9.36", "9.29; 9.31"));
+        assertThat(edit).isEqualTo(new SheetEdit("strength_readings_pct", "9.29; 9.31; 9.36", "9.29; 9.31"));
         assertThat(edit.apply(sheet).numbers(SheetField.READINGS)).containsExactly(9.29, 9.31);
         assertThat(edit.inverse().apply(edit.apply(sheet))).isEqualTo(sheet);
         assertThat(SheetEdit.of(sheet, SheetField.DOSE, " ").changes()).isFalse();

@@ -45,7 +45,7 @@ final class QuestionBar extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         changed.setOnShowing(event -> fillChanged());
         asked.setOnShowing(event -> fillAsked());
-        ComboBox<ComparisonBasis> basis = Choices.of("basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
+        ComboBox<ComparisonBasis> basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
                 ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
         basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
         blocks.setAlignment(Pos.CENTER_LEFT);

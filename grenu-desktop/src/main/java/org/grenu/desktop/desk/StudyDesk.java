@@ -132,11 +132,20 @@ public final class StudyDesk implements AutoCloseable {
      * @throws org.grenu.core.study.RefusedEntry if it is not a possible entry; nothing is changed
      */
     public boolean enter(SheetField field, String typed) {
+        return open.get() != null && enter(SheetEdit.of(latestSheet(), field, typed));
+    }
+
+    /**
+     * Enters a value under a name that the user made up; as {@link #enter(SheetField, String)}.
+     *
+     * @throws org.grenu.core.study.RefusedEntry if the name or the entry is not possible; nothing is changed
+     */
+    public boolean enterOwn(String key, String typed) {
+        return open.get() != null && enter(SheetEdit.ofOwn(latestSheet(), key, typed));
+    }
+
+    private boolean enter(SheetEdit edit) {
         OpenShot shot = open.get();
-        if (shot == null) {
-            return false;
-        }
-        SheetEdit edit = SheetEdit.of(latestSheet(), field, typed);
         if (edit.changes()) {
             ShotLog log = shot.log();
             latest = edit.apply(latestSheet());

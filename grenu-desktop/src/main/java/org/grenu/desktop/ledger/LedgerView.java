@@ -15,7 +15,7 @@ public final class LedgerView extends ScrollPane {
         VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model),
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new ProfileSection(model),
                 new TimesSection(model),
-                new RecordSection(model));
+                new RecordSection(model), new OwnEntriesSection(model));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());
         column.managedProperty().bind(column.visibleProperty());

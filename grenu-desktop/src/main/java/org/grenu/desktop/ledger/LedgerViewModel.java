@@ -1,5 +1,8 @@
 package org.grenu.desktop.ledger;
 
+import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.RefusedEntry;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -95,6 +98,26 @@ public final class LedgerViewModel {
     /** {@return an editor for that entry} */
     EntryViewModel entry(SheetField field) {
         return new EntryViewModel(desk, field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed));
+    }
+
+    /** {@return names that the user made up for entries, on any shot of the library} */
+    List<String> ownKeys() {
+        return desk.shots().stream().flatMap(shot -> shot.sheet().extras().keySet().stream()).distinct().sorted().toList();
+    }
+
+    /** {@return an editor for an entry that the user made up} */
+    EntryViewModel own(String key) {
+        return new EntryViewModel(desk, key, () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""), typed -> desk.enterOwn(key, typed));
+    }
+
+    /** {@return whether a name can be given to a new entry, and if not why} */
+    Optional<String> refusedName(String key) {
+        try {
+            SheetEdit.ofOwn(ShotSheet.EMPTY, key, "x");
+            return Optional.empty();
+        } catch (RefusedEntry refused) {
+            return Optional.of(refused.getMessage());
+        }
     }
 
     /** {@return an editor for one strength reading; entering nothing removes it} */

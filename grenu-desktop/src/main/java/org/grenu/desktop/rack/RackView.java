@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.util.StringConverter;
 import org.grenu.core.study.Factor;
+import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
@@ -109,6 +110,13 @@ public final class RackView extends VBox {
     private Node colourBy() {
         ChoiceBox<Factor> choice = new ChoiceBox<>();
         choice.setId("colour-by");
+        // One by one: a list that is replaced would lose its choice for a moment.
+        Runnable offer = () -> {
+            List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.sheet()).toList());
+            choice.getItems().removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor) && !factor.equals(choice.getValue()));
+            own.stream().filter(factor -> !choice.getItems().contains(factor)).forEach(choice.getItems()::add);
+        };
+        desk.shots().addListener((Observable o) -> offer.run());
         choice.getItems().setAll(SheetFactor.values());
         choice.setConverter(new StringConverter<>() {
             @Override
@@ -123,6 +131,7 @@ public final class RackView extends VBox {
         });
         choice.valueProperty().bindBidirectional(appearance.colourByProperty());
         choice.setAccessibleText("Colour the shots by");
+        offer.run();
         Label words = new Label("Colour by");
         words.getStyleClass().add(Styles.MUTED);
         choice.setPrefWidth(108);

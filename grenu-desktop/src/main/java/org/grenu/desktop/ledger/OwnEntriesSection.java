@@ -1,0 +1,85 @@
+package org.grenu.desktop.ledger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.VPos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Styles;
+
+/** What the user made up for a study: each is a factor, and a number a response too, as soon as shots differ in it. */
+final class OwnEntriesSection extends Section {
+
+    private final LedgerViewModel model;
+    private final GridPane grid = new GridPane();
+    private final TextField name = new TextField();
+    private final Label refusal = new Label();
+    private final List<String> added = new ArrayList<>();
+    private List<String> shown = List.of();
+
+    OwnEntriesSection(LedgerViewModel model) {
+        super("Your own entries");
+        this.model = model;
+        remark().setText("number with unit, word, yes or no");
+        grid.setHgap(6);
+        grid.setVgap(3);
+        ColumnConstraints value = new ColumnConstraints();
+        value.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
+        name.setId("own-name");
+        name.setPromptText("Name, such as beans frozen");
+        name.getStyleClass().add(Styles.ENTRY);
+        name.setAccessibleText("Name of a new entry");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        Button add = new Button("Add");
+        add.setId("own-add");
+        add.getStyleClass().add(Styles.ACTION);
+        add.setTooltip(new Tooltip("A new entry for every shot: a factor or a response of your study"));
+        add.setOnAction(event -> add());
+        name.setOnAction(event -> add());
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        getChildren().addAll(grid, new HBox(6, name, add), refusal);
+        model.openProperty().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private void add() {
+        String key = name.getText().strip();
+        Optional<String> refused = model.refusedName(key);
+        refusal.setText(refused.orElse(""));
+        if (refused.isEmpty()) {
+            added.add(key);
+            name.clear();
+            show();
+            grid.lookupAll(".text-field").stream().reduce((first, second) -> second).ifPresent(field -> field.requestFocus());
+        }
+    }
+
+    private void show() {
+        List<String> keys = new ArrayList<>(model.ownKeys());
+        added.stream().filter(key -> !keys.contains(key)).forEach(keys::add);
+        if (keys.equals(shown)) {
+            return;
+        }
+        shown = List.copyOf(keys);
+        grid.getChildren().clear();
+        for (int i = 0; i < keys.size(); i++) {
+            Label title = new Label(keys.get(i));
+            title.setPadding(new Insets(4, 0, 0, 0));
+            title.setTooltip(new Tooltip(keys.get(i)));
+            GridPane.setValignment(title, VPos.TOP);
+            grid.addRow(i, title, new EntryField(model.own(keys.get(i)), "own-" + keys.get(i).replaceAll("[^A-Za-z0-9_]", "-")).hinting("unknown"));
+        }
+    }
+}
