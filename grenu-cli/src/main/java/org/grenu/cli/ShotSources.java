@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
@@ -22,6 +25,8 @@ import org.grenu.library.LibraryException;
 final class ShotSources {
 
     private static final byte[] LIBRARY_MARK = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+    private static final byte[] ZIP_MARK = {'P', 'K', 3, 4};
+    private static final int MOST_BYTES = 200_000_000;
     /** Files of a package that are no shots. */
     private static final List<String> BESIDE = List.of("datapackage.json", "shots.csv", "effects.csv");
 
@@ -47,10 +52,12 @@ final class ShotSources {
             Path given = path.endsWith("datapackage.json") && path.toAbsolutePath().getParent() != null ? path.toAbsolutePath().getParent() : path;
             if (Files.isDirectory(given)) {
                 try (Stream<Path> files = Files.walk(given)) {
-                    files.filter(ShotSources::maybeAShot).sorted().forEach(this::file);
+                    files.filter(one -> Files.isRegularFile(one) && maybeAShot(one.getFileName().toString())).sorted().forEach(this::file);
                 }
-            } else if (isLibrary(given)) {
+            } else if (begins(given, LIBRARY_MARK)) {
                 library(given);
+            } else if (begins(given, ZIP_MARK)) {
+                zipped(given);
             } else {
                 file(given);
             }
@@ -61,14 +68,27 @@ final class ShotSources {
         }
     }
 
-    private static boolean maybeAShot(Path file) {
-        String name = file.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
-        return Files.isRegularFile(file) && !BESIDE.contains(name) && (name.endsWith(".csv") || name.endsWith(".json") || name.endsWith(".tsv"));
+    private static boolean maybeAShot(String path) {
+        String name = path.substring(path.lastIndexOf('/') + 1).toLowerCase(Locale.ROOT);
+        return !BESIDE.contains(name) && (name.endsWith(".csv") || name.endsWith(".json") || name.endsWith(".tsv"));
     }
 
-    private static boolean isLibrary(Path file) throws IOException {
+    private static boolean begins(Path file, byte[] mark) throws IOException {
         try (var in = Files.newInputStream(file)) {
-            return Arrays.equals(in.readNBytes(LIBRARY_MARK.length), LIBRARY_MARK);
+            return Arrays.equals(in.readNBytes(mark.length), mark);
+        }
+    }
+
+    private void zipped(Path file) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            List<? extends ZipEntry> entries = zip.stream().filter(entry -> !entry.isDirectory() && maybeAShot(entry.getName())).toList();
+            for (ZipEntry entry : entries) {
+                if (entry.getSize() > MOST_BYTES) {
+                    failures.add(file + ", " + entry.getName() + ": the file is larger than " + MOST_BYTES / 1_000_000 + " MB. Check that it is a shot's log.");
+                } else {
+                    parse(file + ", " + entry.getName(), entry.getName(), zip.getInputStream(entry).readNBytes(MOST_BYTES));
+                }
+            }
         }
     }
 
@@ -80,13 +100,19 @@ final class ShotSources {
 
     private void file(Path file) {
         try {
-            Shot shot = ShotReader.read(file.toString(), Files.readAllBytes(file)).shot();
-            String fileName = file.getFileName().toString().replaceFirst("\\.[a-z]+$", "");
-            add(shot.sheet().text(SheetField.NAME).orElse(fileName), shot);
-        } catch (ImportFailure failure) {
-            failures.add(failure.getMessage());
+            parse(file.toString(), file.getFileName().toString(), Files.readAllBytes(file));
         } catch (IOException unreadable) {
             failures.add(reason(file, unreadable));
+        }
+    }
+
+    private void parse(String named, String fileName, byte[] bytes) {
+        try {
+            Shot shot = ShotReader.read(named, bytes).shot();
+            String own = fileName.substring(fileName.lastIndexOf('/') + 1).replaceFirst("\\.[a-z]+$", "");
+            add(shot.sheet().text(SheetField.NAME).orElse(own), shot);
+        } catch (ImportFailure failure) {
+            failures.add(failure.getMessage());
         }
     }
 

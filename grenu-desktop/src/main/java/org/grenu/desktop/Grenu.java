@@ -14,10 +14,13 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The command line: opens the window, or runs a batch command without one. */
-@Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu 0.1.0",
+@Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Grenu.VERSION,
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
         subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class})
 public final class Grenu implements Callable<Integer> {
+
+    /** As reports name it. */
+    public static final String VERSION = "0.1.0";
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
     private List<Path> files = List.of();

@@ -3,18 +3,29 @@ package org.grenu.desktop.shell;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Executor;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.study.Shot;
+import org.grenu.desktop.Grenu;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
+import org.grenu.formats.ComparisonPackage;
 import org.grenu.formats.EffectTableWriter;
+import org.grenu.library.ShotSummary;
 
 /** Writes what is shown of a comparison to files, off the interface thread. */
 public final class CompareExports implements AutoCloseable {
@@ -35,7 +46,8 @@ public final class CompareExports implements AutoCloseable {
     /** What can be written. */
     public enum Kind {
         FIGURE_PNG("Figures as PNG…", "comparison.png"), FIGURE_SVG("Figures as SVG…", "comparison.svg"), FIGURE_PDF("Figures as PDF…", "comparison.pdf"),
-        EFFECTS_CSV("Table of effects as CSV…", "effects.csv"), EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx");
+        EFFECTS_CSV("Table of effects as CSV…", "effects.csv"), EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx"),
+        REPORT("Report as PDF…", "report.pdf"), PACKAGE("Data package, to compute it again…", "comparison.zip");
 
         private final String title;
         private final String suggestedName;
@@ -67,7 +79,7 @@ public final class CompareExports implements AutoCloseable {
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
-    private static byte[] content(Kind kind, CompareViewModel.Answered answered, TreatmentScale scale) throws IOException {
+    private byte[] content(Kind kind, CompareViewModel.Answered answered, TreatmentScale scale) throws IOException {
         CompareSheet sheet = new CompareSheet(answered.comparison(), answered.sideBySide(), answered.overlay(), scale);
         return switch (kind) {
             case FIGURE_PNG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PNG);
@@ -75,7 +87,23 @@ public final class CompareExports implements AutoCloseable {
             case FIGURE_PDF -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF);
             case EFFECTS_CSV -> EffectTableWriter.csv(answered.comparison()).getBytes(StandardCharsets.UTF_8);
             case EFFECTS_XLSX -> EffectTableWriter.xlsx(answered.comparison());
+            case REPORT -> FigureExport.pdf(ReportPages.of(sheet, Grenu.VERSION), sheet.title(), Theme.LIGHT);
+            case PACKAGE -> ComparisonPackage.write(answered.comparison(), logged(answered.comparison()));
         };
+    }
+
+    private Map<String, Shot> logged(Comparison comparison) {
+        Set<String> names = new HashSet<>();
+        comparison.shots().forEach(shot -> names.add(shot.name()));
+        comparison.faulty().forEach(shot -> names.add(shot.name()));
+        Map<String, Shot> shots = new HashMap<>();
+        for (ShotSummary summary : List.copyOf(desk.shots())) {
+            String name = Integer.toString(summary.number());
+            if (names.contains(name)) {
+                shots.put(name, new Shot(summary.sheet(), desk.library().log(summary.id())));
+            }
+        }
+        return shots;
     }
 
     @Override
