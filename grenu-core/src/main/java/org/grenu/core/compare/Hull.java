@@ -12,7 +12,8 @@ import java.util.List;
  */
 record Hull(List<double[]> corners) {
 
-    private static final double ON_EDGE = 1e-9;
+    /** Areas below that share of the points' own range are rounding. */
+    private static final double ROUNDING = 1e-9;
 
     Hull {
         corners = List.copyOf(corners);
@@ -21,19 +22,24 @@ record Hull(List<double[]> corners) {
     /** Andrew's monotone chain. */
     static Hull of(List<double[]> points) {
         List<double[]> sorted = points.stream().sorted(Comparator.<double[]>comparingDouble(p -> p[0]).thenComparingDouble(p -> p[1])).toList();
-        List<double[]> lower = chain(sorted);
+        double least = ROUNDING * range(sorted, 0) * range(sorted, 1);
+        List<double[]> lower = chain(sorted, least);
         List<double[]> reversed = new ArrayList<>(sorted);
         Collections.reverse(reversed);
         List<double[]> corners = new ArrayList<>(lower.subList(0, Math.max(0, lower.size() - 1)));
-        List<double[]> upper = chain(reversed);
+        List<double[]> upper = chain(reversed, least);
         corners.addAll(upper.subList(0, Math.max(0, upper.size() - 1)));
         return new Hull(corners);
     }
 
-    private static List<double[]> chain(List<double[]> points) {
+    private static double range(List<double[]> points, int of) {
+        return points.stream().mapToDouble(p -> p[of]).max().orElse(0) - points.stream().mapToDouble(p -> p[of]).min().orElse(0);
+    }
+
+    private static List<double[]> chain(List<double[]> points, double least) {
         List<double[]> chain = new ArrayList<>();
         for (double[] point : points) {
-            while (chain.size() > 1 && cross(chain.get(chain.size() - 2), chain.get(chain.size() - 1), point) <= 0) {
+            while (chain.size() > 1 && cross(chain.get(chain.size() - 2), chain.get(chain.size() - 1), point) <= least) {
                 chain.remove(chain.size() - 1);
             }
             chain.add(point);
@@ -47,11 +53,9 @@ record Hull(List<double[]> corners) {
 
     /** Whether the place lies inside or on the edge. */
     boolean holds(double x, double y) {
+        double least = 2 * ROUNDING * range(corners, 0) * range(corners, 1);
         for (int i = 0; i < corners.size(); i++) {
-            double[] a = corners.get(i);
-            double[] b = corners.get((i + 1) % corners.size());
-            double size = Math.abs(b[0] - a[0]) * Math.abs(y - a[1]) + Math.abs(b[1] - a[1]) * Math.abs(x - a[0]);
-            if (cross(a, b, new double[] {x, y}) < -ON_EDGE * Math.max(1e-300, size)) {
+            if (cross(corners.get(i), corners.get((i + 1) % corners.size()), new double[] {x, y}) < -least) {
                 return false;
             }
         }

@@ -1,0 +1,136 @@
+package org.grenu.core.compare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.puck.DemoProfile;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.junit.jupiter.api.Test;
+
+/** Overlaid curves and where they differ, on shots of the simulated rig. */
+class CurvesTest {
+
+    private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
+
+    @Test
+    void curvesAreLinedUpAtTheMomentAndGatheredByLevel() {
+        List<ComparedShot> shots = SimulatedStudy.grinds(3, 1, 2.2, 2.6);
+        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        assertThat(overlay.unit()).isEqualTo("s");
+        List<CurveGroup> mass = overlay.groups().get(Channel.CUP_MASS);
+        assertThat(mass).extracting(CurveGroup::level).containsExactly("2.2", "2.6");
+        assertThat(mass).allSatisfy(group -> {
+            assertThat(group.members()).hasSize(3);
+            for (LinedUpCurve member : group.members()) {
+                assertThat(member.curve().start() / CurveOverlay.STEP).as("on whole steps").isCloseTo(Math.rint(member.curve().start() / CurveOverlay.STEP), within(1e-9));
+                assertThat(member.curve().at(-0.5)).as("before the first drip").isLessThan(0.2);
+                assertThat(member.curve().at(3)).as("after it").isGreaterThan(1);
+            }
+        });
+        assertThat(mass.get(1).mean().orElseThrow().at(10)).as("coarser runs faster").isGreaterThan(mass.get(0).mean().orElseThrow().at(10));
+    }
+
+    /** The mean is the members' mean wherever all of them are known, and its band that of a pooled two-sample t. */
+    @Test
+    void meansAndBandsAreThoseOfTheMembers() {
+        List<CurveGroup> groups = CurveOverlay.of(SimulatedStudy.grinds(3, 7, 2.2, 2.6), SheetFactor.GRIND, AxisKind.PUMP_ON, CHANNELS).groups().get(Channel.CUP_FLOW);
+        double at = 14;
+        double squares = 0;
+        for (CurveGroup group : groups) {
+            double mean = group.members().stream().mapToDouble(member -> member.curve().at(at)).average().orElseThrow();
+            assertThat(group.mean().orElseThrow().at(at)).isCloseTo(mean, within(1e-9));
+            squares += group.members().stream().mapToDouble(member -> Math.pow(member.curve().at(at) - mean, 2)).sum();
+        }
+        // t(0.975, 4) = 2.776445 (published tables)
+        assertThat(groups.get(0).half().orElseThrow().at(at)).isCloseTo(2.776445 * Math.sqrt(squares / 4 / 3), within(1e-5));
+        UniformCurve mean = groups.get(0).mean().orElseThrow();
+        double shortest = groups.get(0).members().stream().mapToDouble(member -> member.curve().end()).min().orElseThrow();
+        assertThat(mean.at(shortest - 0.1)).isFinite();
+        assertThat(mean.at(shortest + 0.5)).as("nothing where a member has ended").isNaN();
+    }
+
+    @Test
+    void byCupMassTheAxisIsTheCup() {
+        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(2, 3, 2.2, 2.6), SheetFactor.GRIND, AxisKind.CUP_MASS, CHANNELS);
+        assertThat(overlay.unit()).isEqualTo("g");
+        UniformCurve mass = overlay.groups().get(Channel.CUP_MASS).get(0).members().get(0).curve();
+        assertThat(mass.at(20)).isCloseTo(20, within(0.3));
+    }
+
+    @Test
+    void aShotWithoutTheMomentStaysOut() {
+        List<ComparedShot> shots = new ArrayList<>(SimulatedStudy.grinds(1, 3, 2.4));
+        shots.add(Bench.shot("silent", Bench.sheet(18, 40, 9)));
+        assertThat(CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups().get(Channel.PRESSURE)).singleElement()
+                .satisfies(group -> assertThat(group.members()).hasSize(1));
+        assertThat(CurveOverlay.of(shots.subList(1, 2), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups()).isEmpty();
+    }
+
+    @Test
+    void twoGrindsDifferInFlowAndTheWordsSayWhere() {
+        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(6, 11, 2.0, 2.8), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveDifference difference = CurveDifference.of(overlay, "2", "2.8", List.of(), 400).orElseThrow();
+        assertThat(difference.possible()).isTrue();
+        CurveDifference.OfChannel flow = difference.channels().stream().filter(one -> one.channel() == Channel.CUP_FLOW).findFirst().orElseThrow();
+        assertThat(flow.stretches()).isNotEmpty();
+        double[] stretch = flow.stretches().get(0);
+        assertThat(flow.difference().at((stretch[0] + stretch[1]) / 2)).as("finer flows less").isLessThan(0);
+        assertThat(difference.words()).startsWith("The curves of 2 and 2.8 differ: ").contains("cup flow").endsWith("(family-wise 5 %).");
+    }
+
+    /** Among shots alike but for chance nothing is found; what a second factor does is taken out first. */
+    @Test
+    void aSecondFactorDoesNotPassForTheFirst() {
+        List<ComparedShot> shots = new ArrayList<>();
+        for (int i = 0; i < 16; i++) {
+            DemoProfile profile = i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX;
+            ComparedShot shot = SimulatedStudy.shot("s" + i, 2.4, 93, profile, 38, 500 + i);
+            // An arm that means nothing, balanced over the profiles.
+            shots.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, i / 2 % 2 == 0 ? "a" : "b"), shot.measures()));
+        }
+        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.ARM, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveDifference difference = CurveDifference.of(overlay, "a", "b", List.of(SheetFactor.PROFILE), 400).orElseThrow();
+        assertThat(difference.words()).isEqualTo("The curves of a and b cannot be told apart anywhere (family-wise 5 %).");
+        CurveOverlay profiles = CurveOverlay.of(shots, SheetFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
+        assertThat(CurveDifference.of(profiles, DemoProfile.LOW_SIX.title(), DemoProfile.STRAIGHT_NINE.title(), List.of(), 400).orElseThrow().channels().get(0).stretches())
+                .as("six bar is not nine").isNotEmpty();
+    }
+
+    @Test
+    void tooFewShotsSaySo() {
+        CurveOverlay three = CurveOverlay.of(SimulatedStudy.grinds(3, 2, 2.0, 2.8), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveDifference difference = CurveDifference.of(three, "2", "2.8", List.of(), 200).orElseThrow();
+        assertThat(difference.possible()).isFalse();
+        assertThat(difference.words()).startsWith("Too few shots of 2 and 2.8");
+        assertThat(CurveDifference.of(CurveOverlay.of(SimulatedStudy.grinds(1, 2, 2.0, 2.8), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS), "2", "2.8", List.of(), 200)).isEmpty();
+    }
+
+    /** Grind is read off each shot's own curve: a shot stopped late takes longer to fill the cup, not to reach the common mass. */
+    @Test
+    void onEqualBeverageMassTimesAreReadOffTheCurves() {
+        List<ComparedShot> shots = new ArrayList<>(SimulatedStudy.grinds(4, 21, 2.4));
+        for (int i = 0; i < 4; i++) {
+            ComparedShot late = SimulatedStudy.shot("late" + i, 2.4, 93, DemoProfile.STRAIGHT_NINE, 44, 90 + i);
+            shots.add(new ComparedShot(late.name(), late.sheet().with(SheetField.ARM, "late"), late.measures()));
+        }
+        List<ComparedShot> arms = shots.stream().map(shot -> shot.sheet().has(SheetField.ARM) ? shot
+                : new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "usual"), shot.measures())).toList();
+        Response time = StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF;
+        Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(time, StandardResponse.FIRST_DRIP));
+        double asSet = Comparison.of(question, arms).answers().get(0).effects().get(0).estimate().orElseThrow().value();
+        Comparison equal = Comparison.of(question.on(ComparisonBasis.EQUAL_BEVERAGE_MASS), arms);
+        assertThat(asSet).as("later stop, longer shot").isGreaterThan(2);
+        assertThat(equal.answers().get(0).effects().get(0).estimate().orElseThrow().value()).isCloseTo(0, within(0.8));
+        assertThat(equal.answers().get(0).effects()).as("no covariate: the curve itself tells").hasSize(1);
+        assertThat(equal.answers().get(1).effects()).as("the first drip came before the mass").hasSize(1);
+        assertThat(equal.answers().get(0).model()).contains("Read off each shot's own curve at");
+        Comparison cup = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of((Response) StandardResponse.BEVERAGE)).on(ComparisonBasis.EQUAL_TIME), arms);
+        assertThat(cup.answers().get(0).effects().get(0).verdict()).as("after the same time the cups are alike").isNotInstanceOf(Verdict.Differs.class);
+    }
+}
