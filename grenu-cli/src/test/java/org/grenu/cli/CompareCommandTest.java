@@ -1,0 +1,167 @@
+package org.grenu.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.Question;
+import org.grenu.core.compare.StandardResponse;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.formats.ComparisonPackage;
+import org.grenu.library.Library;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** Comparing from the command line: the demo study's grinds and profiles, as folder, library, files and package. */
+class CompareCommandTest {
+
+    private static final List<DemoShot> SHOTS = DemoStudy.shots().subList(0, 18);
+
+    @TempDir
+    private Path temp;
+    private Path folder;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeEach
+    void writeShots() throws IOException {
+        folder = Files.createDirectory(temp.resolve("study"));
+        for (DemoShot shot : SHOTS) {
+            Files.writeString(folder.resolve(shot.name() + ".csv"), DemoFilesCommand.content(shot));
+        }
+    }
+
+    private int compare(Object... arguments) {
+        return new CommandLine(new CompareCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err))
+                .execute(Stream.of(arguments).map(String::valueOf).toArray(String[]::new));
+    }
+
+    private JsonNode json(Object... arguments) throws IOException {
+        out.getBuffer().setLength(0);
+        assertThat(compare(Stream.concat(Stream.of(arguments), Stream.of("--format", "json")).toArray())).isZero();
+        return new ObjectMapper().readTree(out.toString());
+    }
+
+    @Test
+    void theTableSaysTheAnswerItsEvidenceAndWhatElseDiffered() {
+        assertThat(compare(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--block", "day")).isZero();
+        assertThat(out.toString()).startsWith("Grind +0.2 lowers EY as dosed by 0.5").contains("points at equal setting.")
+                .contains("Gentle ramp, not Straight nine").contains("repeated, interval excludes zero").contains("Models\n").contains("Where the spread comes from")
+                .contains("What else differed").contains("Left out: shots heron-06, heron-13 are marked faulty").contains("± is the 95 % interval");
+        assertThat(err.toString()).isEmpty();
+    }
+
+    /** The simulator's own truth: finer grind extracts more, hotter water too, and the intervals hold it. */
+    @Test
+    void jsonHoldsModelEffectsVerdictsAndGuard() throws IOException {
+        JsonNode root = json(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--response", "ey_as_dosed", "--response",
+                "time_pump_on_to_pump_off", "--margin", "ey_as_dosed=0.1", "--interaction", "grind:profile", "--basis", "equal-beverage-mass");
+        assertThat(root.at("/basis").asText()).isEqualTo("equal-beverage-mass");
+        assertThat(root.at("/basis_at").asDouble()).isBetween(38.0, 40.0);
+        assertThat(root.at("/shots")).hasSize(16);
+        assertThat(root.at("/left_out_as_faulty")).hasSize(2);
+        JsonNode yield = root.at("/responses/0");
+        assertThat(yield.at("/margin").asDouble()).isEqualTo(0.1);
+        assertThat(yield.at("/effects/0/factor").asText()).isEqualTo("grind");
+        assertThat(yield.at("/effects/0/verdict").asText()).isEqualTo("differs");
+        assertThat(yield.at("/effects/0/estimate").asDouble()).isNegative();
+        assertThat(yield.at("/tests").findValuesAsText("term")).contains("Grind × Profile", "Beverage mass");
+        assertThat(yield.at("/points")).hasSize(16);
+        double sum = 0;
+        for (JsonNode source : yield.at("/variance_from")) {
+            sum += source.asDouble();
+        }
+        assertThat(Math.sqrt(sum)).isCloseTo(yield.at("/spread").asDouble(), within(1e-9));
+        assertThat(root.at("/responses/1/model").asText()).contains("Read off each shot's own curve");
+        assertThat(root.at("/guard").findValuesAsText("kind")).contains("same").doesNotContain("confounded");
+    }
+
+    @Test
+    void aLibraryAFolderFilesAndAPackageGiveTheSameAnswer() throws IOException {
+        Path file = temp.resolve("shots.sqlite");
+        try (Library library = Library.open(file)) {
+            for (DemoShot shot : SHOTS) {
+                library.add(shot.name() + ".csv", DemoFilesCommand.content(shot).getBytes(StandardCharsets.UTF_8), shot.shot());
+            }
+        }
+        Question question = new Question(List.of(Variable.of(SheetFactor.GRIND), new Variable.Treatment(SheetFactor.TEMPERATURE, true)), List.of(),
+                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY), Map.of("ey_as_dosed", 0.25), true);
+        Map<String, Shot> logged = new HashMap<>();
+        SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
+        Comparison comparison = Comparison.of(question, SHOTS.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList());
+        Path zip = Files.write(temp.resolve("comparison.zip"), ComparisonPackage.write(comparison, logged));
+        assertThat(ComparisonPackage.options(question)).isEqualTo("--factor \"grind\" --factor \"temperature:levels\" --response \"ey_as_dosed\" --basis equal-setting"
+                + " --block \"day\" --margin \"ey_as_dosed=0.25\" --holm");
+        Object[] options = ComparisonPackage.options(question).replace("\"", "").split(" ");
+        String expected = comparison.sentence().headline();
+        for (Path source : List.of(folder, file, zip)) {
+            JsonNode root = json(Stream.concat(Stream.of(source), Stream.of(options)).toArray());
+            assertThat(root.at("/sentence").asText()).as("%s", source).isEqualTo(expected);
+            assertThat(root.at("/responses/0/effects/0/estimate").asDouble()).isCloseTo(comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value(), within(1e-9));
+        }
+        assertThat(ComparisonPackage.write(comparison, logged)).as("the same bytes again").isEqualTo(Files.readAllBytes(zip));
+    }
+
+    @Test
+    void aFilterPicksAndAPairIsBadged() throws IOException {
+        JsonNode root = json(folder, "--factor", "grind", "--response", "ey_as_dosed", "--shots", "profile:nine temperature:93 grind<2.5 heron-0");
+        assertThat(root.at("/shots")).extracting(JsonNode::asText).containsExactly("heron-01", "heron-02");
+        assertThat(root.at("/pair").asText()).isEqualTo("2 things changed: grind 2.4 → 2.2, operator Operator 1 → Operator 2");
+        assertThat(root.at("/responses/0/effects/0/verdict").asText()).isEqualTo("seen_once");
+        assertThat(root.at("/responses/0/effects/0/evidence").asText()).isEqualTo("seen once");
+    }
+
+    @Test
+    void whatCannotBeUsedIsNamedWithWhatCan() throws IOException {
+        assertThat(compare(folder, "--factor", "griind")).isEqualTo(2);
+        assertThat(err.toString()).contains("--factor: “griind” is not known. There are grind, temperature");
+        err.getBuffer().setLength(0);
+        assertThat(compare(folder, "--factor", "grind", "--response", "crema")).isEqualTo(2);
+        assertThat(err.toString()).contains("--response: “crema” is not known").contains("peak_resistance");
+        err.getBuffer().setLength(0);
+        assertThat(compare(folder, "--factor", "grind", "--margin", "strength=-1")).isEqualTo(2);
+        assertThat(err.toString()).contains("must be a response and a number that is not negative");
+        err.getBuffer().setLength(0);
+        assertThat(compare(folder, "--factor", "grind", "--interaction", "grind")).isEqualTo(2);
+        assertThat(err.toString()).contains("--interaction: “grind” must name two of the factors");
+        err.getBuffer().setLength(0);
+        assertThat(compare(folder, "--factor", "grind", "--shots", "coffee:none")).isEqualTo(2);
+        assertThat(err.toString()).contains("no shot is left to compare. Check --shots.");
+        err.getBuffer().setLength(0);
+        Files.writeString(folder.resolve("broken.csv"), "time [s],pressure [bar]\n0,1\nx,2\n");
+        assertThat(compare(folder, temp.resolve("nowhere"), "--factor", "grind")).isEqualTo(2);
+        assertThat(err.toString()).contains("broken.csv").contains("nowhere: There is no such file");
+        assertThat(out.toString()).as("the others are compared all the same").contains("16 shots");
+    }
+
+    /** Few studies from small pools, to see the command at work; docs/validation.md has the numbers. */
+    @Test
+    void comparisonsAreValidatedAsMarkdown() {
+        int code = new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--comparisons", "40", "--pool", "40");
+        assertThat(code).isZero();
+        assertThat(out.toString()).contains("## Comparisons").contains("| 95 % interval holds the true difference |").contains("random intercept").contains("curves of alike shots");
+        assertThat(new CommandLine(new ValidateCommand()).setErr(new PrintWriter(err)).execute("--comparisons", "-1")).isEqualTo(2);
+    }
+}
