@@ -29,7 +29,7 @@ final class ComparisonTable {
         comparison.answers().forEach(answer -> out.append("  ").append(answer.model()).append(leftOut(answer)).append('\n'));
         out.append("\nWhere the spread comes from\n");
         comparison.answers().forEach(answer -> answer.sources().ifPresent(sources -> out.append("  ").append(answer.response().title()).append(": ")
-                .append(sources.byName().entrySet().stream().map(e -> e.getKey() + " " + Wording.reported(Math.sqrt(e.getValue()), Math.sqrt(e.getValue()) / 2).replaceFirst(" ±.*", ""))
+                .append(sources.byName().entrySet().stream().map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
                         .collect(Collectors.joining(", "))).append(' ').append(answer.response().differenceUnit()).append('\n')));
         out.append("\nWhat else differed\n");
         comparison.guard().forEach(note -> out.append("  ").append(guard(note)).append('\n'));

@@ -31,7 +31,8 @@ public record AnswerSentence(String headline, List<String> further) {
         List<Effect> effects = main.effects(first);
         List<String> further = new ArrayList<>();
         if (effects.isEmpty()) {
-            String missing = main.rows().isEmpty() ? main.model() : first.title() + " did not change among these shots.";
+            answers.forEach(answer -> Repeatability.of(answer).ifPresent(repeats -> further.add(repeats.words() + ".")));
+            String missing = main.rows().isEmpty() ? main.model() : first.title() + " did not change among these shots" + (further.isEmpty() ? "." : ": they count as repeats.");
             return new AnswerSentence(missing, further);
         }
         Effect told = telling(effects);

@@ -45,6 +45,7 @@ final class Guarding {
         guarding.standingOut("First of a session", "was the first of its day among these", Characteristic.firstOfSession(shots));
         guarding.standingOut("Grind changed without a purge", "followed a change of the grind without a purge", Characteristic.afterGrindChange(shots));
         guarding.farOut();
+        guarding.almostTogether();
         if (!faulty.isEmpty()) {
             guarding.notes.add(GuardNote.of(GuardNote.Kind.CHANGED, "Left out", names(faulty) + (faulty.size() == 1 ? " is" : " are") + " marked faulty: "
                     + faulty.stream().map(shot -> shot.sheet().text(SheetField.FAULT).orElse("on purpose")).distinct().collect(Collectors.joining("; "))));
@@ -83,7 +84,10 @@ final class Guarding {
         String gaps = known.size() == shots.size() ? "" : "; unknown in " + (shots.size() - known.size());
         Optional<String> together = movedWith(one, known);
         if (ground.covariate(mainResponse()).filter(covariate -> covariate.key().equals(one.variable().key())).isPresent()) {
-            notes.add(GuardNote.of(GuardNote.Kind.IN_THE_MODEL, one.title(), seen + gaps + ", taken out by the model"));
+            Optional<Variable> near = question.variables().stream().filter(asked -> MovedTogether.share(one.variable(), asked, known) > MovedTogether.ALMOST).findFirst();
+            notes.add(near.isPresent() ? GuardNote.of(GuardNote.Kind.CHANGED, one.title(), seen + gaps + ", in the model, but it moved almost together with "
+                    + Wording.small(near.get().title()) + ": what one did may be put down to the other")
+                    : GuardNote.of(GuardNote.Kind.IN_THE_MODEL, one.title(), seen + gaps + ", taken out by the model"));
         } else if (together.isPresent()) {
             notes.add(GuardNote.of(GuardNote.Kind.CONFOUNDED, one.title(), one.title() + " and " + together.get() + " moved together (" + seen + gaps
                     + "): they cannot be told apart"));
@@ -184,6 +188,20 @@ final class Guarding {
         if (!far.isEmpty()) {
             notes.add(new GuardNote(GuardNote.Kind.CHANGED, "Far from the others", names(far) + (far.size() == 1 ? " lies" : " lie") + " further from the model than chance explains",
                     without("Far from the others", far)));
+        }
+    }
+
+    /** Variables of the question that can just be told apart, at the price of wide intervals. */
+    private void almostTogether() {
+        List<Variable> asked = question.variables();
+        for (int i = 0; i < asked.size(); i++) {
+            for (int j = 0; j < asked.size(); j++) {
+                double share = i == j || j < i && asked.get(j).numeric() ? 0 : MovedTogether.share(asked.get(i), asked.get(j), shots);
+                if (share > MovedTogether.ALMOST && share < 1 - 1e-9) {
+                    notes.add(GuardNote.of(GuardNote.Kind.CHANGED, asked.get(i).title() + " and " + Wording.small(asked.get(j).title()),
+                            "moved almost together: their effects are told apart by few shots"));
+                }
+            }
         }
     }
 

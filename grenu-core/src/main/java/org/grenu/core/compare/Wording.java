@@ -33,6 +33,11 @@ public final class Wording {
         return Reported.of(Measured.independent(value, halfWidth / Measured.COVERAGE_FACTOR)).text();
     }
 
+    /** {@return the number to two digits that tell} */
+    public static String digits(double value) {
+        return reported(value, value / 2).replaceFirst(" ±.*", "");
+    }
+
     /** {@return what changed with its step, such as {@code Grind +0.2} or {@code Gentle ramp, not Straight nine}} */
     static String what(Effect effect) {
         String unit = effect.variable().unit();

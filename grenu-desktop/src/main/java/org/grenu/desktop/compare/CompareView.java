@@ -71,7 +71,7 @@ public final class CompareView extends BorderPane {
     }
 
     private Node lower(Appearance appearance, OverlayPane difference) {
-        ScrollPane effects = new ScrollPane(new EffectsPane(model, appearance.themeProperty()));
+        ScrollPane effects = new ScrollPane(new VBox(new NothingChanged(model, appearance), new EffectsPane(model, appearance.themeProperty())));
         effects.setFitToWidth(true);
         effects.getStyleClass().add(Styles.WORK);
         effects.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -128,7 +128,7 @@ class CompareTest extends BenchFixture {
         assertThat(text("answer")).startsWith("Gentle ramp, not Straight nine raises EY as dosed by");
         assertThat(text("compare-title")).isEqualTo("16 shots, 2 levels of profile");
         reanswered(() -> bench.appearance().colourByProperty().set(SheetFactor.BASKET));
-        assertThat(text("answer")).isEqualTo("Basket did not change among these shots.");
+        assertThat(text("answer")).startsWith("Basket did not change among these shots");
     }
 
     @Test

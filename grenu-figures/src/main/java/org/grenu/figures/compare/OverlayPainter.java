@@ -216,7 +216,7 @@ public final class OverlayPainter {
         double y = layout.plotsBottom();
         line(layout.left(facet), y, layout.right(facet), y, "ink", 0.9);
         double room = layout.right(facet) - layout.left(facet);
-        Ticks ticks = Ticks.of(layout.view().from(), layout.view().to(), (int) Math.max(2, room / 38));
+        Ticks ticks = Ticks.of(layout.view().from(), layout.view().to(), (int) Math.max(2, room / 46));
         for (double value : ticks.values()) {
             double x = layout.x(facet, value);
             line(x, y, x, y + 4, "ink", 0.9);

@@ -25,7 +25,7 @@ import org.grenu.figures.paint.Words;
 /** The pages of a comparison's report after its figures: question, method, effects, guard, shots, limits, versions. */
 public final class ReportPages {
 
-    private static final List<Double> EFFECT_STARTS = List.of(0.0, 215.0, 400.0, 505.0, 585.0, 640.0, 700.0);
+    private static final List<Double> EFFECT_STARTS = List.of(0.0, 205.0, 375.0, 470.0, 535.0, 585.0, 645.0);
 
     private final Comparison comparison;
     private final List<ReportLine> lines = new ArrayList<>();
@@ -89,7 +89,7 @@ public final class ReportPages {
             prose(answer.model());
             String tests = answer.tests().stream().filter(test -> test.test().isPresent()).map(ReportPages::words).collect(Collectors.joining("; "));
             quiet((tests.isEmpty() ? "" : "Type II: " + tests + ". ") + answer.lackOfFit().map(test -> "Lack of fit " + words(test) + ". ").orElse("")
-                    + (Double.isFinite(answer.deviation()) ? "Spread of alike shots " + digits(answer.deviation()) + " " + answer.response().differenceUnit() + "." : ""));
+                    + (Double.isFinite(answer.deviation()) ? "Spread of alike shots " + Wording.digits(answer.deviation()) + " " + answer.response().differenceUnit() + "." : ""));
         }
     }
 
@@ -158,9 +158,5 @@ public final class ReportPages {
 
     private static String p(double p) {
         return Double.isNaN(p) ? "–" : p < 0.001 ? "<0.001" : String.format(Locale.ROOT, "%.3f", p);
-    }
-
-    private static String digits(double value) {
-        return Wording.reported(value, value / 2).replaceFirst(" ±.*", "");
     }
 }
