@@ -63,7 +63,7 @@ public record AnswerSentence(String headline, List<String> further) {
         Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Confounded confounded) {
             return effect.variable().title() + " and " + confounded.with() + " moved together: these shots cannot tell which of them changed "
-                    + Wording.small(name) + ".";
+                    + Wording.within(name) + ".";
         }
         if (effect.estimate().isEmpty()) {
             return "Cannot say: the model takes up all " + answer.rows().size() + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
@@ -72,18 +72,18 @@ public record AnswerSentence(String headline, List<String> further) {
         String unsigned = size.replaceFirst("^[+\u2212]", "");
         double value = effect.estimate().get().value();
         if (verdict instanceof Verdict.Differs) {
-            return what + (value > 0 ? " raises " : " lowers ") + Wording.small(name) + " by " + unsigned + " " + basis + ".";
+            return what + (value > 0 ? " raises " : " lowers ") + Wording.within(name) + " by " + unsigned + " " + basis + ".";
         }
         if (verdict instanceof Verdict.SameInPractice same) {
-            return (same.detectable() ? what + " changes " + Wording.small(name) + ", but too little to matter: " : what + " makes no difference to "
-                    + Wording.small(name) + " that matters: ") + size + " " + basis + ", within ±" + org.grenu.core.quantity.DecimalText.exact(effect.margin()) + ".";
+            return (same.detectable() ? what + " changes " + Wording.within(name) + ", but too little to matter: " : what + " makes no difference to "
+                    + Wording.within(name) + " that matters: ") + size + " " + basis + ", within ±" + org.grenu.core.quantity.DecimalText.exact(effect.margin()) + ".";
         }
         if (verdict instanceof Verdict.SeenOnce once) {
-            return "Seen once: " + what + " came with " + size + " of " + Wording.small(name) + " " + basis + ", "
+            return "Seen once: " + what + " came with " + size + " of " + Wording.within(name) + " " + basis + ", "
                     + (once.beyondMeasuring() ? "more than measuring explains; how a repeat would come out is unknown." : "which measuring alone explains: not distinguishable.");
         }
         Verdict.CannotSay cannot = (Verdict.CannotSay) verdict;
-        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + Wording.small(name) + ": " + what + " gives " + size + " " + basis + "."
+        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + Wording.within(name) + ": " + what + " gives " + size + " " + basis + "."
                 + settle(cannot);
     }
 
@@ -98,12 +98,12 @@ public record AnswerSentence(String headline, List<String> further) {
     private static Optional<String> also(Variable variable, Effect told, List<ResponseAnswer> answers) {
         List<String> changes = answers.stream().skip(1).flatMap(answer -> answer.effects(variable).stream()
                 .filter(effect -> effect.change().equals(told.change()) && effect.verdict() instanceof Verdict.Differs)
-                .map(effect -> Wording.small(answer.response().title()) + " by " + Wording.change(answer.response(), effect))).toList();
+                .map(effect -> Wording.within(answer.response().title()) + " by " + Wording.change(answer.response(), effect))).toList();
         return changes.isEmpty() ? Optional.empty() : Optional.of("It also changes " + join(changes) + ".");
     }
 
     private static String inShort(Effect effect, ResponseAnswer answer) {
-        String name = Wording.small(answer.response().title());
+        String name = Wording.within(answer.response().title());
         if (effect.verdict() instanceof Verdict.Confounded confounded) {
             return effect.variable().title() + " and " + confounded.with() + " moved together and cannot be told apart.";
         }

@@ -3,8 +3,8 @@ package org.grenu.core.compare;
 import java.util.List;
 
 /**
- * The size of change that a numeric effect is stated for: the smallest step between settings that were used, or a round
- * number near the spread of something that was measured.
+ * The size of change that a numeric effect is stated and judged for: the smallest step between settings that were used; a
+ * gram or second of something that was measured; else a round number near a quarter of the range.
  */
 final class Steps {
 
@@ -15,7 +15,7 @@ final class Steps {
 
     static double of(Variable variable, List<ComparedShot> shots) {
         double[] values = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).distinct().sorted().toArray();
-        if (variable.unit().equals("°C") || variable.unit().equals("g") || variable.unit().equals("d") || variable.unit().equals("s")) {
+        if (variable instanceof Variable.Covariate && (variable.unit().equals("g") || variable.unit().equals("s"))) {
             return 1;
         }
         if (values.length > MOST_SETTINGS) {

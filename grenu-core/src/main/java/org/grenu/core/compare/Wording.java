@@ -44,6 +44,12 @@ public final class Wording {
         return effect.step().isPresent() ? effect.variable().title() + " " + effect.change() + (unit.isEmpty() ? "" : " " + unit) : effect.change();
     }
 
+    /** {@return the title within a sentence: what it is by in brackets, such as {@code time (pump on to pump off)}} */
+    static String within(String title) {
+        int comma = title.indexOf(", ");
+        return small(comma < 0 ? title : title.substring(0, comma) + " (" + title.substring(comma + 2) + ")");
+    }
+
     static String small(String title) {
         return title.length() > 1 && Character.isUpperCase(title.charAt(1)) ? title : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
     }

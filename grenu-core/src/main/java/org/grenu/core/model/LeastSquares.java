@@ -81,15 +81,22 @@ final class LeastSquares {
 
     /** {@return the solution of min ‖y − Xβ‖} */
     static Solution solve(double[][] x, double[] y) {
+        return solve(x, y, REFINEMENTS);
+    }
+
+    /** {@return the solution, refined that many times} Well-conditioned models that are solved over and over need none. */
+    static Solution solve(double[][] x, double[] y, int refinements) {
         LeastSquares least = new LeastSquares(x);
         int p = least.kept.size();
         double[] beta = new double[p];
         double[] residuals = new double[y.length];
         double[] f1 = y.clone();
         double[] f2 = new double[p];
-        for (int round = 0; round <= REFINEMENTS; round++) {
+        for (int round = 0; round <= refinements; round++) {
             least.step(f1, f2, beta, residuals);
-            least.defects(y, beta, residuals, f1, f2);
+            if (round < refinements) {
+                least.defects(y, beta, residuals, f1, f2);
+            }
         }
         double[][] rows = new double[p][];
         for (int i = 0; i < p; i++) {

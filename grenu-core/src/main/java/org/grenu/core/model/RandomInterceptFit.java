@@ -18,7 +18,7 @@ public final class RandomInterceptFit implements ModelFit {
     private static final double MOST_RATIO = 1e6;
     private static final double LEAST_RATIO = 1e-8;
     private static final double STEP = 0.01;
-    private static final int SEARCH_STEPS = 120;
+    private static final int SEARCH_STEPS = 60;
 
     private final Design design;
     private final double[][] x;
@@ -38,7 +38,7 @@ public final class RandomInterceptFit implements ModelFit {
         this.weights = weights;
         this.groups = groups;
         this.ratio = bestRatio();
-        this.whitened = whitened(1, ratio);
+        this.whitened = whitened(1, ratio, true);
         this.variance = whitened.solution().rss() / whitened.residualDf();
         this.ofVariances = ratio > 0 ? covarianceOfVariances() : null;
     }
@@ -235,7 +235,7 @@ public final class RandomInterceptFit implements ModelFit {
         double golden = (Math.sqrt(5) - 1) / 2;
         double low = best - width;
         double high = best + width;
-        while (high - low > 1e-9) {
+        while (high - low > 1e-8) {
             double a = high - golden * (high - low);
             double b = low + golden * (high - low);
             if (profiled(Math.exp(a)) < profiled(Math.exp(b))) {
@@ -250,6 +250,10 @@ public final class RandomInterceptFit implements ModelFit {
 
     /** Rows scaled and, within each group, mixed by V^(−1/2) = I − k·uuᵀ, u the roots of the weights. */
     private Whitened whitened(double sigma, double tau) {
+        return whitened(sigma, tau, false);
+    }
+
+    private Whitened whitened(double sigma, double tau, boolean refined) {
         double[][] scaled = new double[x.length][];
         double[] response = new double[x.length];
         for (int[] rows : groups) {
@@ -273,6 +277,6 @@ public final class RandomInterceptFit implements ModelFit {
                 response[i] = root * (y[i] - k * sum);
             }
         }
-        return new Whitened(design, scaled, response);
+        return refined ? new Whitened(design, scaled, response) : Whitened.quick(design, scaled, response);
     }
 }

@@ -14,10 +14,19 @@ final class Whitened {
     private final LeastSquares.Solution solution;
 
     Whitened(Design design, double[][] x, double[] y) {
+        this(design, x, y, LeastSquares.solve(x, y));
+    }
+
+    private Whitened(Design design, double[][] x, double[] y, LeastSquares.Solution solution) {
         this.design = design;
         this.x = x;
         this.y = y;
-        this.solution = LeastSquares.solve(x, y);
+        this.solution = solution;
+    }
+
+    /** {@return the same without refinement, for a search} */
+    static Whitened quick(Design design, double[][] x, double[] y) {
+        return new Whitened(design, x, y, LeastSquares.solve(x, y, 0));
     }
 
     LeastSquares.Solution solution() {

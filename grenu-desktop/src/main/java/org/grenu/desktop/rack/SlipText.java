@@ -66,6 +66,9 @@ record SlipText(String number, String masses, String time, String yield, String 
     }
 
     static Optional<String> chip(ShotSheet sheet, Factor factor) {
+        if (factor == SheetFactor.AGE) {
+            return factor.level(sheet).map(level -> level + " d off roast");
+        }
         return factor.level(sheet).map(level -> !factor.numeric() || factor == SheetFactor.TEMPERATURE ? (level + " " + factor.unit()).strip()
                 : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
     }

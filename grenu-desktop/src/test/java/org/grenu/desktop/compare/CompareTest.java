@@ -144,7 +144,7 @@ class CompareTest extends BenchFixture {
         interact(() -> lookup("#effects").query().requestFocus());
         push(KeyCode.RIGHT);
         push(KeyCode.DOWN);
-        assertThat(text("numbers")).startsWith("Temperature +1 °C: +0.0").contains("degrees of freedom").contains("same in practice");
+        assertThat(text("numbers")).startsWith("Temperature +3 °C: +0.2").contains("degrees of freedom").contains("same in practice");
         reanswered(() -> bench.compare().choose(now -> now.withAxis(AxisKind.CUP_MASS)));
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().unit()).isEqualTo("g");
         interact(() -> lookup("#overlay").query().requestFocus());

@@ -116,7 +116,7 @@ class CompareFiguresTest {
     void thePanelHasARowAChangeAndCutsWildIntervals() {
         EffectPanel panel = EffectPanel.of(COMPARISON);
         assertThat(panel.rows()).extracting(EffectPanel.Row::title).containsExactly("Grind", "Temperature", "Profile");
-        assertThat(panel.rows()).extracting(EffectPanel.Row::change).containsExactly("+0.2", "+1 °C", "Gentle ramp, not Straight nine");
+        assertThat(panel.rows()).extracting(EffectPanel.Row::change).containsExactly("+0.2", "+3 °C", "Gentle ramp, not Straight nine");
         assertThat(panel.rows()).allSatisfy(row -> assertThat(row.cells()).hasSize(5).allMatch(Optional::isPresent));
         for (int c = 0; c < 5; c++) {
             int column = c;

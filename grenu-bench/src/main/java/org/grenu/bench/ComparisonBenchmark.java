@@ -1,0 +1,115 @@
+package org.grenu.bench;
+
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.CurveDifference;
+import org.grenu.core.compare.CurveOverlay;
+import org.grenu.core.compare.Question;
+import org.grenu.core.compare.StandardResponse;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.puck.DemoProfile;
+import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.puck.SimulatedCoffee;
+import org.grenu.core.puck.SimulatedRig;
+import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.figures.compare.OverlayFigure;
+import org.grenu.figures.compare.OverlayLayout;
+import org.grenu.figures.compare.OverlayPainter;
+import org.grenu.figures.paint.ColumnPen;
+import org.grenu.figures.theme.Theme;
+import org.grenu.figures.theme.TreatmentScale;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Comparing shots that are measured already: the whole answer of 200, the curve test of 2 × 20, painting 40 and 200. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 2, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+public class ComparisonBenchmark {
+
+    private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
+    private static final DemoProfile[] PROFILES = {DemoProfile.STRAIGHT_NINE, DemoProfile.LOW_SIX};
+
+    private final List<ComparedShot> shots = shots();
+    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, shots.stream().map(ComparedShot::sheet).toList());
+    private final OverlayFigure forty = figure(40);
+    private final OverlayFigure twoHundred = figure(200);
+    private final BufferedImage image = new BufferedImage(676, 340, BufferedImage.TYPE_INT_ARGB_PRE);
+
+    private static List<ComparedShot> shots() {
+        List<ComparedShot> shots = new ArrayList<>();
+        for (int i = 0; i < 200; i++) {
+            double grind = (22 + 2 * (i % 2)) / 10.0;
+            DemoProfile profile = PROFILES[i / 2 % 2];
+            SimulatedShot shot = new SimulatedRig(i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, i % 3 == 0 ? 90 : 93, profile.profile(), 38, 90), List.of());
+            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.BEVERAGE, 40).with(SheetField.GRIND, grind)
+                    .with(SheetField.TEMPERATURE, i % 3 == 0 ? 90 : 93).with(SheetField.PROFILE, profile.title())
+                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2)).with(SheetField.MACHINE, "Rig 1")
+                    .with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "))).with(SheetField.ZERO, shot.zero());
+            shots.add(new ComparedShot("s" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
+        }
+        return shots;
+    }
+
+    private OverlayFigure figure(int count) {
+        return OverlayFigure.of(shots.subList(0, count), SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS).orElseThrow();
+    }
+
+    /** {@return five responses on grind, temperature and profile, ten days at random, with guard and sentence} */
+    @Benchmark
+    public Comparison compare200() {
+        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
+                StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)).inBlocks(Optional.of(SheetFactor.DAY)), shots);
+    }
+
+    /** {@return where the curves of 2 × 20 shots differ on three channels, by 10 000 shuffles} */
+    @Benchmark
+    public Optional<CurveDifference> curveTest() {
+        CurveOverlay overlay = CurveOverlay.of(shots.subList(0, 40), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        return CurveDifference.of(overlay, "2.2", "2.4", List.of(SheetFactor.PROFILE), 10_000);
+    }
+
+    /** {@return 40 shots in two fields, three strips, as on a 1280 × 800 screen} */
+    @Benchmark
+    public BufferedImage paint40() {
+        return painted(forty);
+    }
+
+    /** {@return 200 shots} */
+    @Benchmark
+    public BufferedImage paint200() {
+        return painted(twoHundred);
+    }
+
+    private BufferedImage painted(OverlayFigure figure) {
+        Graphics2D g = image.createGraphics();
+        OverlayPainter.paint(g, Theme.LIGHT, new OverlayLayout(676, 340, figure, figure.whole()), new ColumnPen(image, 1), level -> scale.color(level, Theme.LIGHT));
+        g.dispose();
+        return image;
+    }
+}
