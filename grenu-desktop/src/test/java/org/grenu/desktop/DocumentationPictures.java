@@ -14,7 +14,14 @@ import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.desktop.compare.CompareViewModel;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.ShotSource;
+import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.compare.ReportPages;
+import org.grenu.figures.export.FigureExport;
+import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.theme.Theme;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.junit.jupiter.api.Test;
@@ -91,6 +98,50 @@ class DocumentationPictures extends BenchFixture {
         until("the batch is done", () -> !bench.importing().runningProperty().get() && bench.importing().outcomes().size() == 2);
         openNewest();
         picture("import.png");
+        interact(() -> lookup("#import-close").queryButton().fire());
+        comparisons();
+    }
+
+    private void comparisons() throws IOException {
+        compare("blocks", 18);
+        picture("compare.png");
+        clickOn("#page-shot");
+        interact(() -> bench.compare().cursorProperty().set(12));
+        picture("compare-points.png");
+        clickOn("#page-Surface");
+        interact(() -> {
+            ThemeSheet.dress(view.getScene(), Theme.DARK);
+            bench.appearance().themeProperty().set(Theme.DARK);
+        });
+        picture("surface.png");
+        interact(() -> {
+            ThemeSheet.dress(view.getScene(), Theme.LIGHT);
+            bench.appearance().themeProperty().set(Theme.LIGHT);
+        });
+        clickOn("#page-did");
+        compare("siskin", 12);
+        interact(() -> bench.appearance().colourByProperty().set(SheetFactor.AGE));
+        until("it is answered", () -> !bench.compare().busyProperty().get()
+                && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("age"));
+        picture("confounded.png");
+        compare("blocks", 18);
+        interact(() -> bench.appearance().colourByProperty().set(SheetFactor.GRIND));
+        until("it is answered", () -> !bench.compare().busyProperty().get()
+                && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("grind"));
+        CompareViewModel.Answered answered = bench.compare().answeredProperty().get();
+        CompareSheet sheet = new CompareSheet(answered.comparison(), answered.sideBySide(), answered.overlay(), bench.appearance().scale().get());
+        Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Grenu.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
+    }
+
+    private void compare(String filter, int shots) {
+        interact(() -> {
+            bench.rack().filterProperty().set(filter);
+            bench.workspace().set(Workspace.COMPARE);
+            bench.picked().pickOnly(bench.rack().shown());
+            bench.desk().noticeProperty().set(null);
+        });
+        until("they are compared", () -> !bench.compare().busyProperty().get() && bench.compare().answeredProperty().get() != null
+                && bench.compare().answeredProperty().get().comparison().shots().size() + bench.compare().answeredProperty().get().comparison().faulty().size() == shots);
     }
 
     private void openNewest() {

@@ -17,7 +17,6 @@ import org.grenu.core.compare.CurveGroup;
 import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.read.FigureImage;
-import org.grenu.figures.compare.Facet;
 import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.compare.OverlayLayout;
 import org.grenu.figures.compare.OverlayPainter;
@@ -35,7 +34,7 @@ final class OverlayPane extends Region {
     private final FigureImage image = new FigureImage();
     private final Pane above = new Pane();
     private final Label place = new Label();
-    private final Label reading = new Label();
+    private final List<Label> readings = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
     private OverlayLayout layout;
     private double draggedFrom = Double.NaN;
@@ -56,10 +55,7 @@ final class OverlayPane extends Region {
         above.setManaged(false);
         place.getStyleClass().add(Styles.TIME_FLAG);
         place.setManaged(false);
-        reading.setId(id + "-reading");
-        reading.getStyleClass().addAll(Styles.FLAG);
-        reading.setManaged(false);
-        above.getChildren().addAll(place, reading);
+        above.getChildren().add(place);
         getChildren().addAll(image, above);
         model.answeredProperty().addListener((o, was, is) -> repaint());
         model.viewProperty().addListener((o, was, is) -> repaint());
@@ -178,25 +174,45 @@ final class OverlayPane extends Region {
         read(at);
     }
 
+    /** In each field its own groups, beside its own line. */
     private void read(double at) {
         int strip = stripAt(lastY);
-        int facet = 0;
-        StringBuilder words = new StringBuilder();
-        OverlayStrip of = layout.figure().strips().get(strip);
-        for (Facet field : layout.figure().facets()) {
-            for (CurveGroup group : field.groups().getOrDefault(of.channel(), List.of())) {
-                double value = group.mean().map(mean -> mean.at(at)).orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
-                if (Double.isFinite(value)) {
-                    words.append(words.isEmpty() ? "" : "\n").append(layout.figure().facets().size() > 1 ? field.title() + ", " : "")
-                            .append(group.level().isEmpty() ? field.title() : group.level()).append(": ").append(Reported.fixed(value, 2)).append(' ').append(of.channel().unit().symbol());
-                }
+        int facets = layout.figure().facets().size();
+        while (readings.size() < facets) {
+            Label reading = new Label();
+            reading.setId(getId() + "-reading-" + readings.size());
+            reading.getStyleClass().addAll(Styles.FLAG, Styles.OVERLAY_READING);
+            reading.setManaged(false);
+            readings.add(reading);
+            above.getChildren().add(reading);
+        }
+        for (int i = 0; i < readings.size(); i++) {
+            String words = i < facets ? words(i, strip, at) : "";
+            readings.get(i).setVisible(!words.isEmpty());
+            if (!words.isEmpty()) {
+                place(readings.get(i), words, i, strip, at);
             }
         }
-        reading.setVisible(!words.isEmpty());
-        reading.setText(words.toString());
+    }
+
+    private String words(int facet, int strip, double at) {
+        OverlayStrip of = layout.figure().strips().get(strip);
+        StringBuilder words = new StringBuilder();
+        for (CurveGroup group : layout.figure().facets().get(facet).groups().getOrDefault(of.channel(), List.of())) {
+            double value = group.mean().map(mean -> mean.at(at)).orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
+            if (Double.isFinite(value)) {
+                words.append(words.isEmpty() ? "" : "\n").append(group.level().isEmpty() ? "" : group.level() + ": ").append(Reported.fixed(value, 2)).append(' ')
+                        .append(of.channel().unit().symbol());
+            }
+        }
+        return words.toString();
+    }
+
+    private void place(Label reading, String words, int facet, int strip, double at) {
+        reading.setText(words);
         reading.autosize();
         double x = layout.x(facet, at) + 8;
-        double left = x + reading.getWidth() > layout.right(layout.figure().facets().size() - 1) ? x - 16 - reading.getWidth() : x;
+        double left = x + reading.getWidth() > layout.right(facet) + 16 ? x - 16 - reading.getWidth() : x;
         reading.relocate(left, Math.max(layout.plotsTop(), Math.min(layout.plotsBottom() - reading.getHeight(), layout.top(strip) + 4)));
     }
 

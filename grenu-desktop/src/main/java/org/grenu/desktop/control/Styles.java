@@ -64,6 +64,7 @@ public final class Styles {
     public static final String FIRST = "first";
     public static final String OUTCOME = "outcome";
     public static final String STRIPS = "strips";
+    public static final String OVERLAY_READING = "overlay-reading";
     public static final String CELL_RING = "cell-ring";
     public static final String ANSWER = "answer";
     public static final String GUARD = "guard";

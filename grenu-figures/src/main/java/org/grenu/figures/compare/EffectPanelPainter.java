@@ -24,7 +24,7 @@ import org.grenu.figures.theme.Theme;
 /** Paints what each change did: the practical zone grained, the interval, its verdict below. */
 public final class EffectPanelPainter {
 
-    static final double NAMES = 128;
+    static final double NAMES = 118;
     private static final double ZONE = 20;
     private static final double DOT = 3.4;
 
@@ -194,7 +194,7 @@ public final class EffectPanelPainter {
     private void verdict(int c, double baseline, Verdict verdict) {
         String role = verdict instanceof Verdict.Differs ? "ink" : verdict instanceof Verdict.SameInPractice ? "moss" : "amber-text";
         Font font = (verdict instanceof Verdict.Differs ? Face.SEMIBOLD : Face.REGULAR).at(10.5);
-        Words.draw(g, Words.fitted(verdict.words(), font, columnWidth(panel, width) - 2), middle(c), baseline, Align.CENTRE, font, theme.color(role));
+        Words.draw(g, Words.fitted(verdict.words(), font, columnWidth(panel, width) + 3), middle(c), baseline, Align.CENTRE, font, theme.color(role));
     }
 
     /** Two lines at most; what is left over ends in an ellipsis. */

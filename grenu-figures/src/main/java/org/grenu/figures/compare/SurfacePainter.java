@@ -55,7 +55,7 @@ public final class SurfacePainter {
         for (int i = 0; i < painter.fields(); i++) {
             painter.field(i);
         }
-        Words.draw(g, Words.fitted("dots: tried · grain: " + windows(surface) + " · tint: interval wider than what makes a difference · not drawn beyond what was tried",
+        Words.draw(g, Words.fitted("dots: tried · grain: " + windows(surface) + " · tint: less sure than what makes a difference",
                 Face.REGULAR.at(10.5), width - 12), 6, height - 3, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
