@@ -1,6 +1,7 @@
 package org.grenu.core.model;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** A model whose rows were scaled and mixed so that their errors are alike and independent, and its solution. */
@@ -83,22 +84,22 @@ final class Whitened {
         return inverse;
     }
 
-    /** A combination is determined when it is one of the model matrix's rows. */
+    /** A combination is determined when it is one of the model matrix's rows, but for rounding in proportion to the columns. */
     boolean estimable(double[] contrast) {
         double[] a = solution.root(contrast);
-        double size = 1e-300;
-        double off = 0;
+        double length = Math.sqrt(Arrays.stream(a).map(v -> v * v).sum());
         for (int j = 0; j < contrast.length; j++) {
             double made = 0;
-            double parts = Math.abs(contrast[j]);
+            double column = 0;
             for (int i = 0; i < a.length; i++) {
                 made += solution.rows()[i][j] * a[i];
-                parts = Math.max(parts, Math.abs(solution.rows()[i][j] * a[i]));
+                column += solution.rows()[i][j] * solution.rows()[i][j];
             }
-            size = Math.max(size, parts);
-            off = Math.max(off, Math.abs(made - contrast[j]) / Math.max(parts, 1e-300));
+            if (!(Math.abs(made - contrast[j]) <= ROUNDING * (Math.sqrt(column) * length + Math.abs(contrast[j])))) {
+                return false;
+            }
         }
-        return off < ROUNDING;
+        return true;
     }
 
     double[] leverages() {
