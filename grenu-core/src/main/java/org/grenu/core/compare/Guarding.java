@@ -22,6 +22,8 @@ final class Guarding {
     /** Shots that stand out are at most that share of all; else there is no usual to stand out from. */
     private static final double MOST_STANDING_OUT = 0.34;
     private static final double FAR_OUT = 3.5;
+    /** Ranges below that are told to the second decimal. */
+    private static final double FINE = 0.2;
     private static final String EVEN = ", even within ";
 
     private final Question question;
@@ -116,11 +118,10 @@ final class Guarding {
 
     private static String range(Characteristic one, List<ComparedShot> known) {
         double[] sorted = known.stream().mapToDouble(shot -> one.variable().number(shot).orElseThrow()).sorted().toArray();
-        return (text(sorted[0]) + "–" + text(sorted[sorted.length - 1]) + " " + one.variable().unit()).strip();
-    }
-
-    private static String text(double value) {
-        return DecimalText.exact(Math.rint(value * 10) / 10);
+        double low = sorted[0];
+        double high = sorted[sorted.length - 1];
+        double digits = high - low < FINE ? 100 : 10;
+        return (DecimalText.exact(Math.rint(low * digits) / digits) + "–" + DecimalText.exact(Math.rint(high * digits) / digits) + " " + one.variable().unit()).strip();
     }
 
     /** The first variable of the question that cannot be told once this one is in the model too. */

@@ -11,7 +11,7 @@ final class ChiScale {
 
     /** With few degrees of freedom the range is long and the integrand steep at its end. */
     private static final int PANELS_FOR_FEW = 24;
-    private static final int PANELS = 12;
+    private static final int PANELS = 5;
     private static final double FEW = 10;
     /** The density may fall by e to that power before it counts as nought. */
     private static final double DEPTH = 40;

@@ -1,0 +1,156 @@
+package org.grenu.core.compare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.BiFunction;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.junit.jupiter.api.Test;
+
+/** Everything else that differed, each kind by itself. */
+class GuardTest {
+
+    private static final Variable GRIND = Variable.of(SheetFactor.GRIND);
+    private static final List<Response> EY = List.of(StandardResponse.EY_AS_DOSED);
+
+    /** Twelve shots of three grinds in turn, finer extracts more; {@code more} adds to the record of each. */
+    private static List<ComparedShot> shots(BiFunction<Integer, ShotSheet, ShotSheet> more) {
+        Random random = new Random(12);
+        List<ComparedShot> shots = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            ShotSheet sheet = Bench.sheet(18, 40, 9 - 0.3 * (i % 3) + 0.03 * random.nextGaussian()).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0);
+            shots.add(Bench.shot(Integer.toString(i + 1), more.apply(i, sheet)));
+        }
+        return shots;
+    }
+
+    private static Optional<GuardNote> note(Question question, List<ComparedShot> shots, String title) {
+        return Comparison.of(question, shots).guard().stream().filter(note -> note.title().equals(title)).findFirst();
+    }
+
+    private static GuardNote ofGrind(String title, BiFunction<Integer, ShotSheet, ShotSheet> more) {
+        return note(Question.of(List.of(GRIND), EY), shots(more), title).orElseThrow();
+    }
+
+    @Test
+    void aDoseThatMovedWithTheGrindIsSaidByHowMuch() {
+        GuardNote note = ofGrind("Dose", (i, sheet) -> sheet.with(SheetField.DOSE, 18 + 0.5 * (i % 3) + 0.02 * (i % 2)));
+        assertThat(note.kind()).isEqualTo(GuardNote.Kind.CHANGED);
+        assertThat(note.words()).matches("18–19 g, moved with grind: \\+0\\.5\\d* ±0\\.0\\d+ g by 2\\.4, not 2\\.2");
+    }
+
+    @Test
+    void aDoseThatOnlyScatteredIsEvenByEquivalence() {
+        GuardNote note = ofGrind("Dose", (i, sheet) -> sheet.with(SheetField.DOSE, 18 + 0.05 * (i % 2)));
+        assertThat(note.kind()).isEqualTo(GuardNote.Kind.EVEN);
+        assertThat(note.words()).isEqualTo("18–18.05 g, even within ±0.3 g");
+    }
+
+    @Test
+    void aDoseThatScatteredTooMuchIsNotShownToBeEven() {
+        double[] doses = {17, 19.2, 18.1, 18.9, 17.2, 18.6, 18.4, 17.5, 19, 17.8, 18.7, 17.3};
+        GuardNote note = ofGrind("Dose", (i, sheet) -> sheet.with(SheetField.DOSE, doses[i]));
+        assertThat(note.words()).isEqualTo("17–19.2 g, not shown to be even within ±0.3 g");
+        assertThat(note.kind()).isEqualTo(GuardNote.Kind.CHANGED);
+    }
+
+    @Test
+    void whatOnlySomeWroteDownIsUnknownInTheOthers() {
+        assertThat(ofGrind("Basket", (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, "18 g") : sheet).words()).isEqualTo("18 g where written down; unknown in 3 of 12");
+        GuardNote two = ofGrind("Basket", (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, i % 2 == 0 ? "old" : "new") : sheet);
+        assertThat(two.words()).isEqualTo("new (4), old (5); unknown in 3");
+    }
+
+    @Test
+    void aReadingByAnotherMethodStandsOut() {
+        GuardNote note = ofGrind("Sample filtered", (i, sheet) -> sheet.with(SheetField.SAMPLE_FILTERED, i == 6 ? "no" : "yes"));
+        assertThat(note.kind()).isEqualTo(GuardNote.Kind.CHANGED);
+        assertThat(note.words()).isEqualTo("also changed in 1 of 12: shot 7 was at no");
+        assertThat(note.sensitivity().orElseThrow().stands()).isTrue();
+    }
+
+    @Test
+    void anotherInstrumentMakesItsBiasCount() {
+        List<ComparedShot> one = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, "R-2"));
+        List<ComparedShot> two = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, i == 0 ? "R-2" : "R-3"));
+        Question pair = Question.of(List.of(GRIND), EY);
+        double shared = Comparison.of(pair, one.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
+        double apart = Comparison.of(pair, two.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
+        assertThat(apart).as("what one instrument gets wrong cancels, what two do does not").isGreaterThan(1.3 * shared);
+        assertThat(note(pair, two, "Refractometer").orElseThrow().words()).startsWith("also changed in 1 of 12");
+    }
+
+    @Test
+    void firstOfASessionAndAGrindChangedWithoutAPurgeAreFound() {
+        List<ComparedShot> shots = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i / 6) + "T09:" + (10 + i % 6 * 8))
+                .with(SheetField.MACHINE, "Rig 1").with(SheetField.GRINDER, "G-burr A").with(SheetField.PURGE, i == 4 ? 0 : 2));
+        Question question = Question.of(List.of(GRIND), EY);
+        assertThat(note(question, shots, "First of a session").orElseThrow().words()).isEqualTo("shots 1, 7 were the first of their day among these");
+        assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words()).isEqualTo("shot 5 followed a change of the grind without a purge");
+        List<ComparedShot> purged = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
+        assertThat(note(question, purged, "First of a session")).as("one shot a day: every shot is the first").isEmpty();
+    }
+
+    @Test
+    void aShotFarFromTheOthersIsLeftOutOnceToSee() {
+        List<ComparedShot> shots = shots((i, sheet) -> i == 7 ? sheet.with(SheetField.READINGS, "11.2; 11.2; 11.2") : sheet);
+        GuardNote far = note(Question.of(List.of(GRIND), EY), shots, "Far from the others").orElse(null);
+        // One shot of twelve draws the spread to itself: it may reach 3.5 spreads only where its leverage is small.
+        Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
+        RowResidual worst = comparison.answers().get(0).rows().stream().max((a, b) -> Double.compare(Math.abs(a.residual()), Math.abs(b.residual()))).orElseThrow();
+        assertThat(worst.shot().name()).isEqualTo("8");
+        boolean beyond = Math.abs(worst.residual()) > 3.5 * comparison.answers().get(0).deviation() * Math.sqrt(1 - worst.leverage());
+        assertThat(far != null).isEqualTo(beyond);
+    }
+
+    @Test
+    void aCovariateThatMovedAlmostWithAFactorIsWarnedOf() {
+        Question question = Question.of(List.of(GRIND), EY).on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
+        double[] off = {0, 0.05, -0.04, 0.03, -0.05, 0.02, 0.04, -0.02, 0.01, -0.03, 0.05, 0};
+        List<ComparedShot> together = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i % 3 + off[i]));
+        GuardNote note = note(question, together, "Beverage mass").orElseThrow();
+        assertThat(note.words()).isEqualTo("40–42 g, in the model, but it moved almost together with grind: what one did may be put down to the other");
+        List<ComparedShot> apart = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i / 3 * 0.5));
+        assertThat(note(question, apart, "Beverage mass").orElseThrow().kind()).isEqualTo(GuardNote.Kind.IN_THE_MODEL);
+    }
+
+    @Test
+    void twoFactorsThatCanJustBeToldApartAreWarnedOf() {
+        List<ComparedShot> shots = shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, i == 11 ? 92 : 90 + i % 3));
+        Question question = Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY);
+        List<ComparedShot> nearly = new ArrayList<>(shots);
+        nearly.set(0, Bench.shot("1", shots.get(0).sheet().with(SheetField.TEMPERATURE, 91)));
+        assertThat(note(question, nearly, "Grind and temperature").orElseThrow().words()).isEqualTo("moved almost together: their effects are told apart by few shots");
+        assertThat(Comparison.of(question, shots).sentence().headline()).as("wholly together is worse").contains("moved together");
+    }
+
+    @Test
+    void withoutTheShotsThatStandOutTheAnswerMayFall() {
+        // Finest shots extract more, but only the hot ones by much.
+        List<ComparedShot> shots = new ArrayList<>();
+        double[] strengths = {9.30, 9.02, 9.0, 9.28, 9.03, 8.99, 9.31, 9.01, 9.0, 9.04, 9.02, 9.01};
+        for (int i = 0; i < 12; i++) {
+            shots.add(Bench.shot(Integer.toString(i + 1), Bench.sheet(18, 40, strengths[i]).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0)
+                    .with(SheetField.TEMPERATURE, i == 0 || i == 3 || i == 6 ? 96 : 93)));
+        }
+        Question strict = new Question(List.of(GRIND), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(), java.util.Map.of("ey_as_dosed", 0.1), false);
+        Sensitivity sensitivity = note(strict, shots, "Temperature").orElseThrow().sensitivity().orElseThrow();
+        assertThat(sensitivity.before().verdict()).isEqualTo(new Verdict.Differs());
+        assertThat(sensitivity.stands()).isFalse();
+        assertThat(sensitivity.words()).startsWith("Without shots 1, 4, 7: ").contains("the answer becomes “");
+    }
+
+    @Test
+    void notesComeByWeight() {
+        List<GuardNote> guard = Comparison.of(Question.of(List.of(GRIND), EY), shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, 90 + i % 3)
+                .with(SheetField.COFFEE, i < 6 ? "Lot Heron 14" : "Lot Siskin 3").with(SheetField.MACHINE, "Rig 1"))).guard();
+        assertThat(guard).extracting(GuardNote::kind).isSorted();
+        assertThat(guard.get(0).kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
+        assertThat(guard.get(guard.size() - 1).kind()).isEqualTo(GuardNote.Kind.SAME);
+    }
+}
