@@ -12,6 +12,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.Samples;
@@ -207,6 +210,38 @@ class LibraryTest {
                 List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)
                         .withHandle(h -> h.createQuery("SELECT dose_g FROM shot").mapTo(Double.class).list());
                 assertThat(doses).containsExactly(18.5);
+            }
+        }
+
+        /** Entries that the user makes up are stored, undone after a restart, and never lost by another entry's edit. */
+        @Test
+        void entriesThatTheUserMakesUpAreKeptAndUndoneLikeAnyOther() {
+            long id;
+            try (Library library = Library.open(file())) {
+                library.add("a.csv", new byte[] {1}, new Shot(ShotSheet.EMPTY.withExtra("screen", "old").with(SheetField.ARM, "control").with(SheetField.FAULT_ON_PURPOSE, "yes"),
+                        new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 9, 0)))));
+                ShotSummary shot = library.summaries().get(0);
+                id = shot.id();
+                library.apply(id, SheetEdit.ofOwn(shot.sheet(), "beans frozen", "yes"));
+                ShotSheet after = library.summaries().get(0).sheet();
+                library.apply(id, SheetEdit.of(after, SheetField.DOSE, "17.5"));
+                library.apply(id, SheetEdit.ofOwn(library.summaries().get(0).sheet(), "screen", ""));
+            }
+            try (Library library = Library.open(file())) {
+                ShotSheet sheet = library.summaries().get(0).sheet();
+                assertThat(sheet.extras()).containsExactly(Map.entry("beans frozen", "yes"));
+                assertThat(sheet.entry(SheetField.ARM)).contains("control");
+                assertThat(sheet.flag(SheetField.FAULT_ON_PURPOSE)).isTrue();
+                assertThat(library.undo()).map(stored -> stored.edit().title()).contains("screen");
+                assertThat(library.summaries().get(0).sheet().extras()).containsEntry("screen", "old").containsEntry("beans frozen", "yes");
+                library.undo();
+                library.undo();
+                assertThat(library.summaries().get(0).sheet().extras()).containsExactly(Map.entry("screen", "old"));
+                assertThat(library.redo()).map(stored -> stored.shot().sheet().extras().get("beans frozen")).contains("yes");
+                ShotSheet seen = library.summaries().get(0).sheet();
+                library.apply(id, SheetEdit.ofOwn(seen, "screen", "new"));
+                assertThatThrownBy(() -> library.apply(id, SheetEdit.ofOwn(seen, "screen", "newest"))).isInstanceOf(LibraryException.class)
+                        .hasMessageContaining("screen of shot 1 was changed by another window to “new”");
             }
         }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.awt.Color;
+import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
@@ -37,6 +38,8 @@ import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.ColumnPen;
+import org.grenu.figures.paint.Words;
+import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 import org.junit.jupiter.api.Test;
@@ -202,6 +205,40 @@ class CompareFiguresTest {
             assertThat(text).contains("Question", "What each change did", "Method", "What else differed", "Shots", "Limits and versions", "Grenu 9.9.9", "heron-18")
                     .contains("Grind +0.2 lowers EY as dosed");
         }
+    }
+
+    /** Whatever the number of lines: none is lost, none runs over the page, and no heading stands alone at a foot. */
+    @Test
+    void pagesHoldEveryLineOnce() {
+        for (int count : new int[] {1, 60, 61, 62, 63, 64, 65, 66, 67, 68, 69, 70, 71, 72, 73, 74, 500}) {
+            List<ReportLine> lines = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                lines.add(i % 9 == 0 ? new ReportLine.Heading("h" + i) : i % 9 == 5 ? new ReportLine.Gap() : new ReportLine.Prose("line " + i, i % 2 == 0));
+            }
+            List<ReportPage> pages = ReportPage.broken(lines);
+            assertThat(pages.stream().flatMap(page -> page.lines().stream()).toList()).isEqualTo(lines);
+            for (ReportPage page : pages) {
+                assertThat(page.lines().stream().mapToDouble(ReportLine::height).sum()).isLessThanOrEqualTo(page.height() - 106);
+                boolean last = page == pages.get(pages.size() - 1);
+                assertThat(last || !(page.lines().get(page.lines().size() - 1) instanceof ReportLine.Heading)).isTrue();
+            }
+            assertThat(pages).extracting(ReportPage::number).startsWith(2).isSorted();
+        }
+    }
+
+    @Test
+    void wordsAreBrokenAndCutToTheirRoom() {
+        Font font = Face.REGULAR.at(11);
+        String whole = "first drip from pump on and everything that came after it in one long sentence";
+        List<String> lines = Words.wrapped(whole, font, 120);
+        assertThat(String.join(" ", lines)).isEqualTo(whole);
+        assertThat(lines).hasSizeGreaterThan(2).allSatisfy(line -> assertThat(Words.width(line, font)).isLessThanOrEqualTo(120));
+        assertThat(Words.fitted(whole, font, 120)).endsWith("…");
+        assertThat(Words.width(Words.fitted(whole, font, 120), font)).isLessThanOrEqualTo(120);
+        assertThat(Words.fitted("short", font, 120)).isEqualTo("short");
+        assertThat(ResponseTitle.of(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF, "s")).isEqualTo(new ResponseTitle("Time", "first drip to pump off, s"));
+        assertThat(ResponseTitle.of(StandardResponse.EY_DRY, "points")).isEqualTo(new ResponseTitle("EY", "dry, points"));
+        assertThat(ResponseTitle.of(StandardResponse.RATIO, "")).isEqualTo(new ResponseTitle("Brew ratio", "1 to"));
     }
 
     /** Nothing to say is painted too: no shot, and a question that leaves nothing to judge by. */

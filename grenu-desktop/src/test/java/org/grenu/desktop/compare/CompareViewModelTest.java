@@ -1,0 +1,188 @@
+package org.grenu.desktop.compare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.StandardResponse;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.DeskFixture;
+import org.grenu.desktop.desk.PickedShots;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The comparison behind the window: asked anew when what it depends on changes, and only then. */
+class CompareViewModelTest extends DeskFixture {
+
+    private PickedShots picked;
+    private Appearance appearance;
+    private CompareViewModel model;
+
+    @Override
+    protected int shots() {
+        return 8;
+    }
+
+    @BeforeEach
+    void compare() {
+        picked = new PickedShots(desk);
+        appearance = new Appearance(desk.shots());
+        model = new CompareViewModel(desk, picked, appearance, onInterface::add);
+    }
+
+    @AfterEach
+    void close() {
+        model.close();
+    }
+
+    private CompareViewModel.Answered answered() {
+        return model.answeredProperty().get();
+    }
+
+    private void answer() {
+        picked.pickOnly(desk.shots());
+        model.activeProperty().set(true);
+        until(() -> answered() != null && !model.busyProperty().get());
+    }
+
+    @Test
+    void nothingIsComputedWhileNobodyLooks() {
+        picked.pickOnly(desk.shots());
+        model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_TIME));
+        assertThat(model.busyProperty().get()).isFalse();
+        assertThat(answered()).isNull();
+        model.activeProperty().set(true);
+        assertThat(model.busyProperty().get()).isTrue();
+        until(() -> answered() != null);
+        assertThat(answered().comparison().question().basis()).isEqualTo(ComparisonBasis.EQUAL_TIME);
+    }
+
+    @Test
+    void ofManyQuestionsInARowOnlyTheLastIsAnswered() {
+        answer();
+        for (AxisKind axis : AxisKind.values()) {
+            model.choose(now -> now.withAxis(axis));
+        }
+        model.choose(now -> now.withAxis(AxisKind.PRESSURE_ONSET).withHolm(true));
+        CompareViewModel.Answered before = answered();
+        until(() -> answered() != before);
+        assertThat(answered().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PRESSURE_ONSET);
+        assertThat(answered().comparison().question().holm()).isTrue();
+        assertThat(model.busyProperty().get()).isFalse();
+    }
+
+    @Test
+    void anEditIsComparedAsItWasStored() {
+        answer();
+        double before = value(3);
+        desk.select(desk.shots().stream().filter(shot -> shot.number() == 3).findFirst().orElseThrow().id());
+        until(() -> desk.openProperty().get().summary().number() == 3);
+        desk.enter(SheetField.DOSE, "17");
+        until(() -> answered() != null && !model.busyProperty().get() && Math.abs(value(3) - before) > 0.5);
+        assertThat(value(3) / before).as("the same solids from less coffee").isBetween(1.05, 1.07);
+        desk.enter(SheetField.FAULT, "tamped askew");
+        until(() -> answered().comparison().faulty().stream().anyMatch(shot -> shot.name().equals("3")));
+    }
+
+    private double value(int number) {
+        return answered().comparison().answers().get(0).rows().stream().filter(row -> row.shot().name().equals(Integer.toString(number))).findFirst()
+                .map(row -> row.value()).orElse(Double.NaN);
+    }
+
+    @Test
+    void theStudyOfTheOpenShotIsTheBeginningOnlyWhileNothingIsPicked() {
+        picked.toggle(desk.shots().get(0));
+        picked.beginWithTheStudy();
+        assertThat(picked.shots()).extracting(shot -> shot.number()).containsExactly(1);
+        picked.toggle(desk.shots().get(0));
+        picked.beginWithTheStudy();
+        assertThat(picked.ids()).hasSize(8);
+        picked.pickOnly(List.of());
+        assertThat(picked.shots()).isEmpty();
+        assertThat(picked.contains(desk.shots().get(0))).isFalse();
+    }
+
+    @Test
+    void aColourThatTellsNothingGivesWayOnceAndIsTheUsersFromThenOn() {
+        appearance.colourByProperty().set(SheetFactor.COFFEE);
+        answer();
+        assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.GRIND);
+        CompareViewModel.Answered before = answered();
+        appearance.colourByProperty().set(SheetFactor.BASKET);
+        until(() -> answered() != before && !model.busyProperty().get());
+        assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.BASKET);
+        assertThat(answered().comparison().sentence().headline()).startsWith("Basket did not change");
+    }
+
+    @Test
+    void theTimeIsCountedAsTheStudyCountsIt() {
+        answer();
+        assertThat(model.responses()).contains(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF);
+        CompareViewModel.Answered before = answered();
+        desk.choose(desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF));
+        until(() -> answered() != before);
+        assertThat(answered().comparison().question().responses()).contains(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF);
+    }
+
+    @Test
+    void everythingThatChangedCanBeAskedAboutAndNothingElse() {
+        answer();
+        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "beverage", "ratio").doesNotContain("grind", "coffee", "basket");
+        assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE).doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
+        assertThat(model.others()).extracting(Variable::key).containsExactly("temperature", "profile");
+        assertThat(model.possibleResponses()).hasSize(StandardResponse.values().length);
+    }
+
+    @Test
+    void hairlineAndViewStayWithinTheFigure() {
+        answer();
+        var whole = answered().overlay().orElseThrow().whole();
+        assertThat(model.viewProperty().get()).isEqualTo(whole);
+        model.zoom(5, 3);
+        assertThat(model.viewProperty().get().length()).isLessThan(whole.length());
+        model.pan(1000);
+        assertThat(model.viewProperty().get().to()).isEqualTo(whole.to());
+        model.moveCursor(-1e6);
+        assertThat(model.cursorProperty().get()).isEqualTo(model.viewProperty().get().from());
+        model.reset();
+        assertThat(model.viewProperty().get()).isEqualTo(whole);
+    }
+
+    /** A choice changes what it says and nothing else. */
+    @Test
+    void choicesAreCopies() {
+        CompareChoices changed = CompareChoices.USUAL.withBasis(ComparisonBasis.EQUAL_RESISTANCE).withBlock(Optional.of(SheetFactor.OPERATOR)).withByLevel(true)
+                .withChannels(List.of(Channel.PRESSURE)).withInteractions(true).withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
+                .withResponses(List.of(StandardResponse.STRENGTH)).withSideBySide(Optional.empty()).withMargins(Map.of("strength", 0.1)).withHolm(true);
+        var question = changed.question(SheetFactor.GRIND, desk.shots().stream().map(shot -> shot.sheet()).toList(), List.of());
+        assertThat(question.variables()).containsExactly(new Variable.Treatment(SheetFactor.GRIND, true), new Variable.Treatment(SheetFactor.PROFILE, true));
+        assertThat(question.interactions()).hasSize(1);
+        assertThat(question.margin(StandardResponse.STRENGTH)).isEqualTo(0.1);
+        assertThat(question.block()).contains(SheetFactor.OPERATOR);
+        assertThat(question.basis()).isEqualTo(ComparisonBasis.EQUAL_RESISTANCE);
+        assertThat(changed.channels()).containsExactly(Channel.PRESSURE);
+        assertThat(CompareChoices.USUAL.basis()).isEqualTo(ComparisonBasis.EQUAL_SETTING);
+    }
+
+    @Test
+    void anEffectSaysAllItsNumbers() {
+        answer();
+        var effect = answered().comparison().answers().get(0).effects().get(0);
+        assertThat(EffectText.of(effect)).startsWith("Grind +0.2").contains("standard error 0.", "degrees of freedom, p ", ", by ranks ").contains("same in practice within ±0.5");
+        picked.pickOnly(desk.shots().subList(0, 2));
+        until(() -> answered().comparison().shots().size() == 2 && !model.busyProperty().get());
+        assertThat(EffectText.of(answered().comparison().answers().get(0).effects().get(0))).doesNotContain("degrees of freedom").contains("seen once");
+        assertThat(EffectText.p(0.0004)).isEqualTo("below 0.001");
+        assertThat(answered().comparison().shots()).extracting(ComparedShot::name).containsExactly("1", "2");
+    }
+}
