@@ -187,6 +187,89 @@ class CompareTest extends BenchFixture {
         assertThat(out.toString()).startsWith(comparison().sentence().headline());
     }
 
+    /** A search becomes a comparison; where nothing asked about changed, repeats speak, and what did change is offered. */
+    @Test
+    void repeatsSayTheirSpreadAndOfferWhatElseToAsk() {
+        interact(() -> bench.rack().filterProperty().set("siskin"));
+        clickOn("#pick-all");
+        answered(12);
+        assertThat(text("answer")).isEqualTo("Grind did not change among these shots: they count as repeats.");
+        assertThat(lookup("#nothing-changed").query().isVisible()).isTrue();
+        assertThat(lookup("#nothing-changed").lookup((Label label) -> label.getText().startsWith("EY as dosed 21.") && label.getText().contains("two arms of 12 tell differences from"))
+                .tryQuery()).isPresent();
+        CompareViewModel.Answered before = bench.compare().answeredProperty().get();
+        clickOn("#ask-age");
+        until("it is asked", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
+        assertThat(text("answer")).startsWith("Days off roast +7 d ");
+        assertThat(lookup("#nothing-changed").query().isVisible()).isFalse();
+        assertThat(lookup("#guard").lookup((Label label) -> label.getText().startsWith("Day and days off roast moved together")).tryQuery()).isPresent();
+        assertThat(bench.appearance().colourByProperty().get()).isEqualTo(SheetFactor.AGE);
+    }
+
+    /** Two shots: a badge for what changed, measuring alone to judge by, and advice to repeat. */
+    @Test
+    void twoShotsAreABadgeAndNoVerdict() {
+        interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> shot.number() <= 2).toList()));
+        answered(2);
+        assertThat(text("answer")).startsWith("Seen once: Grind +0.2 came with").contains("how a repeat would come out is unknown");
+        assertThat(lookup("#compare-title").queryAs(Label.class).getText()).isEqualTo("2 shots, 2 levels of grind");
+        assertThat(lookup("#answer-ledger").lookup((Label label) -> label.getText().startsWith("2 things changed: grind 2.4 → 2.2")).tryQuery()).isPresent();
+        assertThat(lookup("#next-shots").lookup((Label label) -> label.getText().startsWith("Repeat both shots, in turn, at least three times")).tryQuery()).isPresent();
+        assertThat(text("differing")).isEqualTo("A difference of curves needs two levels of Grind with two shots each.");
+        assertThat(lookup("#spread").query().isVisible()).as("no spread to speak of").isFalse();
+    }
+
+    /** Few shots leave things open: the ledger says what to pull again. */
+    @Test
+    void whatIsOpenSaysWhatToPullNext() {
+        interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> List.of(1, 4, 5, 11, 12, 15).contains(shot.number())).toList()));
+        answered(6);
+        Optional<Verdict.CannotSay> open = comparison().answers().get(0).effects().stream().map(effect -> effect.verdict()).filter(Verdict.CannotSay.class::isInstance)
+                .map(Verdict.CannotSay.class::cast).filter(cannot -> cannot.more() > 0).findFirst();
+        String next = lookup("#next-shots").lookup((Label label) -> label.getText().length() > 10).queryAs(Label.class).getText();
+        if (open.isPresent()) {
+            assertThat(next).contains(Integer.toString(open.get().more())).contains("if its effect is as large as it seems");
+            assertThat(open.get().repeat()).allMatch(name -> comparison().shots().stream().anyMatch(shot -> shot.name().equals(name)));
+        } else {
+            assertThat(next).startsWith("Nothing is open on the first response.");
+        }
+        assertThat(lookup("#model").lookup((Label label) -> label.getText().contains("degrees of freedom left") || label.getText().contains("degree of freedom left")).tryQuery()).isPresent();
+    }
+
+    /** The rack keeps working as it does for reading: slips open, the filter filters, and picks outlast the filter. */
+    @Test
+    void theRackStaysTheRack() {
+        interact(() -> bench.rack().filterProperty().set("siskin"));
+        assertThat(bench.rack().shown()).hasSize(12);
+        assertThat(bench.picked().ids()).as("what is picked stays picked").hasSize(18);
+        interact(() -> bench.rack().filterProperty().set(""));
+        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        until("the picks step back", () -> !lookup("#picked").query().getParent().isVisible());
+        openShot(7);
+        assertThat(text("shot-title")).isEqualTo("Shot 7");
+        clickOn("#workspace-compare");
+        until("and come back", () -> lookup("#picked").query().getParent().isVisible());
+        assertThat(bench.picked().ids()).hasSize(18);
+        assertThat(lookup("#pick-7").queryAs(CheckBox.class).isSelected()).isTrue();
+    }
+
+    /** Strips, zero and what stands side by side are chosen below the curves. */
+    @Test
+    void theCurvesAreArrangedFromTheBarBelowThem() {
+        CompareViewModel.Answered first = bench.compare().answeredProperty().get();
+        clickOn("#compare-axis-pump_on");
+        until("they begin at pump on", () -> bench.compare().answeredProperty().get() != first && !bench.compare().busyProperty().get());
+        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PUMP_ON);
+        reanswered(() -> choice("side-by-side").setValue(Optional.empty()));
+        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets()).hasSize(1);
+        reanswered(() -> choice("side-by-side").setValue(Optional.of(SheetFactor.TEMPERATURE)));
+        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets()).extracting(facet -> facet.title()).containsExactly("90", "93");
+        clickOn("#compare-strips");
+        reanswered(() -> lookup("#compare-strip-temperature").queryAs(CheckBox.class).fire());
+        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().strips()).hasSize(4);
+        push(KeyCode.ESCAPE);
+    }
+
     @Test
     void anEntryOfOnesOwnBecomesAFactor() {
         push(KeyCode.CONTROL, KeyCode.DIGIT1);

@@ -1,0 +1,216 @@
+package org.grenu.core.compare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.IntFunction;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.OwnFactor;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The answer in words, for every verdict; responses and steps; and the demo study against its own truth. */
+class SentenceTest {
+
+    private static final Variable ARM = Variable.of(SheetFactor.ARM);
+
+    private static List<ComparedShot> arms(int each, double points, double spread) {
+        Random random = new Random(8);
+        List<ComparedShot> shots = new ArrayList<>();
+        for (int i = 0; i < 2 * each; i++) {
+            double yield = 20 + (i % 2 == 0 ? points : 0) + spread * random.nextGaussian();
+            shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, yield * 18 / 40).with(SheetField.ARM, i % 2 == 0 ? "chilled" : "usual")));
+        }
+        return shots;
+    }
+
+    private static AnswerSentence sentence(double margin, List<ComparedShot> shots) {
+        return Comparison.of(new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                Map.of("ey_as_dosed", margin), false), shots).sentence();
+    }
+
+    @Nested
+    class EveryVerdict {
+
+        @Test
+        void differs() {
+            assertThat(sentence(0.5, arms(6, 1.5, 0.2)).headline()).matches("chilled, not usual raises EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
+            assertThat(sentence(0.5, arms(6, -1.5, 0.2)).headline()).matches("chilled, not usual lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
+        }
+
+        @Test
+        void sameWithAndWithoutADifferenceThatCanBeSeen() {
+            assertThat(sentence(1, arms(10, 0.1, 0.2)).headline()).matches("chilled, not usual makes no difference to EY as dosed that matters: .?0\\.\\d+ ±0\\.\\d+ points at equal setting, within ±1\\.");
+            assertThat(sentence(1, arms(10, 0.5, 0.2)).headline()).matches("chilled, not usual changes EY as dosed, but too little to matter: \\+0\\.\\d+ ±0\\.\\d+ points at equal setting, within ±1\\.");
+        }
+
+        @Test
+        void cannotSayWithAndWithoutHope() {
+            assertThat(sentence(0.2, arms(3, 0.5, 0.6)).headline()).startsWith("Cannot say yet whether arm changes EY as dosed: chilled, not usual gives ")
+                    .containsPattern("(About \\d+ more shots? (is|are) likely to settle it|Even 20 more shots are not likely to settle it)\\.$");
+            assertThat(sentence(0.01, arms(3, 0.02, 1)).headline()).endsWith("Even 20 more shots are not likely to settle it.");
+        }
+
+        @Test
+        void seenOnceBeyondMeasuringAndWithin() {
+            assertThat(sentence(0.5, arms(1, 3, 0)).headline()).startsWith("Seen once: chilled, not usual came with +3").endsWith("more than measuring explains; how a repeat would come out is unknown.");
+            assertThat(sentence(0.5, arms(1, 0.02, 0)).headline()).endsWith("which measuring alone explains: not distinguishable.");
+        }
+
+        @Test
+        void copiedItNamesItsIntervals() {
+            assertThat(sentence(0.5, arms(6, 1.5, 0.2)).text()).startsWith("chilled, not usual raises EY as dosed").endsWith("(± is the 95 % interval.)");
+        }
+    }
+
+    @Nested
+    class Repeats {
+
+        /** Spread 0.3 by construction; χ² and t from published tables: t(0.975, 9) = 2.262, χ²(9) from 2.700 to 19.023. */
+        @Test
+        void sayTheirSpreadAndWhatItCanTell() {
+            double[] off = {0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3};
+            List<ComparedShot> shots = new ArrayList<>();
+            for (int i = 0; i < off.length; i++) {
+                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, (20 + off[i]) * 18 / 40)));
+            }
+            Comparison comparison = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.BEVERAGE, StandardResponse.EY_AS_DOSED)), shots);
+            assertThat(Repeatability.of(comparison.answers().get(0))).as("the arm is unknown in all").isEmpty();
+            List<ComparedShot> named = shots.stream().map(shot -> Bench.shot(shot.name(), shot.sheet().with(SheetField.ARM, "one"))).toList();
+            Repeatability repeats = Repeatability.of(Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED)), named).answers().get(0)).orElseThrow();
+            double spread = 0.3 * Math.sqrt(10.0 / 9);
+            assertThat(repeats.mean()).isCloseTo(20, within(0.01));
+            assertThat(repeats.spread()).isCloseTo(spread, within(0.01));
+            assertThat(repeats.half()).isCloseTo(2.262 * spread / Math.sqrt(10), within(0.01));
+            assertThat(repeats.spreadLow()).isCloseTo(spread * Math.sqrt(9 / 19.023), within(0.01));
+            assertThat(repeats.spreadHigh()).isCloseTo(spread * Math.sqrt(9 / 2.700), within(0.02));
+            // The handbook's 0.8690 at δ = σ and n = 20 makes 0.8 need a little less; here δ for n = 10 is about 1.32 σ (Cohen's tables, from memory).
+            assertThat(repeats.detectable() / repeats.spread()).isCloseTo(1.32, within(0.02));
+            assertThat(repeats.words()).startsWith("EY as dosed 20.").contains("two arms of 10 tell differences from 0.4");
+        }
+
+        @Test
+        void oneShotHasNoSpread() {
+            Comparison one = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)), List.of(Bench.shot("s", Bench.sheet(18, 40, 9).with(SheetField.ARM, "a"))));
+            assertThat(Repeatability.of(one.answers().get(0))).isEmpty();
+            assertThat(one.sentence().headline()).isEqualTo("Arm did not change among these shots.");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2.2;2.4;2.6, 0.2", "90;93, 3", "6;13;20;34, 7", "1;1.1;1.2;1.3;1.4;1.5;1.6;1.7;1.8;1.9;2, 0.2", "0;10;20;30;40;50;60;70;81, 20"})
+    void stepsAreThoseThatWereTriedOrRound(String values, double step) {
+        List<ComparedShot> shots = new ArrayList<>();
+        for (String value : values.split(";")) {
+            shots.add(Bench.shot(value, Bench.sheet(18, 40, 9).with(SheetField.GRIND, value)));
+        }
+        assertThat(Steps.of(Variable.of(SheetFactor.GRIND), shots)).isEqualTo(step);
+        assertThat(Steps.of(Variable.of(StandardResponse.BEVERAGE), shots)).as("a gram of something weighed").isEqualTo(1);
+    }
+
+    @Test
+    void blocksAreThemselvesWhenFewAndASampleWhenSeveral() {
+        IntFunction<String> model = days -> {
+            List<ComparedShot> shots = new ArrayList<>();
+            for (ComparedShot shot : arms(10, 1, 0.2)) {
+                shots.add(Bench.shot(shot.name(), shot.sheet().with(SheetField.BLOCK, "day " + shots.size() / 2 % days)));
+            }
+            return Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(SheetFactor.BLOCK)), shots).answers().get(0).model();
+        };
+        assertThat(model.apply(2)).contains("2 blocks (block) as themselves");
+        assertThat(model.apply(5)).contains("5 blocks (block) as a sample of all (restricted likelihood, Satterthwaite)");
+    }
+
+    @Test
+    void aTreatmentThatStayedTheSameAllDayCannotBeToldFromTheDay() {
+        List<ComparedShot> shots = new ArrayList<>();
+        for (ComparedShot shot : arms(4, 1, 0.2)) {
+            shots.add(Bench.shot(shot.name(), shot.sheet().with(SheetField.BLOCK, shot.sheet().text(SheetField.ARM).orElseThrow())));
+        }
+        Comparison comparison = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(SheetFactor.BLOCK)), shots);
+        assertThat(comparison.sentence().headline()).isEqualTo("Arm and block moved together: these shots cannot tell which of them changed strength.");
+    }
+
+    @Test
+    void holmLeavesOpenWhatOnlyOneQuestionWouldHaveFound() {
+        Random random = new Random(3);
+        List<ComparedShot> shots = new ArrayList<>();
+        for (int i = 0; i < 16; i++) {
+            shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.09 * (i % 2) + 0.07 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 2)
+                    .with(SheetField.OPERATOR, "Operator " + i / 2 % 2).with(SheetField.BASKET, "basket " + i / 4 % 2).with(SheetField.WATER, "water " + i / 8)));
+        }
+        List<Variable> four = List.of(ARM, Variable.of(SheetFactor.OPERATOR), Variable.of(SheetFactor.BASKET), Variable.of(SheetFactor.WATER));
+        Question plain = new Question(four, List.of(), List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("strength", 0.0), false);
+        Question corrected = new Question(four, List.of(), List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("strength", 0.0), true);
+        List<Effect> one = Comparison.of(plain, shots).answers().get(0).effects();
+        List<Effect> all = Comparison.of(corrected, shots).answers().get(0).effects();
+        for (int i = 0; i < 4; i++) {
+            assertThat(all.get(i).p()).isBetween(one.get(i).p(), Math.min(1, 4 * one.get(i).p() + 1e-12));
+            assertThat(all.get(i).halfWidth()).as("the interval stays that of one question").isEqualTo(one.get(i).halfWidth());
+            assertThat(all.get(i).verdict() instanceof Verdict.Differs).isEqualTo(all.get(i).p() <= 0.05);
+        }
+    }
+
+    @Test
+    void anInteractionNeedsTwoOfTheVariables() {
+        assertThatThrownBy(() -> new Question(List.of(ARM), List.of(new Question.Pair(ARM, ARM)), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new OwnResponse(new OwnFactor("screen", false, ""), 0)).hasMessageContaining("screen is not a number");
+    }
+
+    /** Every standard response reads what the shot's own measures say, and its key finds it. */
+    @ParameterizedTest
+    @EnumSource(StandardResponse.class)
+    void responsesAreFoundByTheirKeysAndReadOffTheShot(StandardResponse response) {
+        assertThat(StandardResponse.find(response.key())).contains(response);
+        DemoShot demo = DemoStudy.shots().get(1);
+        ComparedShot shot = new ComparedShot("x", demo.shot().sheet(), ShotMeasures.of(demo.shot()));
+        Optional<Measured> value = response.of(shot);
+        assertThat(value).isPresent();
+        assertThat(response.usualMargin()).isPositive();
+        assertThat(response.differenceUnit()).isEqualTo(response.unit().equals("%") ? "points" : response.unit());
+        response.convention().ifPresent(convention -> assertThat(value.orElseThrow().value()).isEqualTo(convention.of(shot.measures().curve().times()).orElseThrow()));
+        assertThat(response.of(Bench.shot("bare", ShotSheet.EMPTY)).isPresent()).as("what was not measured is unknown").isEqualTo(
+                response == StandardResponse.PEAK_PRESSURE);
+    }
+
+    @ParameterizedTest
+    @EnumSource(SheetFactor.class)
+    void factorsAreFoundByTheirKeys(SheetFactor factor) {
+        assertThat(SheetFactor.find(factor.key())).contains(factor);
+        assertThat(factor.level(ShotSheet.EMPTY)).isEmpty();
+        assertThat(factor.number(ShotSheet.EMPTY)).isEmpty();
+        assertThat(Variable.of(factor).numeric()).isEqualTo(factor.numeric());
+    }
+
+    /** The simulator knows the yields; the comparison, which sees readings and weights, comes out where they do. */
+    @Test
+    void theDemoStudysOwnTruthLiesWithinTheIntervals() {
+        List<DemoShot> demo = DemoStudy.shots().subList(0, 18).stream().filter(shot -> !shot.shot().sheet().has(SheetField.FAULT)).toList();
+        List<Variable> asked = List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE));
+        List<ComparedShot> seen = demo.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
+        List<Effect> found = Comparison.of(Question.of(asked, List.of(StandardResponse.EY_AS_DOSED)), seen).answers().get(0).effects();
+        List<ComparedShot> known = demo.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet().withExtra("truth", Double.toString(
+                shot.truth().yieldPercent(shot.shot().sheet().number(SheetField.DOSE).orElseThrow()))), ShotMeasures.of(shot.shot()))).toList();
+        Response truth = new OwnResponse(OwnFactor.of("truth", known.stream().map(ComparedShot::sheet).toList()).orElseThrow(), 0.5);
+        List<Effect> real = Comparison.of(Question.of(asked, List.of(truth)), known).answers().get(0).effects();
+        for (int i = 0; i < found.size(); i++) {
+            assertThat(found.get(i).estimate().orElseThrow().value()).as(found.get(i).change()).isCloseTo(real.get(i).estimate().orElseThrow().value(), within(found.get(i).halfWidth()));
+        }
+    }
+}
