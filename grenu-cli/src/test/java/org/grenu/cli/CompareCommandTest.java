@@ -28,6 +28,7 @@ import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.formats.ComparisonPackage;
+import org.grenu.formats.ShotCsvWriter;
 import org.grenu.library.Library;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -154,6 +155,37 @@ class CompareCommandTest {
         assertThat(compare(folder, temp.resolve("nowhere"), "--factor", "grind")).isEqualTo(2);
         assertThat(err.toString()).contains("broken.csv").contains("nowhere: There is no such file");
         assertThat(out.toString()).as("the others are compared all the same").contains("16 shots");
+    }
+
+    /** Entries that the user made up are factors and responses by their names. */
+    @Test
+    void ownEntriesAreFactorsAndResponses() throws IOException {
+        Path own = Files.createDirectory(temp.resolve("own"));
+        for (int i = 0; i < 8; i++) {
+            DemoShot shot = SHOTS.get(i == 5 ? 9 : i);
+            Shot noted = shot.shot().with(shot.shot().sheet().withExtra("beans frozen", i % 2 == 0 ? "yes" : "no").withExtra("crema", 10 + i % 2 + 0.01 * i + " mm"));
+            Files.writeString(own.resolve("s" + i + ".csv"), ShotCsvWriter.write(noted));
+        }
+        JsonNode root = json(own, "--factor", "beans frozen", "--response", "crema", "--margin", "crema=0.2");
+        assertThat(root.at("/responses/0/unit").asText()).isEqualTo("mm");
+        assertThat(root.at("/responses/0/margin").asDouble()).isEqualTo(0.2);
+        assertThat(root.at("/responses/0/effects/0/change").asText()).isEqualTo("no, not yes");
+        assertThat(root.at("/responses/0/effects/0/estimate").asDouble()).isCloseTo(1.01, within(1e-6));
+        assertThat(root.at("/responses/0/effects/0/verdict").asText()).isEqualTo("differs");
+        JsonNode number = json(own, "--factor", "crema:levels", "--response", "strength");
+        assertThat(number.at("/factors/0").asText()).isEqualTo("crema");
+    }
+
+    /** A file that only looks like a library, and a zip that holds no shots, are said; nothing is written beside them. */
+    @Test
+    void damagedSourcesAreSaid() throws IOException {
+        Path damaged = Files.writeString(temp.resolve("library.sqlite"), "SQLite format 3\0 and then nothing of it");
+        assertThat(compare(damaged, "--factor", "grind")).isEqualTo(2);
+        assertThat(err.toString()).contains("library.sqlite").contains("no shot is left to compare. Check the paths.");
+        err.getBuffer().setLength(0);
+        Path cut = Files.write(temp.resolve("cut.zip"), new byte[] {'P', 'K', 3, 4, 0, 0});
+        assertThat(compare(cut, "--factor", "grind")).isEqualTo(2);
+        assertThat(err.toString()).contains("cut.zip: The file cannot be read");
     }
 
     /** Few studies from small pools, to see the command at work; docs/validation.md has the numbers. */
