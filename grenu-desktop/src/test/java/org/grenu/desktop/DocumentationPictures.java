@@ -129,7 +129,7 @@ class DocumentationPictures extends BenchFixture {
         until("it is answered", () -> !bench.compare().busyProperty().get()
                 && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("grind"));
         CompareViewModel.Answered answered = bench.compare().answeredProperty().get();
-        CompareSheet sheet = new CompareSheet(answered.comparison(), answered.sideBySide(), answered.overlay(), bench.appearance().scale().get());
+        CompareSheet sheet = answered.sheet(bench.appearance().scale().get());
         Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Grenu.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
     }
 

@@ -102,6 +102,30 @@ class CurvesTest {
                 .as("six bar is not nine").isNotEmpty();
     }
 
+    /** Its own curves lie at no distance; an even shift is the distance; the order is by the first strip. */
+    @Test
+    void theDistanceToAReferenceIsTheRootMeanSquare() {
+        List<ComparedShot> shots = SimulatedStudy.grinds(2, 31, 2.2, 2.4, 2.8);
+        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, List.of(Channel.CUP_FLOW, Channel.CUP_MASS));
+        ReferenceDistance distance = ReferenceDistance.of(overlay, shots.get(0)).orElseThrow();
+        assertThat(distance.shots()).hasSize(5).noneMatch(one -> one.shot() == shots.get(0));
+        assertThat(distance.shots().stream().map(one -> one.distances().get(Channel.CUP_FLOW)).toList()).isSorted();
+        assertThat(distance.shots().get(0).shot().sheet().number(SheetField.GRIND)).as("its own repeat is nearest").hasValue(2.2);
+        assertThat(distance.shots().get(4).shot().sheet().number(SheetField.GRIND)).hasValue(2.8);
+        UniformCurve own = overlay.groups().get(Channel.CUP_MASS).get(0).members().get(0).curve();
+        UniformCurve other = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).curve();
+        ComparedShot coarse = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).shot();
+        double squares = 0;
+        int count = 0;
+        for (double at = Math.max(own.start(), other.start()); at <= Math.min(own.end(), other.end()) + 1e-9; at += 0.1) {
+            squares += Math.pow(own.at(at) - other.at(at), 2);
+            count++;
+        }
+        double found = distance.shots().stream().filter(one -> one.shot() == coarse).findFirst().orElseThrow().distances().get(Channel.CUP_MASS);
+        assertThat(found).isCloseTo(Math.sqrt(squares / count), within(0.02));
+        assertThat(ReferenceDistance.of(overlay, Bench.shot("elsewhere", Bench.sheet(18, 40, 9)))).isEmpty();
+    }
+
     @Test
     void tooFewShotsSaySo() {
         CurveOverlay three = CurveOverlay.of(SimulatedStudy.grinds(3, 2, 2.0, 2.8), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);

@@ -1,15 +1,19 @@
 package org.grenu.desktop.compare;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 
@@ -33,6 +37,30 @@ record CompareChoices(Optional<List<Variable>> others, boolean interactions, Lis
 
     static final CompareChoices USUAL = new CompareChoices(Optional.empty(), false, List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false,
             false, Optional.empty(), AxisKind.FIRST_DRIP, List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
+
+    /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
+    String kept() {
+        return "basis=" + basis.key() + "\naxis=" + axis.key() + "\nstrips=" + channels.stream().map(Channel::key).collect(Collectors.joining(" "))
+                + "\nresponses=" + responses.stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm=" + holm + "\nby_level=" + byLevel + "\nmargins="
+                + margins.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + DecimalText.exact(one.getValue())).collect(Collectors.joining(";"));
+    }
+
+    /** {@return the choices kept so; what is not understood, as from a newer version, is passed over} */
+    static CompareChoices kept(String text, List<Response> known) {
+        Map<String, String> lines = new HashMap<>();
+        text.lines().filter(line -> line.indexOf('=') > 0).forEach(line -> lines.put(line.substring(0, line.indexOf('=')), line.substring(line.indexOf('=') + 1)));
+        List<Channel> channels = Arrays.stream(Channel.values()).filter(channel -> List.of(lines.getOrDefault("strips", "").split(" ")).contains(channel.key())).toList();
+        List<String> asked = List.of(lines.getOrDefault("responses", "").split(";"));
+        Map<String, Double> margins = new HashMap<>();
+        for (String margin : lines.getOrDefault("margins", "").split(";")) {
+            int colon = margin.lastIndexOf(':');
+            DecimalText.parse(colon < 1 ? "" : margin.substring(colon + 1)).ifPresent(number -> margins.put(margin.substring(0, colon), number));
+        }
+        return new CompareChoices(Optional.empty(), false, known.stream().filter(response -> asked.contains(response.key())).toList(),
+                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(), Map.copyOf(margins), Boolean.parseBoolean(lines.get("by_level")),
+                Boolean.parseBoolean(lines.get("holm")), Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
+                channels.isEmpty() ? USUAL.channels : channels);
+    }
 
     CompareChoices withOthers(List<Variable> chosen) {
         return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);

@@ -27,10 +27,12 @@ import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.OwnResponse;
 import org.grenu.core.compare.Question;
+import org.grenu.core.compare.ReferenceDistance;
 import org.grenu.core.compare.Response;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
+import org.grenu.core.curve.AxisKind;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetField;
@@ -41,8 +43,10 @@ import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.read.AxisRange;
+import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.ShotSummary;
 
 /** The comparison of the picked shots: asked anew, in the background, whenever something that it depends on changes. */
@@ -74,9 +78,16 @@ public final class CompareViewModel implements AutoCloseable {
      * @param overlay    the curves; empty when no picked shot has any along the axis
      * @param difference of the two outer levels of the first factor; empty when they are too few
      * @param surface    over the first two numbers that changed; empty with fewer
+     * @param distance   of the curves from those of the shot being read; empty when it is not among them
      */
     public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
-                           Optional<ResponseSurface> surface) {
+                           Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance) {
+
+        /** {@return all figures on one sheet, in those colours} */
+        public CompareSheet sheet(TreatmentScale scale) {
+            return new CompareSheet(comparison, sideBySide, overlay, difference.flatMap(found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
+                    surface, scale);
+        }
     }
 
     /** Compares what is picked, in the colours of the appearance. */
@@ -85,14 +96,18 @@ public final class CompareViewModel implements AutoCloseable {
         this.picked = picked;
         this.appearance = appearance;
         this.background = new Background("grenu-compare", interfaceThread);
+        choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
         InvalidationListener ask = observable -> ask();
         picked.ids().addListener(ask);
         appearance.colourByProperty().addListener(ask);
         choices.addListener(ask);
         active.addListener(ask);
         desk.shots().addListener(ask);
+        desk.openProperty().addListener(ask);
         desk.settingsProperty().addListener((o, was, is) -> {
-            if (was.convention() != is.convention()) {
+            if (!was.compare().equals(is.compare()) && !is.compare().equals(choices.get().kept())) {
+                choices.set(CompareChoices.kept(is.compare(), possibleResponses()));
+            } else if (was.convention() != is.convention()) {
                 ask();
             }
         });
@@ -189,6 +204,7 @@ public final class CompareViewModel implements AutoCloseable {
     /** Asks or shows something else. */
     void choose(UnaryOperator<CompareChoices> change) {
         choices.set(change.apply(choices.get()));
+        desk.choose(desk.settingsProperty().get().withCompare(choices.get().kept()));
     }
 
     /** Shows more or less about a place; positive steps show less. */
@@ -239,8 +255,9 @@ public final class CompareViewModel implements AutoCloseable {
         CompareChoices chosen = choices.get();
         Factor first = appearance.colourByProperty().get();
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
+        String reference = desk.openProperty().get() == null ? "" : Integer.toString(desk.openProperty().get().summary().number());
         busy.set(true);
-        background.run(() -> wish == own ? answer(shots, chosen, first, usual) : null, found -> {
+        background.run(() -> wish == own ? answer(shots, chosen, first, usual, reference) : null, found -> {
             if (wish == own) {
                 busy.set(false);
                 show(found);
@@ -251,7 +268,7 @@ public final class CompareViewModel implements AutoCloseable {
         });
     }
 
-    private Answered answer(List<ShotSummary> shots, CompareChoices chosen, Factor first, List<Response> usual) {
+    private Answered answer(List<ShotSummary> shots, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
         List<ComparedShot> compared = shots.stream().map(this::measured).toList();
         List<ComparedShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
         List<ShotSheet> sheets = sound.stream().map(ComparedShot::sheet).toList();
@@ -259,7 +276,12 @@ public final class CompareViewModel implements AutoCloseable {
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
         return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS));
+                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS), distance(sound, chosen, first, reference));
+    }
+
+    private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {
+        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
+        return shots.stream().filter(shot -> shot.name().equals(reference)).findFirst().flatMap(shot -> ReferenceDistance.of(overlay, shot));
     }
 
     /** Of the outer levels, as they differ most. */

@@ -38,17 +38,17 @@ final class NothingChanged extends VBox {
         if (!nothing) {
             return;
         }
-        List<Repeatability> repeats = comparison.answers().stream().flatMap(answer -> Repeatability.of(answer).stream()).toList();
-        if (!repeats.isEmpty()) {
-            getChildren().add(words("As repeats of one recipe", Styles.HEADING));
-            repeats.forEach(one -> getChildren().add(words(one.words() + ".")));
-        }
         List<Factor> changed = model.dividingFactors();
         if (!changed.isEmpty()) {
             getChildren().add(words("These changed. Ask what one of them did:", Styles.MUTED));
             FlowPane choices = new FlowPane(6, 6);
             changed.forEach(factor -> choices.getChildren().add(ask(factor)));
             getChildren().add(choices);
+        }
+        List<Repeatability> repeats = comparison.answers().stream().flatMap(answer -> Repeatability.of(answer).stream()).toList();
+        if (!repeats.isEmpty()) {
+            getChildren().add(words("As repeats of one recipe", Styles.HEADING));
+            repeats.forEach(one -> getChildren().add(words(one.words() + ".")));
         }
     }
 

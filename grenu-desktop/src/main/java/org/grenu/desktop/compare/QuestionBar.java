@@ -36,6 +36,7 @@ final class QuestionBar extends HBox {
     private final MenuButton changed = menu("changed", "What changed: which factors the answer keeps apart");
     private final MenuButton asked = menu("asked", "What is asked about, and how large a difference must be to matter");
     private final HBox blocks = new HBox();
+    private final ComboBox<ComparisonBasis> basis;
 
     QuestionBar(CompareViewModel model, Appearance appearance) {
         super(8);
@@ -45,7 +46,7 @@ final class QuestionBar extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         changed.setOnShowing(event -> fillChanged());
         asked.setOnShowing(event -> fillAsked());
-        ComboBox<ComparisonBasis> basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
+        basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
                 ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
         basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
         blocks.setAlignment(Pos.CENTER_LEFT);
@@ -74,6 +75,7 @@ final class QuestionBar extends HBox {
 
     private void describe() {
         int beside = model.others().size();
+        basis.setValue(model.choicesProperty().get().basis());
         changed.setText(appearance.colourByProperty().get().title() + (beside == 0 ? "" : " + " + beside));
         asked.setText(model.responses().size() == 1 ? "1 response" : model.responses().size() + " responses");
         List<Optional<Factor>> possible = Stream.concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of)).toList();

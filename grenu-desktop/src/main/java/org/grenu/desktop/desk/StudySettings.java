@@ -23,13 +23,16 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param options     what the strips show
  * @param chosenPacks the schools that speak, by id
  * @param editedPacks texts of packs that were edited, by id
+ * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
  */
-public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks, Map<String, String> editedPacks) {
+public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks, Map<String, String> editedPacks,
+                            String compare) {
 
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of());
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), "");
 
+    private static final String COMPARE = "compare";
     private static final String CONVENTION = "time_convention";
     private static final String AXIS = "read_axis";
     private static final String STRIPS = "read_strips";
@@ -54,7 +57,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         });
         return new StudySettings(TimeConvention.find(kept.getOrDefault(CONVENTION, "")).orElse(USUAL.convention),
                 new ReadOptions(axis, channels.isEmpty() ? USUAL.options.channels() : channels),
-                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited);
+                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited, kept.getOrDefault(COMPARE, ""));
     }
 
     private static Optional<Channel> channel(String key) {
@@ -67,6 +70,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         kept.put(CONVENTION, convention.key());
         kept.put(AXIS, options.axis().key());
         kept.put(STRIPS, options.channels().stream().map(Channel::key).collect(Collectors.joining(" ")));
+        kept.put(COMPARE, compare);
         kept.put(PACKS, String.join(" ", chosenPacks));
         ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
         return kept;
@@ -91,12 +95,17 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks);
+        return new StudySettings(other, options, chosenPacks, editedPacks, compare);
+    }
+
+    /** {@return these settings with other choices for comparing} */
+    public StudySettings withCompare(String other) {
+        return new StudySettings(convention, options, chosenPacks, editedPacks, other);
     }
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks);
+        return new StudySettings(convention, other, chosenPacks, editedPacks, compare);
     }
 
     /** {@return these settings with a school that speaks or is silent} */
@@ -106,7 +115,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (speaks) {
             chosen.add(pack.id());
         }
-        return new StudySettings(convention, options, chosen, editedPacks);
+        return new StudySettings(convention, options, chosen, editedPacks, compare);
     }
 
     /**
@@ -121,6 +130,6 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             RulePack.parse(text);
             edited.put(pack.id(), text);
         }
-        return new StudySettings(convention, options, chosenPacks, edited);
+        return new StudySettings(convention, options, chosenPacks, edited, compare);
     }
 }

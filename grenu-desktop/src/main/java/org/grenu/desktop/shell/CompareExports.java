@@ -80,7 +80,7 @@ public final class CompareExports implements AutoCloseable {
     }
 
     private byte[] content(Kind kind, CompareViewModel.Answered answered, TreatmentScale scale) throws IOException {
-        CompareSheet sheet = new CompareSheet(answered.comparison(), answered.sideBySide(), answered.overlay(), scale);
+        CompareSheet sheet = answered.sheet(scale);
         return switch (kind) {
             case FIGURE_PNG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PNG);
             case FIGURE_SVG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.SVG);

@@ -174,6 +174,36 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(CompareChoices.USUAL.basis()).isEqualTo(ComparisonBasis.EQUAL_SETTING);
     }
 
+    /** What is asked in general outlasts the window; what belonged to those shots does not. */
+    @Test
+    void choicesAreKeptForTheNextTime() {
+        answer();
+        model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS).withAxis(AxisKind.CUP_MASS).withHolm(true).withByLevel(true)
+                .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4)).withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
+                .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE)).withBlock(Optional.of(SheetFactor.OPERATOR)));
+        CompareChoices chosen = model.choicesProperty().get();
+        model.close();
+        restart();
+        until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
+        compare();
+        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), false, List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
+                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), true, true, Optional.empty(), AxisKind.CUP_MASS,
+                List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
+        CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
+        assertThat(strange).as("what is not understood is passed over").isEqualTo(CompareChoices.USUAL);
+    }
+
+    @Test
+    void theShotBeingReadIsTheReference() {
+        answer();
+        assertThat(answered().distance().orElseThrow().reference().name()).as("the newest is open").isEqualTo("8");
+        desk.select(desk.shots().get(0).id());
+        until(() -> answered().distance().filter(found -> found.reference().name().equals("1")).isPresent());
+        assertThat(answered().distance().orElseThrow().words()).startsWith("Nearest to shot 1 (root mean square): shot ").contains(" pressure ", " bar, cup flow 0.", " g. Farthest: shot ");
+        picked.toggle(desk.shots().get(0));
+        until(() -> answered().distance().isEmpty());
+    }
+
     @Test
     void anEffectSaysAllItsNumbers() {
         answer();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.figures.export.Sheet;
@@ -19,19 +20,25 @@ import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 
 /**
- * A comparison on one sheet: the sentence, the curves, what each change did, every shot.
+ * A comparison on one sheet: the sentence, the curves, what each change did, every shot, where curves differ, the
+ * surface.
  *
  * @param comparison the comparison
  * @param sideBySide factor whose levels stand side by side, and are told by marks
  * @param overlay    the curves
+ * @param difference where two levels' curves differ
+ * @param surface    over two numbers
  * @param scale      colours of the levels
  */
-public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, TreatmentScale scale) implements Sheet {
+public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<OverlayFigure> difference,
+                           Optional<ResponseSurface> surface, TreatmentScale scale) implements Sheet {
 
     private static final double WIDTH = 900;
     private static final double SIDE = 24;
     private static final double CURVES = 380;
     private static final double POINTS = 230;
+    private static final double DIFFERENCE = 270;
+    private static final double SURFACE = 290;
     private static final double LINE = 21;
     private static final Font HEADLINE = Face.SEMIBOLD.at(16);
     private static final Font PROSE = Face.REGULAR.at(11.5);
@@ -48,7 +55,7 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
 
     @Override
     public double height() {
-        return head() + (overlay.isPresent() ? CURVES : 0) + EffectPanel.of(comparison).height() + 16 + POINTS + 46;
+        return head() + (overlay.isPresent() ? CURVES : 0) + EffectPanel.of(comparison).height() + 16 + POINTS + (difference.isPresent() ? DIFFERENCE : 0) + (surface.isPresent() ? SURFACE : 0) + 46;
     }
 
     private double head() {
@@ -83,6 +90,15 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
         at(g, SIDE, top, () -> EffectPanelPainter.paint(g, theme, panel, WIDTH - 2 * SIDE));
         top += panel.height() + 16;
         points(g, theme, top);
+        top += POINTS + 12;
+        if (difference.isPresent()) {
+            OverlayLayout layout = new OverlayLayout(WIDTH - SIDE, DIFFERENCE - 14, difference.get(), difference.get().whole());
+            at(g, SIDE / 2, top, () -> OverlayPainter.paint(g, theme, layout, pen, level -> theme.color("ink")));
+            top += DIFFERENCE;
+        }
+        if (surface.isPresent()) {
+            at(g, SIDE, top, () -> SurfacePainter.paint(g, theme, surface.get(), WIDTH - 2 * SIDE, SURFACE - 16));
+        }
         Words.draw(g, "± and bars: 95 % interval · grain: same in practice · thin: a shot, bold: mean, tint: 95 % of the mean · " + comparison.question().basis().words(), SIDE,
                 height() - 16, Align.LEFT, Face.REGULAR.at(10), theme.color("muted"));
     }

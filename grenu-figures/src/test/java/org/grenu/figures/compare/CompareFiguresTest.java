@@ -194,7 +194,8 @@ class CompareFiguresTest {
     void sheetAndReportAreWrittenInEveryFormat() throws IOException {
         TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(ComparedShot::sheet).toList());
         CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(SheetFactor.PROFILE),
-                OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS), scale);
+                OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS), Optional.empty(),
+                ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS), scale);
         String svg = new String(FigureExport.write(sheet, Theme.LIGHT, FigureFormat.SVG), StandardCharsets.UTF_8);
         assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
         List<Sheet> pages = ReportPages.of(sheet, "9.9.9");
