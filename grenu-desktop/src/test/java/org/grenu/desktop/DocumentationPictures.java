@@ -15,7 +15,7 @@ import javax.imageio.ImageIO;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.SheetFactor;
-import org.grenu.desktop.compare.CompareViewModel;
+import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.ShotSource;
 import org.grenu.figures.compare.CompareSheet;
@@ -128,7 +128,7 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> bench.appearance().colourByProperty().set(SheetFactor.GRIND));
         until("it is answered", () -> !bench.compare().busyProperty().get()
                 && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("grind"));
-        CompareViewModel.Answered answered = bench.compare().answeredProperty().get();
+        Answered answered = bench.compare().answeredProperty().get();
         CompareSheet sheet = answered.sheet(bench.appearance().scale().get());
         Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Grenu.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
     }

@@ -11,7 +11,7 @@ abstract class AnswerSection extends Section {
 
     AnswerSection(String heading, CompareViewModel model) {
         super(heading);
-        Consumer<CompareViewModel.Answered> tell = answered -> {
+        Consumer<Answered> tell = answered -> {
             if (answered != null) {
                 show(answered.comparison());
             }

@@ -39,7 +39,7 @@ public final class CompareView extends BorderPane {
         getStyleClass().add(Styles.WORK);
         setId("compare");
         setTop(new VBox(titleRow(exports), new QuestionBar(model, appearance)));
-        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(), CompareViewModel.Answered::overlay);
+        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(), Answered::overlay);
         OverlayPane difference = new OverlayPane("difference", model, appearance.themeProperty(), appearance.scale(),
                 answered -> answered.difference().flatMap(found -> OverlayFigure.of(found, model.choicesProperty().get().axis())));
         empty.getStyleClass().add(Styles.EMPTY);
@@ -121,7 +121,7 @@ public final class CompareView extends BorderPane {
     }
 
     private void describe() {
-        CompareViewModel.Answered answered = model.answeredProperty().get();
+        Answered answered = model.answeredProperty().get();
         if (answered == null) {
             title.setText("Compare");
             empty.setText("Pick shots in the rack: their check marks, or “All shown”.");

@@ -1,10 +1,7 @@
 package org.grenu.desktop.compare;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
@@ -21,44 +18,31 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import org.grenu.core.compare.ComparedShot;
-import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.CurveDifference;
-import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.OwnResponse;
-import org.grenu.core.compare.Question;
-import org.grenu.core.compare.ReferenceDistance;
 import org.grenu.core.compare.Response;
-import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
-import org.grenu.core.curve.AxisKind;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.read.AxisRange;
-import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.ShotSummary;
 
 /** The comparison of the picked shots: asked anew, in the background, whenever something that it depends on changes. */
 public final class CompareViewModel implements AutoCloseable {
 
-    private static final int SHUFFLES = 2000;
 
     private final StudyDesk desk;
     private final PickedShots picked;
     private final Appearance appearance;
     private final Background background;
-    private final Map<Long, ComparedShot> measured = new HashMap<>();
+    private final MeasuredShots measured;
     private final ObjectProperty<CompareChoices> choices = new SimpleObjectProperty<>(CompareChoices.USUAL);
     private final ReadOnlyObjectWrapper<Answered> answered = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
@@ -70,31 +54,12 @@ public final class CompareViewModel implements AutoCloseable {
     /** Whether the user has seen an answer: from then on the colour is the user's. */
     private boolean asked;
 
-    /**
-     * Everything that is shown of one question.
-     *
-     * @param comparison the answer
-     * @param sideBySide factor whose levels stand side by side
-     * @param overlay    the curves; empty when no picked shot has any along the axis
-     * @param difference of the two outer levels of the first factor; empty when they are too few
-     * @param surface    over the first two numbers that changed; empty with fewer
-     * @param distance   of the curves from those of the shot being read; empty when it is not among them
-     */
-    public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
-                           Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance) {
-
-        /** {@return all figures on one sheet, in those colours} */
-        public CompareSheet sheet(TreatmentScale scale) {
-            return new CompareSheet(comparison, sideBySide, overlay, difference.flatMap(found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
-                    surface, scale);
-        }
-    }
-
     /** Compares what is picked, in the colours of the appearance. */
     public CompareViewModel(StudyDesk desk, PickedShots picked, Appearance appearance, Executor interfaceThread) {
         this.desk = desk;
         this.picked = picked;
         this.appearance = appearance;
+        this.measured = new MeasuredShots(desk.library());
         this.background = new Background("grenu-compare", interfaceThread);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
         InvalidationListener ask = observable -> ask();
@@ -257,7 +222,7 @@ public final class CompareViewModel implements AutoCloseable {
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
         String reference = desk.openProperty().get() == null ? "" : Integer.toString(desk.openProperty().get().summary().number());
         busy.set(true);
-        background.run(() -> wish == own ? answer(shots, chosen, first, usual, reference) : null, found -> {
+        background.run(() -> wish == own ? Answered.of(measured.of(shots), chosen, first, usual, reference) : null, found -> {
             if (wish == own) {
                 busy.set(false);
                 show(found);
@@ -266,45 +231,6 @@ public final class CompareViewModel implements AutoCloseable {
             busy.set(false);
             desk.failed(failure);
         });
-    }
-
-    private Answered answer(List<ShotSummary> shots, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
-        List<ComparedShot> compared = shots.stream().map(this::measured).toList();
-        List<ComparedShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
-        List<ShotSheet> sheets = sound.stream().map(ComparedShot::sheet).toList();
-        Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
-        Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
-        Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
-        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS), distance(sound, chosen, first, reference));
-    }
-
-    private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {
-        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
-        return shots.stream().filter(shot -> shot.name().equals(reference)).findFirst().flatMap(shot -> ReferenceDistance.of(overlay, shot));
-    }
-
-    /** Of the outer levels, as they differ most. */
-    private static Optional<CurveDifference> difference(List<ComparedShot> shots, CompareChoices chosen, Factor first, Question question) {
-        List<Factor> within = new ArrayList<>();
-        question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment).forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
-        // Names tell curves apart more than numbers do, so they are let go last.
-        within.sort(Comparator.comparing(Factor::numeric));
-        question.block().ifPresent(within::add);
-        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
-        List<String> levels = overlay.groups().values().stream().flatMap(List::stream).filter(group -> group.members().size() > 1)
-                .map(group -> group.level()).distinct().toList();
-        return levels.size() < 2 ? Optional.empty() : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
-    }
-
-    /** On the worker alone; a shot is measured again when its record changed. */
-    private ComparedShot measured(ShotSummary summary) {
-        ComparedShot known = measured.get(summary.id());
-        if (known == null || !known.sheet().equals(summary.sheet())) {
-            known = new ComparedShot(Integer.toString(summary.number()), summary.sheet(), ShotMeasures.of(new Shot(summary.sheet(), desk.library().log(summary.id()))));
-            measured.put(summary.id(), known);
-        }
-        return known;
     }
 
     private void show(Answered found) {

@@ -30,7 +30,7 @@ final class OverlayPane extends Region {
     private final CompareViewModel model;
     private final ObservableValue<Theme> theme;
     private final ObservableValue<TreatmentScale> scale;
-    private final Function<CompareViewModel.Answered, Optional<OverlayFigure>> figure;
+    private final Function<Answered, Optional<OverlayFigure>> figure;
     private final FigureImage image = new FigureImage();
     private final Pane above = new Pane();
     private final Label place = new Label();
@@ -41,7 +41,7 @@ final class OverlayPane extends Region {
     private double lastY;
 
     OverlayPane(String id, CompareViewModel model, ObservableValue<Theme> theme, ObservableValue<TreatmentScale> scale,
-            Function<CompareViewModel.Answered, Optional<OverlayFigure>> figure) {
+            Function<Answered, Optional<OverlayFigure>> figure) {
         this.model = model;
         this.theme = theme;
         this.scale = scale;

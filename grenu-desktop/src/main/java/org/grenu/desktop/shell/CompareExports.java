@@ -12,6 +12,7 @@ import java.util.concurrent.Executor;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.study.Shot;
 import org.grenu.desktop.Grenu;
+import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
@@ -70,7 +71,7 @@ public final class CompareExports implements AutoCloseable {
 
     /** Writes the file and says so. */
     public void export(Kind kind, Path file) {
-        CompareViewModel.Answered answered = compare.answeredProperty().get();
+        Answered answered = compare.answeredProperty().get();
         TreatmentScale scale = appearance.scale().get();
         worker.run(() -> {
             WholeFile.write(file, content(kind, answered, scale));
@@ -79,7 +80,7 @@ public final class CompareExports implements AutoCloseable {
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
-    private byte[] content(Kind kind, CompareViewModel.Answered answered, TreatmentScale scale) throws IOException {
+    private byte[] content(Kind kind, Answered answered, TreatmentScale scale) throws IOException {
         CompareSheet sheet = answered.sheet(scale);
         return switch (kind) {
             case FIGURE_PNG -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PNG);

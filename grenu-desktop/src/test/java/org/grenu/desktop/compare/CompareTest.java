@@ -55,7 +55,7 @@ class CompareTest extends BenchFixture {
     }
 
     private void reanswered(Runnable change) {
-        CompareViewModel.Answered before = bench.compare().answeredProperty().get();
+        Answered before = bench.compare().answeredProperty().get();
         interact(change);
         until("it is answered anew", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
     }
@@ -197,7 +197,7 @@ class CompareTest extends BenchFixture {
         assertThat(lookup("#nothing-changed").query().isVisible()).isTrue();
         assertThat(lookup("#nothing-changed").lookup((Label label) -> label.getText().startsWith("EY as dosed 21.") && label.getText().contains("two arms of 12 tell differences from"))
                 .tryQuery()).isPresent();
-        CompareViewModel.Answered before = bench.compare().answeredProperty().get();
+        Answered before = bench.compare().answeredProperty().get();
         clickOn("#ask-age");
         until("it is asked", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
         assertThat(text("answer")).startsWith("Days off roast +7 d ");
@@ -256,7 +256,7 @@ class CompareTest extends BenchFixture {
     /** Strips, zero and what stands side by side are chosen below the curves. */
     @Test
     void theCurvesAreArrangedFromTheBarBelowThem() {
-        CompareViewModel.Answered first = bench.compare().answeredProperty().get();
+        Answered first = bench.compare().answeredProperty().get();
         clickOn("#compare-axis-pump_on");
         until("they begin at pump on", () -> bench.compare().answeredProperty().get() != first && !bench.compare().busyProperty().get());
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PUMP_ON);

@@ -45,7 +45,7 @@ class CompareViewModelTest extends DeskFixture {
         model.close();
     }
 
-    private CompareViewModel.Answered answered() {
+    private Answered answered() {
         return model.answeredProperty().get();
     }
 
@@ -74,7 +74,7 @@ class CompareViewModelTest extends DeskFixture {
             model.choose(now -> now.withAxis(axis));
         }
         model.choose(now -> now.withAxis(AxisKind.PRESSURE_ONSET).withHolm(true));
-        CompareViewModel.Answered before = answered();
+        Answered before = answered();
         until(() -> answered() != before);
         assertThat(answered().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PRESSURE_ONSET);
         assertThat(answered().comparison().question().holm()).isTrue();
@@ -117,7 +117,7 @@ class CompareViewModelTest extends DeskFixture {
         appearance.colourByProperty().set(SheetFactor.COFFEE);
         answer();
         assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.GRIND);
-        CompareViewModel.Answered before = answered();
+        Answered before = answered();
         appearance.colourByProperty().set(SheetFactor.BASKET);
         until(() -> answered() != before && !model.busyProperty().get());
         assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.BASKET);
@@ -128,7 +128,7 @@ class CompareViewModelTest extends DeskFixture {
     void theTimeIsCountedAsTheStudyCountsIt() {
         answer();
         assertThat(model.responses()).contains(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF);
-        CompareViewModel.Answered before = answered();
+        Answered before = answered();
         desk.choose(desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF));
         until(() -> answered() != before);
         assertThat(answered().comparison().question().responses()).contains(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF);

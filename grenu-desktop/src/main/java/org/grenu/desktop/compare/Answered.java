@@ -1,0 +1,78 @@
+package org.grenu.desktop.compare;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.CurveDifference;
+import org.grenu.core.compare.CurveOverlay;
+import org.grenu.core.compare.Question;
+import org.grenu.core.compare.ReferenceDistance;
+import org.grenu.core.compare.Response;
+import org.grenu.core.compare.ResponseSurface;
+import org.grenu.core.compare.Variable;
+import org.grenu.core.curve.AxisKind;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.compare.OverlayFigure;
+import org.grenu.figures.theme.TreatmentScale;
+
+/**
+ * Everything that is shown of one question.
+ *
+ * @param comparison the answer
+ * @param sideBySide factor whose levels stand side by side
+ * @param overlay    the curves; empty when no picked shot has any along the axis
+ * @param difference of the two outer levels of the first factor; empty when they are too few
+ * @param surface    over the first two numbers that changed; empty with fewer
+ * @param distance   of the curves from those of the shot being read; empty when it is not among them
+ */
+public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
+                       Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance) {
+
+    private static final int SHUFFLES = 10_000;
+
+    /** {@return all figures on one sheet, in those colours} */
+    public CompareSheet sheet(TreatmentScale scale) {
+        return new CompareSheet(comparison, sideBySide, overlay, difference.flatMap(found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
+                surface, scale);
+    }
+
+    /**
+     * {@return what those shots answer; takes a while, so not on the interface thread}
+     *
+     * @param first     the factor that gives the colour and the headline
+     * @param usual     what is asked about while nothing was chosen
+     * @param reference name of the shot being read
+     */
+    static Answered of(List<ComparedShot> compared, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
+        List<ComparedShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
+        List<ShotSheet> sheets = sound.stream().map(ComparedShot::sheet).toList();
+        Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
+        Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
+        Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
+        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
+                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS), distance(sound, chosen, first, reference));
+    }
+
+    private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {
+        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
+        return shots.stream().filter(shot -> shot.name().equals(reference)).findFirst().flatMap(shot -> ReferenceDistance.of(overlay, shot));
+    }
+
+    /** Of the outer levels, as they differ most. */
+    private static Optional<CurveDifference> difference(List<ComparedShot> shots, CompareChoices chosen, Factor first, Question question) {
+        List<Factor> within = new ArrayList<>();
+        question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment).forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
+        // Names tell curves apart more than numbers do, so they are let go last.
+        within.sort(Comparator.comparing(Factor::numeric));
+        question.block().ifPresent(within::add);
+        CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
+        List<String> levels = overlay.groups().values().stream().flatMap(List::stream).filter(group -> group.members().size() > 1)
+                .map(group -> group.level()).distinct().toList();
+        return levels.size() < 2 ? Optional.empty() : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
+    }
+}
