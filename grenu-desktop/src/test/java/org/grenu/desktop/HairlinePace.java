@@ -2,7 +2,9 @@ package org.grenu.desktop;
 
 import java.util.Arrays;
 import java.util.concurrent.CountDownLatch;
+import java.util.function.DoubleConsumer;
 import javafx.animation.AnimationTimer;
+import org.grenu.desktop.desk.Workspace;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -15,9 +17,26 @@ class HairlinePace extends BenchFixture {
     private static final int WARM_UP = 120;
 
     @Test
-    void measure() throws InterruptedException {
+    void overOneShot() throws InterruptedException {
         openShot(5);
         interact(() -> bench.desk().noticeProperty().set(null));
+        measure("one shot", share -> bench.read().cursorProperty().set(3 + 25 * share));
+    }
+
+    /** All shots of the demo study above each other, two fields, three strips, with the means of every group read. */
+    @Test
+    void overAnOverlay() throws InterruptedException {
+        openShot(5);
+        interact(() -> {
+            bench.desk().noticeProperty().set(null);
+            bench.picked().pickOnly(bench.desk().shots());
+            bench.workspace().set(Workspace.COMPARE);
+        });
+        until("they are compared", () -> bench.compare().answeredProperty().get() != null && !bench.compare().busyProperty().get());
+        measure("overlay", share -> bench.compare().cursorProperty().set(-5 + 25 * share));
+    }
+
+    private void measure(String what, DoubleConsumer move) throws InterruptedException {
         double[] gaps = new double[FRAMES];
         CountDownLatch done = new CountDownLatch(1);
         interact(() -> new AnimationTimer() {
@@ -31,7 +50,7 @@ class HairlinePace extends BenchFixture {
                 }
                 last = now;
                 frame++;
-                bench.read().cursorProperty().set(3 + 25.0 * (frame + WARM_UP) / (FRAMES + WARM_UP));
+                move.accept((double) (frame + WARM_UP) / (FRAMES + WARM_UP));
                 if (frame == FRAMES) {
                     stop();
                     done.countDown();
@@ -40,6 +59,6 @@ class HairlinePace extends BenchFixture {
         }.start());
         done.await();
         Arrays.sort(gaps);
-        System.err.printf("frames: median %.1f ms, 95th percentile %.1f ms, longest %.1f ms%n", gaps[FRAMES / 2], gaps[FRAMES * 95 / 100], gaps[FRAMES - 1]);
+        System.err.printf("%s: median %.1f ms, 95th percentile %.1f ms, longest %.1f ms%n", what, gaps[FRAMES / 2], gaps[FRAMES * 95 / 100], gaps[FRAMES - 1]);
     }
 }

@@ -166,6 +166,29 @@ class SentenceTest {
         }
     }
 
+    /** What two factors do together beyond what each does alone is a term of its own, tested after both. */
+    @Test
+    void anInteractionIsFoundWhereOneIsAndNotWhereNoneIs() {
+        for (double together : new double[] {0, 0.8}) {
+            Random random = new Random(5);
+            List<ComparedShot> shots = new ArrayList<>();
+            for (int i = 0; i < 24; i++) {
+                boolean chilled = i % 2 == 0;
+                boolean fine = i / 2 % 2 == 0;
+                double strength = 9 + (chilled ? 0.2 : 0) + (fine ? 0.3 : 0) + (chilled && fine ? together : 0) + 0.1 * random.nextGaussian();
+                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, strength).with(SheetField.ARM, chilled ? "chilled" : "usual").with(SheetField.GRIND, fine ? 2.2 : 2.4)));
+            }
+            Variable grind = Variable.of(SheetFactor.GRIND);
+            Question question = new Question(List.of(ARM, grind), List.of(new Question.Pair(ARM, grind)), List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING,
+                    Optional.empty(), Map.of(), false);
+            ResponseAnswer answer = Comparison.of(question, shots).answers().get(0);
+            TermTest test = answer.tests().stream().filter(term -> term.term().equals("Arm × Grind")).findFirst().orElseThrow();
+            assertThat(test.test().orElseThrow().p() < 0.01).as("together %s", together).isEqualTo(together > 0);
+            // At the average grind a half of what they do together shows in the arm's own effect.
+            assertThat(answer.effects(ARM).get(0).estimate().orElseThrow().value()).isCloseTo(0.2 + together / 2, within(0.15));
+        }
+    }
+
     @Test
     void anInteractionNeedsTwoOfTheVariables() {
         assertThatThrownBy(() -> new Question(List.of(ARM), List.of(new Question.Pair(ARM, ARM)), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false))
