@@ -56,7 +56,7 @@ class DocumentationPictures extends BenchFixture {
         openShot(26);
         interact(() -> bench.read().showAt(bench.desk().openProperty().get().findings().stream().filter(f -> f.rule().equals("channel"))
                 .findFirst().orElseThrow().atSeconds().orElseThrow()));
-        ledgerAt(0.55);
+        ledgerAt(0.42);
         picture("finding.png");
         ledgerAt(0);
         openShot(25);
@@ -65,7 +65,7 @@ class DocumentationPictures extends BenchFixture {
             bench.read().cursorProperty().set(Double.NaN);
         });
         until("the notes are in", () -> !bench.read().figureProperty().get().moments().isEmpty());
-        ledgerAt(0.55);
+        ledgerAt(0.42);
         picture("flawed.png");
         ledgerAt(0);
         openShot(5);

@@ -21,7 +21,7 @@ import org.grenu.core.study.ShotSheet;
  * What the user asks and wants to see.
  *
  * @param others       variables beside the one that gives the colour; empty: those that changed
- * @param interactions whether variables may act together, each with the first
+ * @param interactions pairs of variables that may act together, as {@code grind:profile}
  * @param responses    what is asked about; empty: the usual ones
  * @param basis        what is held equal
  * @param block        whose own level is taken out; empty: days, where the variables changed within them
@@ -32,10 +32,10 @@ import org.grenu.core.study.ShotSheet;
  * @param axis         what curves are lined up along
  * @param channels     the strips
  */
-record CompareChoices(Optional<List<Variable>> others, boolean interactions, List<Response> responses, ComparisonBasis basis, Optional<Optional<Factor>> block,
+record CompareChoices(Optional<List<Variable>> others, List<String> interactions, List<Response> responses, ComparisonBasis basis, Optional<Optional<Factor>> block,
                       Map<String, Double> margins, boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
 
-    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), false, List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false,
+    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false,
             false, Optional.empty(), AxisKind.FIRST_DRIP, List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
 
     /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
@@ -56,7 +56,7 @@ record CompareChoices(Optional<List<Variable>> others, boolean interactions, Lis
             int colon = margin.lastIndexOf(':');
             DecimalText.parse(colon < 1 ? "" : margin.substring(colon + 1)).ifPresent(number -> margins.put(margin.substring(0, colon), number));
         }
-        return new CompareChoices(Optional.empty(), false, known.stream().filter(response -> asked.contains(response.key())).toList(),
+        return new CompareChoices(Optional.empty(), List.of(), known.stream().filter(response -> asked.contains(response.key())).toList(),
                 ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(), Map.copyOf(margins), Boolean.parseBoolean(lines.get("by_level")),
                 Boolean.parseBoolean(lines.get("holm")), Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
                 channels.isEmpty() ? USUAL.channels : channels);
@@ -66,8 +66,8 @@ record CompareChoices(Optional<List<Variable>> others, boolean interactions, Lis
         return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
     }
 
-    CompareChoices withInteractions(boolean chosen) {
-        return new CompareChoices(others, chosen, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+    CompareChoices withInteractions(List<String> chosen) {
+        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withResponses(List<Response> chosen) {
@@ -113,8 +113,23 @@ record CompareChoices(Optional<List<Variable>> others, boolean interactions, Lis
                 .map(variable -> variable instanceof Variable.Treatment treatment && byLevel ? new Variable.Treatment(treatment.factor(), true) : variable).toList();
         List<Variable> all = new ArrayList<>(List.of(main));
         all.addAll(beside);
-        List<Question.Pair> pairs = interactions ? beside.stream().filter(variable -> variable instanceof Variable.Treatment)
-                .map(variable -> new Question.Pair(main, variable)).toList() : List.of();
+        List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions.contains(key(pair))).toList();
         return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis, block.orElseGet(() -> Proposal.block(sheets, all)), margins, holm);
+    }
+
+    /** {@return every two of those variables} */
+    static List<Question.Pair> pairs(List<Variable> variables) {
+        List<Question.Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < variables.size(); i++) {
+            for (int j = i + 1; j < variables.size(); j++) {
+                pairs.add(new Question.Pair(variables.get(i), variables.get(j)));
+            }
+        }
+        return pairs;
+    }
+
+    /** {@return the name under which a pair is chosen} */
+    static String key(Question.Pair pair) {
+        return pair.first().key() + ":" + pair.second().key();
     }
 }

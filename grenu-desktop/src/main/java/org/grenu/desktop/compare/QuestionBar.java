@@ -3,6 +3,7 @@ package org.grenu.desktop.compare;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -20,6 +21,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.quantity.DecimalText;
@@ -30,6 +32,8 @@ import org.grenu.desktop.desk.Appearance;
 
 /** What is asked: what changed, about what, on which basis, in which blocks. */
 final class QuestionBar extends HBox {
+
+    private static final int MOST_PAIRS = 6;
 
     private final CompareViewModel model;
     private final Appearance appearance;
@@ -106,9 +110,24 @@ final class QuestionBar extends HBox {
         }
         items.add(new SeparatorMenuItem());
         items.add(option("by-level", "A mean for each number, not a straight line", model.choicesProperty().get().byLevel(), on -> model.choose(now -> now.withByLevel(on))));
-        items.add(option("interactions", "They may act together with the first", model.choicesProperty().get().interactions(), on -> model.choose(now -> now.withInteractions(on))));
+        List<Variable> all = new ArrayList<>(List.of(Variable.of(appearance.colourByProperty().get())));
+        all.addAll(chosen);
+        CompareChoices.pairs(all).stream().limit(MOST_PAIRS).forEach(pair -> items.add(together(pair)));
         items.add(option("holm", "Correct p for asking about several (Holm)", model.choicesProperty().get().holm(), on -> model.choose(now -> now.withHolm(on))));
         changed.getItems().setAll(items);
+    }
+
+    private CustomMenuItem together(Question.Pair pair) {
+        String key = CompareChoices.key(pair);
+        return option(key.replaceAll("[^a-z0-9_]", "-"), pair.first().title() + " and " + pair.second().title().toLowerCase(Locale.ROOT) + " may act together",
+                model.choicesProperty().get().interactions().contains(key), on -> model.choose(now -> {
+                    List<String> pairs = new ArrayList<>(now.interactions());
+                    pairs.remove(key);
+                    if (on) {
+                        pairs.add(key);
+                    }
+                    return now.withInteractions(pairs);
+                }));
     }
 
     private static CustomMenuItem option(String id, String words, boolean on, java.util.function.Consumer<Boolean> choose) {

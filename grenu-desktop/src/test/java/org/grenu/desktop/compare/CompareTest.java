@@ -115,6 +115,8 @@ class CompareTest extends BenchFixture {
         assertThat(margin.getText()).as("what is no number is put back").isEqualTo("2");
         push(KeyCode.ESCAPE);
         clickOn("#changed");
+        reanswered(() -> lookup("#option-grind-profile").queryAs(CheckBox.class).fire());
+        assertThat(comparison().answers().get(0).tests()).extracting(test -> test.term()).contains("Grind × Profile");
         reanswered(() -> lookup("#variable-temperature").queryAs(CheckBox.class).fire());
         assertThat(comparison().question().variables()).extracting(v -> v.key()).doesNotContain("temperature");
         reanswered(() -> lookup("#option-by-level").queryAs(CheckBox.class).fire());

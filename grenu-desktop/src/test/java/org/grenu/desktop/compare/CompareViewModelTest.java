@@ -162,7 +162,7 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void choicesAreCopies() {
         CompareChoices changed = CompareChoices.USUAL.withBasis(ComparisonBasis.EQUAL_RESISTANCE).withBlock(Optional.of(SheetFactor.OPERATOR)).withByLevel(true)
-                .withChannels(List.of(Channel.PRESSURE)).withInteractions(true).withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
+                .withChannels(List.of(Channel.PRESSURE)).withInteractions(List.of("grind:profile", "grind:water")).withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
                 .withResponses(List.of(StandardResponse.STRENGTH)).withSideBySide(Optional.empty()).withMargins(Map.of("strength", 0.1)).withHolm(true);
         var question = changed.question(SheetFactor.GRIND, desk.shots().stream().map(shot -> shot.sheet()).toList(), List.of());
         assertThat(question.variables()).containsExactly(new Variable.Treatment(SheetFactor.GRIND, true), new Variable.Treatment(SheetFactor.PROFILE, true));
@@ -186,7 +186,7 @@ class CompareViewModelTest extends DeskFixture {
         restart();
         until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
         compare();
-        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), false, List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
+        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(), List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
                 ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), true, true, Optional.empty(), AxisKind.CUP_MASS,
                 List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
         CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
