@@ -55,7 +55,7 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
         return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, ResponseSurface.USUAL_WINDOWS), distance(sound, chosen, first, reference));
+                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference));
     }
 
     private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {

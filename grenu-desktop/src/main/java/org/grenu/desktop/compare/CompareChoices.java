@@ -6,10 +6,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
+import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
@@ -26,6 +28,7 @@ import org.grenu.core.study.ShotSheet;
  * @param basis        what is held equal
  * @param block        whose own level is taken out; empty: days, where the variables changed within them
  * @param margins      by response key, where the user gave others than usual
+ * @param windows      by response key: what is wanted of it, where the user gave one
  * @param byLevel      whether numeric treatments get a mean each rather than a line
  * @param holm         whether p-values are corrected for asking about several variables
  * @param sideBySide   factor whose levels stand side by side; empty: the first that names things and changed
@@ -33,16 +36,42 @@ import org.grenu.core.study.ShotSheet;
  * @param channels     the strips
  */
 record CompareChoices(Optional<List<Variable>> others, List<String> interactions, List<Response> responses, ComparisonBasis basis, Optional<Optional<Factor>> block,
-                      Map<String, Double> margins, boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
+                      Map<String, Double> margins, Map<String, ResponseSurface.Window> windows, boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
 
-    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false,
+    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), false,
             false, Optional.empty(), AxisKind.FIRST_DRIP, List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
 
     /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
     String kept() {
         return "basis=" + basis.key() + "\naxis=" + axis.key() + "\nstrips=" + channels.stream().map(Channel::key).collect(Collectors.joining(" "))
                 + "\nresponses=" + responses.stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm=" + holm + "\nby_level=" + byLevel + "\nmargins="
-                + margins.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + DecimalText.exact(one.getValue())).collect(Collectors.joining(";"));
+                + margins.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + DecimalText.exact(one.getValue())).collect(Collectors.joining(";"))
+                + "\nwindows=" + windows.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + text(one.getValue())).collect(Collectors.joining(";"));
+    }
+
+    /** {@return the window as it is typed, such as {@code 18–22}} */
+    static String text(ResponseSurface.Window window) {
+        return DecimalText.exact(window.low()) + "–" + DecimalText.exact(window.high());
+    }
+
+    /** {@return the window typed so; empty when it is none} */
+    static Optional<ResponseSurface.Window> window(String typed) {
+        String[] ends = typed.split("[–-]", 2);
+        OptionalDouble low = DecimalText.parse(ends[0]);
+        OptionalDouble high = ends.length < 2 ? OptionalDouble.empty() : DecimalText.parse(ends[1]);
+        return low.isPresent() && high.isPresent() && low.getAsDouble() < high.getAsDouble()
+                ? Optional.of(new ResponseSurface.Window(low.getAsDouble(), high.getAsDouble())) : Optional.empty();
+    }
+
+    /** {@return what is wanted: the user's windows before the usual ones} */
+    Map<String, ResponseSurface.Window> wanted() {
+        Map<String, ResponseSurface.Window> wanted = new HashMap<>(ResponseSurface.USUAL_WINDOWS);
+        wanted.putAll(windows);
+        return wanted;
+    }
+
+    CompareChoices withWindows(Map<String, ResponseSurface.Window> chosen) {
+        return new CompareChoices(others, interactions, responses, basis, block, margins, Map.copyOf(chosen), byLevel, holm, sideBySide, axis, channels);
     }
 
     /** {@return the choices kept so; what is not understood, as from a newer version, is passed over} */
@@ -56,54 +85,59 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
             int colon = margin.lastIndexOf(':');
             DecimalText.parse(colon < 1 ? "" : margin.substring(colon + 1)).ifPresent(number -> margins.put(margin.substring(0, colon), number));
         }
+        Map<String, ResponseSurface.Window> windows = new HashMap<>();
+        for (String window : lines.getOrDefault("windows", "").split(";")) {
+            int colon = window.lastIndexOf(':');
+            window(colon < 1 ? "" : window.substring(colon + 1)).ifPresent(found -> windows.put(window.substring(0, colon), found));
+        }
         return new CompareChoices(Optional.empty(), List.of(), known.stream().filter(response -> asked.contains(response.key())).toList(),
-                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(), Map.copyOf(margins), Boolean.parseBoolean(lines.get("by_level")),
+                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(), Map.copyOf(margins), windows, Boolean.parseBoolean(lines.get("by_level")),
                 Boolean.parseBoolean(lines.get("holm")), Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
                 channels.isEmpty() ? USUAL.channels : channels);
     }
 
     CompareChoices withOthers(List<Variable> chosen) {
-        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withInteractions(List<String> chosen) {
-        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withResponses(List<Response> chosen) {
-        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withBasis(ComparisonBasis chosen) {
-        return new CompareChoices(others, interactions, responses, chosen, block, margins, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, chosen, block, margins, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withBlock(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withMargins(Map<String, Double> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withByLevel(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, chosen, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, windows, chosen, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withHolm(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, chosen, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, windows, byLevel, chosen, sideBySide, axis, channels);
     }
 
     CompareChoices withSideBySide(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, Optional.of(chosen), axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, windows, byLevel, holm, Optional.of(chosen), axis, channels);
     }
 
     CompareChoices withAxis(AxisKind chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, sideBySide, chosen, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, windows, byLevel, holm, sideBySide, chosen, channels);
     }
 
     CompareChoices withChannels(List<Channel> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, byLevel, holm, sideBySide, axis, List.copyOf(chosen));
+        return new CompareChoices(others, interactions, responses, basis, block, margins, windows, byLevel, holm, sideBySide, axis, List.copyOf(chosen));
     }
 
     /** {@return the question with that first variable, about those shots} */

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -23,6 +24,7 @@ import javafx.scene.layout.Region;
 import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
+import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.study.Factor;
@@ -34,6 +36,7 @@ import org.grenu.desktop.desk.Appearance;
 final class QuestionBar extends HBox {
 
     private static final int MOST_PAIRS = 6;
+    private static final double UNIT_WIDTH = 48;
 
     private final CompareViewModel model;
     private final Appearance appearance;
@@ -156,11 +159,39 @@ final class QuestionBar extends HBox {
                     model.choose(choices -> choices.withResponses(now));
                 }
             });
-            HBox line = new HBox(4, box, word("±"), margin(response), word(response.differenceUnit()));
+            Label unit = word(response.differenceUnit());
+            unit.setMinWidth(UNIT_WIDTH);
+            HBox line = new HBox(4, box, word("±"), margin(response), unit, word("wanted"), window(response));
             line.setAlignment(Pos.CENTER_LEFT);
             items.add(new CustomMenuItem(line, false));
         }
         asked.getItems().setAll(items);
+    }
+
+    /** What is wanted of the response, for the region where all windows meet on the surface. */
+    private TextField window(Response response) {
+        Supplier<String> shown = () -> Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key())).map(CompareChoices::text).orElse("");
+        TextField field = new TextField(shown.get());
+        field.setId("window-" + response.key().replaceAll("[^a-z0-9_]", "-"));
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPrefWidth(62);
+        field.setPromptText("from–to");
+        field.setAccessibleText("What is wanted of " + response.title() + ", from and to");
+        Runnable take = () -> {
+            Map<String, ResponseSurface.Window> windows = new HashMap<>(model.choicesProperty().get().windows());
+            CompareChoices.window(field.getText()).ifPresentOrElse(window -> windows.put(response.key(), window), () -> windows.remove(response.key()));
+            if (!windows.equals(model.choicesProperty().get().windows())) {
+                model.choose(choices -> choices.withWindows(windows));
+            }
+            field.setText(shown.get());
+        };
+        field.setOnAction(event -> take.run());
+        field.focusedProperty().addListener((o, was, is) -> {
+            if (was) {
+                take.run();
+            }
+        });
+        return field;
     }
 
     private TextField margin(Response response) {

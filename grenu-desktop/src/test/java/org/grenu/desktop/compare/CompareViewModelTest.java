@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.ComparisonBasis;
+import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
@@ -180,17 +181,35 @@ class CompareViewModelTest extends DeskFixture {
         answer();
         model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS).withAxis(AxisKind.CUP_MASS).withHolm(true).withByLevel(true)
                 .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4)).withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
-                .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE)).withBlock(Optional.of(SheetFactor.OPERATOR)));
+                .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE)).withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)))
+                .withBlock(Optional.of(SheetFactor.OPERATOR)));
         CompareChoices chosen = model.choicesProperty().get();
         model.close();
         restart();
         until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
         compare();
         assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(), List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
-                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), true, true, Optional.empty(), AxisKind.CUP_MASS,
+                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true, Optional.empty(), AxisKind.CUP_MASS,
                 List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
         CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
         assertThat(strange).as("what is not understood is passed over").isEqualTo(CompareChoices.USUAL);
+    }
+
+    /** Windows are the usual ones until the user gives others; what is no window changes nothing. */
+    @Test
+    void windowsAreWantedAsTyped() {
+        assertThat(CompareChoices.window("25–30,5")).contains(new ResponseSurface.Window(25, 30.5));
+        assertThat(CompareChoices.window("18-22")).contains(new ResponseSurface.Window(18, 22));
+        assertThat(CompareChoices.window("30–25")).isEmpty();
+        assertThat(CompareChoices.window("about 20")).isEmpty();
+        assertThat(CompareChoices.text(new ResponseSurface.Window(25, 30.5))).isEqualTo("25–30.5");
+        CompareChoices chosen = CompareChoices.USUAL.withWindows(Map.of("strength", new ResponseSurface.Window(9, 10)));
+        assertThat(chosen.wanted()).containsEntry("strength", new ResponseSurface.Window(9, 10)).containsEntry("ey_as_dosed", new ResponseSurface.Window(18, 22));
+        answer();
+        model.choose(now -> now.withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(0, 1))));
+        until(() -> answered().surface().filter(surface -> surface.windows().size() == 4).isPresent());
+        ResponseSurface surface = answered().surface().orElseThrow();
+        assertThat(surface.wanted(20, 20)).as("no shot takes less than a second").isFalse();
     }
 
     @Test
