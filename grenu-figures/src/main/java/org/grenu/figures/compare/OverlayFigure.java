@@ -30,7 +30,7 @@ import org.grenu.figures.read.AxisRange;
  */
 public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<OverlayStrip> strips, List<Facet> facets) {
 
-    /** More fields than that are too narrow to read; the others are named. */
+    /** More fields than that are too narrow to read; how many are not shown stands beside the last. */
     public static final int MOST_FACETS = 4;
 
     public OverlayFigure {
@@ -46,10 +46,11 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
      */
     public static Optional<OverlayFigure> of(List<ComparedShot> shots, Factor groupBy, Optional<Factor> sideBySide, AxisKind axis, List<Channel> channels) {
         List<Facet> facets = new ArrayList<>();
-        for (String level : levels(shots, sideBySide)) {
+        List<String> levels = levels(shots, sideBySide);
+        for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
             List<ComparedShot> own = shots.stream().filter(shot -> sideBySide.isEmpty() || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level)).toList();
             CurveOverlay overlay = CurveOverlay.of(own, groupBy, axis, channels);
-            facets.add(new Facet(level, own.size() == 1 ? "1 shot" : own.size() + " shots", overlay.groups(), Map.of()));
+            facets.add(new Facet(level, (own.size() == 1 ? "1 shot" : own.size() + " shots") + (facets.size() + 1 == MOST_FACETS ? notShown(levels) : ""), overlay.groups(), Map.of()));
         }
         return figure(axis, facets, channels, false);
     }
@@ -70,7 +71,11 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         if (sideBySide.isEmpty()) {
             return List.of("");
         }
-        return shots.stream().map(shot -> sideBySide.get().level(shot.sheet()).orElse("unknown")).distinct().sorted().limit(MOST_FACETS).toList();
+        return shots.stream().map(shot -> sideBySide.get().level(shot.sheet()).orElse("unknown")).distinct().sorted().toList();
+    }
+
+    private static String notShown(List<String> levels) {
+        return levels.size() > MOST_FACETS ? "; " + (levels.size() - MOST_FACETS) + " more not shown" : "";
     }
 
     private static Optional<OverlayFigure> figure(AxisKind axis, List<Facet> facets, List<Channel> channels, boolean about) {

@@ -33,6 +33,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
@@ -102,6 +103,10 @@ class CompareFiguresTest {
     void aShotAloneIsItsOwnCurveAndNoCurveIsNoFigure() {
         OverlayFigure one = OverlayFigure.of(SHOTS.subList(0, 1), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS).orElseThrow();
         assertThat(one.facets()).singleElement().satisfies(facet -> assertThat(facet.remark()).isEqualTo("1 shot"));
+        List<ComparedShot> five = new ArrayList<>();
+        SHOTS.subList(0, 5).forEach(shot -> five.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
+        assertThat(OverlayFigure.of(five, SheetFactor.GRIND, Optional.of(SheetFactor.ARM), AxisKind.PUMP_ON, CHANNELS).orElseThrow().facets()).extracting(Facet::remark)
+                .containsExactly("1 shot", "1 shot", "1 shot", "1 shot; 1 more not shown");
         assertThat(OverlayFigure.of(List.of(), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)).isEmpty();
     }
 
