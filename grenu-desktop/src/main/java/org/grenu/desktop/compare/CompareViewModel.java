@@ -211,11 +211,9 @@ public final class CompareViewModel implements AutoCloseable {
         Factor proposed = Proposal.first(appearance.colourByProperty().get(), shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
         if (!proposed.equals(appearance.colourByProperty().get()) && !asked) {
             // Asks again by itself, in that colour.
-            asked = true;
             appearance.colourByProperty().set(proposed);
             return;
         }
-        asked = true;
         long own = ++wish;
         CompareChoices chosen = choices.get();
         Factor first = appearance.colourByProperty().get();
@@ -234,6 +232,7 @@ public final class CompareViewModel implements AutoCloseable {
     }
 
     private void show(Answered found) {
+        asked |= !found.comparison().shots().isEmpty();
         Optional<AxisRange> before = overlay().map(OverlayFigure::whole);
         answered.set(found);
         found.overlay().filter(figure -> before.isEmpty() || !figure.whole().equals(before.get())).ifPresent(figure -> view.set(figure.whole()));

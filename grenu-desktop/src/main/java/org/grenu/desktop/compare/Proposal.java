@@ -40,7 +40,7 @@ final class Proposal {
         if (changed(wanted, sheets)) {
             return wanted;
         }
-        return Stream.of(TREATMENTS, OwnFactor.all(sheets), List.of(SheetFactor.values())).flatMap(List::stream).map(Factor.class::cast)
+        return Stream.of(TREATMENTS, OwnFactor.all(sheets), List.of(SheetFactor.AGE), List.of(SheetFactor.values())).flatMap(List::stream).map(Factor.class::cast)
                 .filter(factor -> changed(factor, sheets)).findFirst().orElse(wanted);
     }
 
