@@ -63,7 +63,7 @@ public final class CompareViewModel implements AutoCloseable {
         this.background = new Background("grenu-compare", interfaceThread);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
         InvalidationListener ask = observable -> ask();
-        picked.ids().addListener(ask);
+        picked.changesProperty().addListener(ask);
         appearance.colourByProperty().addListener(ask);
         choices.addListener(ask);
         active.addListener(ask);

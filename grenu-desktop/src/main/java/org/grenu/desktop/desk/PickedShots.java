@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
 import org.grenu.core.study.SheetField;
@@ -16,6 +18,8 @@ public final class PickedShots {
     private final StudyDesk desk;
     private final ObservableSet<Long> ids = FXCollections.observableSet(new HashSet<>());
 
+    private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
+
     /** None picked yet. */
     public PickedShots(StudyDesk desk) {
         this.desk = desk;
@@ -24,6 +28,11 @@ public final class PickedShots {
     /** {@return their keys in the library} */
     public ObservableSet<Long> ids() {
         return ids;
+    }
+
+    /** {@return counts up once the picks have changed, also where many changed together} */
+    public ReadOnlyLongProperty changesProperty() {
+        return changes.getReadOnlyProperty();
     }
 
     /** {@return the picked shots, by number} */
@@ -41,6 +50,7 @@ public final class PickedShots {
         if (!ids.remove(shot.id())) {
             ids.add(shot.id());
         }
+        changes.set(changes.get() + 1);
     }
 
     /** Picks those and no others. */
@@ -49,6 +59,7 @@ public final class PickedShots {
         shots.forEach(shot -> wanted.add(shot.id()));
         ids.retainAll(wanted);
         ids.addAll(wanted);
+        changes.set(changes.get() + 1);
     }
 
     /** Where nothing is picked yet: the study of the shot being read, or all shots. */
