@@ -51,8 +51,11 @@ public final class CompareViewModel implements AutoCloseable {
     private final ObjectProperty<AxisRange> view = new SimpleObjectProperty<>(new AxisRange(0, 1));
     private final StringProperty numbers = new SimpleStringProperty("");
     private volatile long wish;
-    /** Whether the user has seen an answer: from then on the colour is the user's. */
+    /** Whether the user has seen an answer. */
     private boolean asked;
+    /** The colour the user had, and the one that was put in its place; null while none was. */
+    private Factor wanted;
+    private Factor proposed;
 
     /** Compares what is picked, in the colours of the appearance. */
     public CompareViewModel(StudyDesk desk, PickedShots picked, Appearance appearance, Executor interfaceThread) {
@@ -208,8 +211,8 @@ public final class CompareViewModel implements AutoCloseable {
             return;
         }
         List<ShotSummary> shots = picked.shots();
-        Factor proposed = Proposal.first(appearance.colourByProperty().get(), shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
-        if (!proposed.equals(appearance.colourByProperty().get()) && !asked) {
+        Factor proposed = proposedColour(shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
+        if (!proposed.equals(appearance.colourByProperty().get())) {
             // Asks again by itself, in that colour.
             appearance.colourByProperty().set(proposed);
             return;
@@ -229,6 +232,19 @@ public final class CompareViewModel implements AutoCloseable {
             busy.set(false);
             desk.failed(failure);
         });
+    }
+
+    /** A colour that tells nothing gives way to one that does, until the user chooses one in sight of an answer. */
+    private Factor proposedColour(List<ShotSheet> sheets) {
+        Factor current = appearance.colourByProperty().get();
+        boolean chosen = asked && !current.equals(proposed);
+        if (chosen) {
+            return current;
+        }
+        wanted = current.equals(proposed) ? wanted : current;
+        Factor first = Proposal.first(wanted, sheets);
+        proposed = first.equals(wanted) ? null : first;
+        return first;
     }
 
     private void show(Answered found) {

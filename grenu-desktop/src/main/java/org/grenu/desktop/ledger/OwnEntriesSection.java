@@ -29,7 +29,7 @@ final class OwnEntriesSection extends Section {
     OwnEntriesSection(LedgerViewModel model) {
         super("Your own entries");
         this.model = model;
-        remark().setText("number with unit, word, yes or no");
+        remark().setText("number, word, yes or no");
         grid.setHgap(6);
         grid.setVgap(3);
         ColumnConstraints value = new ColumnConstraints();

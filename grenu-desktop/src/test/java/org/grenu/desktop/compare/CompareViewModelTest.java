@@ -125,6 +125,18 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(answered().comparison().sentence().headline()).startsWith("Basket did not change");
     }
 
+    /** A colour that was put in place for some shots does not stay for others that the user's own colour tells apart. */
+    @Test
+    void aProposedColourGivesWayAgainWithOtherPicks() {
+        picked.pickOnly(desk.shots().stream().filter(shot -> shot.sheet().number(SheetField.GRIND).orElse(0) == 2.4).toList());
+        model.activeProperty().set(true);
+        until(() -> answered() != null && !model.busyProperty().get());
+        assertThat(appearance.colourByProperty().get()).isNotEqualTo(SheetFactor.GRIND);
+        picked.pickOnly(desk.shots());
+        until(() -> appearance.colourByProperty().get() == SheetFactor.GRIND && !model.busyProperty().get());
+        assertThat(answered().comparison().question().variables().get(0).key()).isEqualTo("grind");
+    }
+
     @Test
     void theTimeIsCountedAsTheStudyCountsIt() {
         answer();
