@@ -13,6 +13,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.model.CurveTest;
+import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Factor;
 
 /**
@@ -137,7 +138,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
 
     private String inWords(OfChannel one) {
         return one.channel().title().toLowerCase(Locale.ROOT) + " " + one.stretches().stream().limit(3)
-                .map(stretch -> String.format(Locale.ROOT, "%.1f–%.1f %s", stretch[0], stretch[1], unit)).collect(Collectors.joining(", "))
+                .map(stretch -> Reported.fixed(stretch[0], 1) + " to " + Reported.fixed(stretch[1], 1) + " " + unit).collect(Collectors.joining(", "))
                 + (one.stretches().size() > 3 ? " and " + (one.stretches().size() - 3) + " more" : "");
     }
 
