@@ -81,7 +81,7 @@ class CurvesTest {
         assertThat(flow.stretches()).isNotEmpty();
         double[] stretch = flow.stretches().get(0);
         assertThat(flow.difference().at((stretch[0] + stretch[1]) / 2)).as("finer flows less").isLessThan(0);
-        assertThat(difference.words()).startsWith("The curves of 2 and 2.8 differ: ").containsPattern("cup flow .?[0-9.]+ to [0-9.]+ s").doesNotContain("-").endsWith("(family-wise 5 %).");
+        assertThat(difference.words()).startsWith("The curves of 2 and 2.8 differ: ").containsPattern("cup flow .?[0-9.]+ to [0-9.]+ s").doesNotContain(" -").endsWith("(family-wise 5 %).");
     }
 
     /** Among shots alike but for chance nothing is found; what a second factor does is taken out first. */
