@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;

@@ -2,7 +2,7 @@ package org.grenu.formats;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 

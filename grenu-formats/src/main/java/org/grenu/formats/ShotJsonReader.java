@@ -20,7 +20,7 @@ import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;

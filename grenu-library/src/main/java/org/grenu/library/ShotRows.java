@@ -16,7 +16,7 @@ import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.FieldKind;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.jdbi.v3.core.Handle;

@@ -1,14 +1,15 @@
 package org.grenu.core.strength;
 
 /**
- * What is known of the instrument that read the strength. All in strength points (% m/m).
+ * What is known of the instrument that read the strength. The numbers are on its own scale: % m/m or °Brix.
  *
  * @param name          as the lab calls it; may be empty
  * @param resolution    display step, in [0, 5]
  * @param repeatability standard deviation of one reading, display step included, in [0, 5]
  * @param bias          limit of the systematic error (±), rectangular, in [0, 5]
+ * @param line          how its scale turns into strength
  */
-public record Refractometer(String name, double resolution, double repeatability, double bias) {
+public record Refractometer(String name, double resolution, double repeatability, double bias, ReadingLine line) {
 
     /**
      * Used where nothing is said of the instrument: one reading has u = 0.03 points, the value of the worked example
@@ -23,6 +24,11 @@ public record Refractometer(String name, double resolution, double repeatability
                 throw new IllegalArgumentException("refractometer data must be in [0, 5] strength points, is " + part);
             }
         }
+    }
+
+    /** An instrument that shows strength. */
+    public Refractometer(String name, double resolution, double repeatability, double bias) {
+        this(name, resolution, repeatability, bias, ReadingLine.STRENGTH);
     }
 
     /** {@return the standard uncertainty that a display step alone leaves: resolution/√12} */

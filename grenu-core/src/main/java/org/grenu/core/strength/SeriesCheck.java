@@ -2,6 +2,7 @@ package org.grenu.core.strength;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
@@ -49,27 +50,44 @@ public final class SeriesCheck {
     }
 
     /**
-     * {@return the slope in points per reading when the series drifts} A straight line is fitted to reading against
-     * order; its slope is tested against zero with Student's t on n − 2 degrees of freedom. Needs three readings or more, not all equal.
+     * {@return the slope in points per reading when the series drifts} A straight line is fitted to the readings against
+     * their times, or against their order where a time is unknown; its slope is tested against zero with Student's t on
+     * n − 2 degrees of freedom. Needs three readings or more, not all equal and not all at one time.
      */
     public static Optional<Drift> drift(StrengthSeries series) {
-        int n = series.readings().size();
+        int n = series.taken().size();
         if (n < 3 || !(series.deviation() > 1e-12)) {
             return Optional.empty();
         }
+        double[] places = places(series.taken());
         SimpleRegression line = new SimpleRegression();
         for (int i = 0; i < n; i++) {
-            line.addData(i, series.readings().get(i));
+            line.addData(places[i], series.taken().get(i).value());
         }
         double error = Math.max(line.getSlopeStdErr(), series.refractometer().repeatability() / Math.sqrt(line.getXSumSquares()));
         double p = 2 * new TDistribution(n - 2.0).cumulativeProbability(-Math.abs(line.getSlope() / error));
-        return p < ALPHA ? Optional.of(new Drift(line.getSlope(), p)) : Optional.empty();
+        double between = (places[n - 1] - places[0]) / (n - 1);
+        return p < ALPHA ? Optional.of(new Drift(line.getSlope() * between, p)) : Optional.empty();
+    }
+
+    private static double[] places(List<Reading> readings) {
+        double[] places = new double[readings.size()];
+        boolean timed = true;
+        for (int i = 0; i < places.length; i++) {
+            OptionalDouble seconds = readings.get(i).seconds();
+            timed &= seconds.isPresent() && (i == 0 || seconds.getAsDouble() > places[i - 1]);
+            places[i] = seconds.orElse(0);
+        }
+        for (int i = 0; i < places.length && !timed; i++) {
+            places[i] = i;
+        }
+        return places;
     }
 
     /**
      * A series that climbs or falls.
      *
-     * @param perReading slope, strength points per reading
+     * @param perReading slope, strength points from one reading to the next
      * @param p          two-sided p-value
      */
     public record Drift(double perReading, double p) {

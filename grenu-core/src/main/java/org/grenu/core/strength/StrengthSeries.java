@@ -8,45 +8,68 @@ import org.grenu.core.quantity.Measured;
 /**
  * The strength readings of one beverage, in the order they were taken.
  *
- * <p>Strength = mean of the readings − zero check. Its independent part is max(s, r)/√n, with s the readings' standard
- * deviation and r the instrument's repeatability, never less than the display step allows (resolution/√12: equal
- * readings do not average the step away), joined by the zero check's own max(r, resolution/√12). Its shared part is the
- * instrument's bias limit/√3. Reference: JCGM 100:2008, 4.2, 4.3.7 and F.2.2.1.
+ * <p>Strength = mean of the readings − zero check, through the instrument's calibration and back through a dilution. The
+ * mean's independent part is max(s, r)/√n, with s the readings' standard deviation and r the instrument's repeatability,
+ * never less than the display step allows (resolution/√12: equal readings do not average the step away), joined by the
+ * zero check's own max(r, resolution/√12). Its shared part is the instrument's bias limit/√3 or, once it was calibrated
+ * against dried samples, the calibration's uncertainty. Reference: JCGM 100:2008, 4.2, 4.3.7 and F.2.2.1.
  *
- * @param readings      strength in % m/m, any number
- * @param zero          what the instrument showed for the rinse water, % m/m, when it was checked
+ * @param taken         on the instrument's scale, any number
+ * @param zero          what the instrument showed for the rinse water, when it was checked
  * @param refractometer the instrument
+ * @param dilution      of the sample, when it was diluted
  */
-public record StrengthSeries(List<Double> readings, OptionalDouble zero, Refractometer refractometer) {
+public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractometer refractometer, Optional<SampleDilution> dilution) {
 
     public StrengthSeries {
-        readings = List.copyOf(readings);
+        taken = List.copyOf(taken);
+    }
+
+    /** {@return a series of an undiluted sample of which only the values are known} */
+    public static StrengthSeries of(List<Double> values, OptionalDouble zero, Refractometer refractometer) {
+        return new StrengthSeries(values.stream().map(Reading::of).toList(), zero, refractometer, Optional.empty());
+    }
+
+    /** {@return the readings' values} */
+    public List<Double> readings() {
+        return taken.stream().map(Reading::value).toList();
     }
 
     /** {@return the strength in % m/m; empty without a reading} */
     public Optional<Measured> strength() {
-        if (readings.isEmpty()) {
+        return strength(taken.size(), deviation());
+    }
+
+    /** The strength if so many readings scattered by that much about the same mean. */
+    Optional<Measured> strength(int n, double deviation) {
+        if (taken.isEmpty()) {
             return Optional.empty();
         }
-        double one = Math.max(deviation(), refractometer.repeatability());
-        double mean = Math.max(one / Math.sqrt(readings.size()), refractometer.stepUncertainty());
+        double one = Math.max(deviation, refractometer.repeatability());
+        double mean = Math.max(one / Math.sqrt(n), refractometer.stepUncertainty());
         double ofZero = zero.isPresent() ? Math.max(refractometer.repeatability(), refractometer.stepUncertainty()) : 0;
-        return Optional.of(new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero),
-                refractometer.bias() / Math.sqrt(3)));
+        Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero), refractometer.bias() / Math.sqrt(3));
+        Measured sample = refractometer.line().strength(read);
+        return Optional.of(dilution.map(diluted -> diluted.before(sample)).orElse(sample));
     }
 
     /** {@return the mean reading before the zero check is subtracted; NaN without a reading} */
     public double mean() {
-        return readings.stream().mapToDouble(Double::doubleValue).average().orElse(Double.NaN);
+        return taken.stream().mapToDouble(Reading::value).average().orElse(Double.NaN);
     }
 
     /** {@return the readings' sample standard deviation; 0 for fewer than two} */
     public double deviation() {
-        if (readings.size() < 2) {
+        if (taken.size() < 2) {
             return 0;
         }
         double mean = mean();
-        double squares = readings.stream().mapToDouble(r -> (r - mean) * (r - mean)).sum();
-        return Math.sqrt(squares / (readings.size() - 1));
+        double squares = taken.stream().mapToDouble(r -> (r.value() - mean) * (r.value() - mean)).sum();
+        return Math.sqrt(squares / (taken.size() - 1));
+    }
+
+    /** {@return whether filtered and unfiltered samples stand in it: two methods, whose mean is of neither} */
+    public boolean mixed() {
+        return taken.stream().flatMap(reading -> reading.filtered().stream()).distinct().count() > 1;
     }
 }

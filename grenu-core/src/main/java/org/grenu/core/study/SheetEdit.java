@@ -1,6 +1,7 @@
 package org.grenu.core.study;
 
 import java.util.Optional;
+import org.grenu.core.entry.RefusedEntry;
 
 /**
  * A change of one entry, kept as data: it can be stored, shown, undone and redone.

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DecimalText;
 
 /** The factors that every record has a place for. */

@@ -2,24 +2,42 @@ package org.grenu.core.study;
 
 import java.util.Locale;
 import java.util.Optional;
+import org.grenu.core.entry.Field;
+import org.grenu.core.entry.FieldForm;
+import org.grenu.core.entry.FieldKind;
 
 /**
  * The entries of a shot's record. The key names the entry in every file, in the library and in the history of edits;
  * numbers are in the unit that the key ends with and within the range given here.
  */
-public enum SheetField {
+public enum SheetField implements Field {
     STUDY("study", "Study", FieldKind.TEXT),
     ARM("arm", "Arm", FieldKind.TEXT),
     BLOCK("block", "Block", FieldKind.TEXT),
     NAME("name", "Name", FieldKind.TEXT),
     PULLED_AT("pulled_at", "Pulled at", FieldKind.MOMENT),
     OPERATOR("operator", "Operator", FieldKind.TEXT),
+    RECIPE("recipe", "Recipe", FieldKind.TEXT),
+    SITE("site", "Site", FieldKind.TEXT),
     COFFEE("coffee", "Coffee", FieldKind.TEXT),
+    BAG("bag", "Bag", FieldKind.TEXT),
     ROASTED_ON("roasted_on", "Roasted on", FieldKind.DAY),
+    FROZEN_DAYS("frozen_d", "Days frozen", "d", 0, 5000),
+    BEANS_TREATMENT("beans_treatment", "Beans treated", FieldKind.TEXT),
+    BEANS_TEMPERATURE("beans_c", "Beans at", "°C", -200, 60),
     GRINDER("grinder", "Grinder", FieldKind.TEXT),
     GRIND("grind", "Grind", "", -1000, 100_000),
     PURGE("purge_g", "Purge", "g", 0, 500),
+    GROUNDS_TREATMENT("grounds_treatment", "Grounds treated", FieldKind.TEXT),
+    GROUNDS_TEMPERATURE("grounds_c", "Grounds at", "°C", -80, 90),
+    GRIND_TO_BREW("grind_to_brew_s", "Grind to brew", "s", 0, 1_000_000),
+    PREPARATION("preparation", "Preparation", FieldKind.TEXT),
+    MINUTES_ON("switched_on_min", "Switched on for", "min", 0, 100_000),
+    FIRST_OF_SESSION("first_of_session", "First of the session", FieldKind.FLAG),
+    FLUSH("flush_s", "Flush", "s", 0, 600),
+    DWELL("dwell_s", "Loaded holder dwelt", "s", 0, 3600),
     TEMPERATURE("temperature_c", "Temperature", "°C", 1, 130),
+    TEMPERATURE_PLACE("temperature_place", "Temperature set at", FieldKind.TEXT),
     PROFILE("profile", "Profile", FieldKind.TEXT),
     PROFILE_STEPS("profile_steps", "Profile steps", FieldKind.PROFILE),
     MACHINE("machine", "Machine", FieldKind.TEXT),
@@ -36,13 +54,20 @@ public enum SheetField {
     BEVERAGE_TARGET("beverage_target_g", "Beverage mass meant", "g", 0.1, 2000),
     MOISTURE("moisture_pct", "Moisture", "%", 0, 30),
     MOISTURE_U("moisture_u_pct", "Moisture uncertainty", "%", 0, 10),
-    READINGS("strength_readings_pct", "Strength reading", "%", 0, 40, FieldKind.NUMBER_LIST),
+    READINGS("strength_readings_pct", "Strength reading", "%", 0, 40, FieldKind.READING_LIST),
     ZERO("strength_zero_pct", "Zero check", "%", -2, 2),
+    DILUTION_BEVERAGE("dilution_beverage_g", "Beverage in the diluted sample", "g", 0.01, 2000),
+    DILUTION_WATER("dilution_water_g", "Water in the diluted sample", "g", 0.01, 5000),
     REFRACTOMETER("refractometer", "Refractometer", FieldKind.TEXT),
     REFRACTOMETER_RESOLUTION("refractometer_resolution_pct", "Refractometer display step", "%", 0, 1),
     REFRACTOMETER_REPEATABILITY("refractometer_repeatability_pct", "Refractometer repeatability", "%", 0, 2),
     REFRACTOMETER_BIAS("refractometer_bias_pct", "Refractometer bias limit", "%", 0, 2),
+    REFRACTOMETER_READS(FieldForm.choice("refractometer_reads", "Refractometer reads", "strength", "brix")),
+    REFRACTOMETER_LINE("refractometer_line", "Refractometer calibration", "", -1000, 1000, FieldKind.NUMBER_LIST),
+    COMPENSATED_FROM("compensated_from_c", "Compensated from", "°C", -20, 100),
+    COMPENSATED_TO("compensated_to_c", "Compensated to", "°C", -20, 100),
     SAMPLE_FILTERED("sample_filtered", "Sample filtered", FieldKind.FLAG),
+    SCALE("scale", "Scale", FieldKind.TEXT),
     SCALE_RESOLUTION("scale_resolution_g", "Scale display step", "g", 0, 10),
     SCALE_BIAS("scale_bias_g", "Scale bias limit", "g", 0, 10),
     PUMP_ON("pump_on_s", "Pump on", "s", -600, 10_800),
@@ -57,74 +82,37 @@ public enum SheetField {
     SIMULATED("simulated", "Simulated", FieldKind.FLAG),
     NOTE("note", "Note", FieldKind.TEXT);
 
-    private final String key;
-    private final String title;
-    private final FieldKind kind;
-    private final String unit;
-    private final double low;
-    private final double high;
+    private final FieldForm form;
 
     SheetField(String key, String title, FieldKind kind) {
-        this(key, title, "", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, kind);
+        this(FieldForm.of(key, title, kind));
     }
 
     SheetField(String key, String title, String unit, double low, double high) {
-        this(key, title, unit, low, high, FieldKind.NUMBER);
+        this(FieldForm.number(key, title, unit, low, high));
     }
 
     SheetField(String key, String title, String unit, double low, double high, FieldKind kind) {
-        this.key = key;
-        this.title = title;
-        this.kind = kind;
-        this.unit = unit;
-        this.low = low;
-        this.high = high;
+        this(FieldForm.number(key, title, unit, low, high, kind));
     }
 
-    /** {@return the name in files and in the library} */
-    public String key() {
-        return key;
+    SheetField(FieldForm form) {
+        this.form = form;
     }
 
-    /** {@return the name on screen} */
-    public String title() {
-        return title;
-    }
-
-    /** {@return how the entry is typed} */
-    public FieldKind kind() {
-        return kind;
-    }
-
-    /** {@return the unit of a number, empty when it has none} */
-    public String unit() {
-        return unit;
+    @Override
+    public FieldForm form() {
+        return form;
     }
 
     /** {@return the field with that key} */
     public static Optional<SheetField> find(String key) {
         String wanted = key.strip().toLowerCase(Locale.ROOT);
         for (SheetField field : values()) {
-            if (field.key.equals(wanted)) {
+            if (field.key().equals(wanted)) {
                 return Optional.of(field);
             }
         }
         return Optional.empty();
-    }
-
-    /** @throws RefusedEntry if the number is outside the field's range */
-    void checkRange(double number) {
-        if (number < 0 && low >= 0) {
-            throw new RefusedEntry(title + " cannot be negative.");
-        }
-        if (!(number >= low && number <= high)) {
-            String space = unit.isEmpty() ? "" : " ";
-            throw new RefusedEntry(String.format(Locale.ROOT, "%s must lie between %s and %s%s%s.", title,
-                    plain(low), plain(high), space, unit));
-        }
-    }
-
-    private static String plain(double number) {
-        return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
     }
 }

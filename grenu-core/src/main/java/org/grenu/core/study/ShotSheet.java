@@ -3,6 +3,7 @@ package org.grenu.core.study;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -16,11 +17,18 @@ import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.RepairKind;
+import org.grenu.core.entry.FieldKind;
+import org.grenu.core.entry.FieldText;
+import org.grenu.core.entry.MomentNote;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.hydraulics.Bed;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.strength.Reading;
+import org.grenu.core.strength.ReadingLine;
 import org.grenu.core.strength.Refractometer;
+import org.grenu.core.strength.SampleDilution;
 import org.grenu.core.strength.StrengthSeries;
 
 /**
@@ -57,7 +65,7 @@ public final class ShotSheet {
         if (text == null || text.isBlank()) {
             copy.remove(field);
         } else {
-            Object value = FieldText.parse(field, text);
+            Object value = checked(field, FieldText.parse(field, text));
             if (value instanceof List<?> list && list.isEmpty()) {
                 copy.remove(field);
             } else {
@@ -65,6 +73,18 @@ public final class ShotSheet {
             }
         }
         return new ShotSheet(copy, extras);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Object checked(SheetField field, Object value) {
+        if (field == SheetField.REFRACTOMETER_LINE) {
+            try {
+                ReadingLine.of((List<Double>) value);
+            } catch (IllegalArgumentException notALine) {
+                throw new RefusedEntry(field.title() + ": " + notALine.getMessage() + ".");
+            }
+        }
+        return value;
     }
 
     /**
@@ -120,10 +140,19 @@ public final class ShotSheet {
         return entries.get(field) instanceof String text ? Optional.of(text) : Optional.empty();
     }
 
-    /** {@return the numbers entered, empty if none} */
+    /** {@return the numbers entered, empty if none; of readings their values} */
     @SuppressWarnings("unchecked")
     public List<Double> numbers(SheetField field) {
+        if (field.kind() == FieldKind.READING_LIST) {
+            return readings().stream().map(Reading::value).toList();
+        }
         return field.kind() == FieldKind.NUMBER_LIST ? (List<Double>) entries.getOrDefault(field, List.of()) : List.of();
+    }
+
+    /** {@return the strength readings with what is known of each} */
+    @SuppressWarnings("unchecked")
+    public List<Reading> readings() {
+        return (List<Reading>) entries.getOrDefault(SheetField.READINGS, List.of());
     }
 
     /** {@return whether the flag is entered as yes} */
@@ -166,11 +195,17 @@ public final class ShotSheet {
         return (List<MomentNote>) entries.getOrDefault(SheetField.MOMENT_NOTES, List.of());
     }
 
-    /** {@return whole days from roast to shot, when both dates are known} */
+    /** {@return whole days from roast to shot less those it spent frozen, when both dates are known} */
     public OptionalDouble ageDays() {
         LocalDate roasted = (LocalDate) entries.get(SheetField.ROASTED_ON);
         return roasted == null || pulledAt().isEmpty() ? OptionalDouble.empty()
-                : OptionalDouble.of(ChronoUnit.DAYS.between(roasted, pulledAt().get().toLocalDate()));
+                : OptionalDouble.of(ChronoUnit.DAYS.between(roasted, pulledAt().get().toLocalDate()) - number(SheetField.FROZEN_DAYS).orElse(0));
+    }
+
+    /** {@return the studies it belongs to, in the order they were entered} */
+    public List<String> studies() {
+        return text(SheetField.STUDY).map(text -> Arrays.stream(text.split(";")).map(String::strip).filter(name -> !name.isEmpty())
+                .distinct().toList()).orElse(List.of());
     }
 
     /** {@return the bed's size, when diameter and depth are known} */
@@ -187,8 +222,25 @@ public final class ShotSheet {
         Refractometer instrument = new Refractometer(text(SheetField.REFRACTOMETER).orElse(usual.name()),
                 number(SheetField.REFRACTOMETER_RESOLUTION).orElse(usual.resolution()),
                 number(SheetField.REFRACTOMETER_REPEATABILITY).orElse(usual.repeatability()),
-                number(SheetField.REFRACTOMETER_BIAS).orElse(usual.bias()));
-        return new StrengthSeries(numbers(SheetField.READINGS), number(SheetField.ZERO), instrument);
+                number(SheetField.REFRACTOMETER_BIAS).orElse(usual.bias()), readingLine());
+        return new StrengthSeries(readings(), number(SheetField.ZERO), instrument, dilution());
+    }
+
+    /** {@return how the reading turns into strength: as calibrated, by the usual factor from °Brix, or as it is} */
+    private ReadingLine readingLine() {
+        List<Double> numbers = numbers(SheetField.REFRACTOMETER_LINE);
+        if (!numbers.isEmpty()) {
+            return ReadingLine.of(numbers);
+        }
+        return text(SheetField.REFRACTOMETER_READS).filter("brix"::equals).isPresent()
+                ? ReadingLine.ofFactor(ReadingLine.USUAL_BRIX_FACTOR, 0) : ReadingLine.STRENGTH;
+    }
+
+    private Optional<SampleDilution> dilution() {
+        OptionalDouble beverage = number(SheetField.DILUTION_BEVERAGE);
+        OptionalDouble water = number(SheetField.DILUTION_WATER);
+        return beverage.isPresent() && water.isPresent()
+                ? Optional.of(new SampleDilution(weighed(beverage.getAsDouble()), weighed(water.getAsDouble()))) : Optional.empty();
     }
 
     /** {@return a mass read on the scale: display step/√12 independent, bias limit/√3 shared; g} */
@@ -233,7 +285,7 @@ public final class ShotSheet {
             if (field.kind() != FieldKind.NUMBER) {
                 throw new IllegalArgumentException(field.key() + " is not a number");
             }
-            field.checkRange(number);
+            field.form().checkRange(number);
             entries.put(field, number + 0.0);
         }
 
@@ -244,7 +296,7 @@ public final class ShotSheet {
          */
         public void text(SheetField field, String text) {
             if (!text.isBlank()) {
-                entries.put(field, FieldText.parse(field, text));
+                entries.put(field, checked(field, FieldText.parse(field, text)));
             }
         }
 

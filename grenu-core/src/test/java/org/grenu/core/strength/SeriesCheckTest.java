@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class SeriesCheckTest {
 
     private static StrengthSeries series(Double... readings) {
-        return new StrengthSeries(List.of(readings), OptionalDouble.empty(), Refractometer.USUAL);
+        return StrengthSeries.of(List.of(readings), OptionalDouble.empty(), Refractometer.USUAL);
     }
 
     /** Two-sided 5 % critical values of Grubbs' test, from published tables (from memory). */
@@ -50,7 +50,7 @@ class SeriesCheckTest {
             for (int r = 0; r < 3 + i % 6; r++) {
                 readings.add(Math.round(100 * (9.4 + 0.015 * random.nextGaussian())) / 100.0);
             }
-            alarms += alarm.test(new StrengthSeries(readings, OptionalDouble.empty(), Refractometer.USUAL)) ? 1 : 0;
+            alarms += alarm.test(StrengthSeries.of(readings, OptionalDouble.empty(), Refractometer.USUAL)) ? 1 : 0;
         }
         return alarms / (double) trials;
     }
@@ -58,7 +58,7 @@ class SeriesCheckTest {
     @Test
     void strengthSubtractsTheZeroAndKeepsBothParts() {
         Refractometer instrument = new Refractometer("R-2", 0.01, 0.02, 0.03);
-        Measured strength = new StrengthSeries(List.of(9.29, 9.31, 9.36), OptionalDouble.of(0.02), instrument).strength().orElseThrow();
+        Measured strength = StrengthSeries.of(List.of(9.29, 9.31, 9.36), OptionalDouble.of(0.02), instrument).strength().orElseThrow();
         double s = Math.sqrt((0.03 * 0.03 + 0.01 * 0.01 + 0.04 * 0.04) / 2);
         assertThat(strength.value()).isCloseTo(9.30, within(1e-12));
         assertThat(strength.independent()).isCloseTo(Math.hypot(s / Math.sqrt(3), 0.02), within(1e-12));
@@ -68,7 +68,7 @@ class SeriesCheckTest {
     @Test
     void equalReadingsDoNotAverageTheDisplayStepAway() {
         Refractometer coarse = new Refractometer("", 0.1, 0, 0);
-        Measured strength = new StrengthSeries(List.of(9.4, 9.4, 9.4, 9.4), OptionalDouble.empty(), coarse).strength().orElseThrow();
+        Measured strength = StrengthSeries.of(List.of(9.4, 9.4, 9.4, 9.4), OptionalDouble.empty(), coarse).strength().orElseThrow();
         assertThat(strength.u()).isCloseTo(0.1 / Math.sqrt(12), within(1e-12));
     }
 }

@@ -3,6 +3,7 @@ package org.grenu.core.study;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import org.grenu.core.entry.RefusedEntry;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;

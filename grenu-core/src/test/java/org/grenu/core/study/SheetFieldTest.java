@@ -3,6 +3,7 @@ package org.grenu.core.study;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import org.grenu.core.entry.RefusedEntry;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Set;
@@ -22,7 +23,10 @@ class SheetFieldTest {
         return switch (field.kind()) {
             case TEXT -> "two words";
             case NUMBER -> field == SheetField.GRIND ? "2.4" : field == SheetField.BED_DIAMETER ? "58" : "1";
-            case NUMBER_LIST -> "9.4; 9.42; 9.38";
+            case NUMBER_LIST -> "10; 9.8; 0.98; 0.02; 0.01";
+            case READING_LIST -> "9.4; 9.42@35/24.1/24/filtered; 9.38@70";
+            case CHOICE -> field.choices().get(0);
+            case ROWS -> throw new IllegalStateException("no record of a shot has rows");
             case FLAG -> "yes";
             case MOMENT -> "2026-05-14T10:31";
             case DAY -> "2026-04-27";
@@ -78,7 +82,7 @@ class SheetFieldTest {
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.DOSE, Double.NaN)).isInstanceOf(RefusedEntry.class);
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.COFFEE, 1.0)).isInstanceOf(IllegalArgumentException.class);
         assertThat(ShotSheet.EMPTY.with(SheetField.ZERO, -0.0)).isEqualTo(ShotSheet.EMPTY.with(SheetField.ZERO, "0"));
-        String many = "9.4 ".repeat(FieldText.MOST_NUMBERS + 1);
+        String many = "9.4 ".repeat(201);
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.READINGS, many)).hasMessageContaining("more than 200");
     }
 

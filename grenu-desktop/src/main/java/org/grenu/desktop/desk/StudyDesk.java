@@ -129,7 +129,7 @@ public final class StudyDesk implements AutoCloseable {
      * Enters a value in the open shot's record; the entry is checked at once, stored in the background.
      *
      * @return whether that changes anything
-     * @throws org.grenu.core.study.RefusedEntry if it is not a possible entry; nothing is changed
+     * @throws org.grenu.core.entry.RefusedEntry if it is not a possible entry; nothing is changed
      */
     public boolean enter(SheetField field, String typed) {
         return open.get() != null && enter(SheetEdit.of(latestSheet(), field, typed));
@@ -138,7 +138,7 @@ public final class StudyDesk implements AutoCloseable {
     /**
      * Enters a value under a name that the user made up; as {@link #enter(SheetField, String)}.
      *
-     * @throws org.grenu.core.study.RefusedEntry if the name or the entry is not possible; nothing is changed
+     * @throws org.grenu.core.entry.RefusedEntry if the name or the entry is not possible; nothing is changed
      */
     public boolean enterOwn(String key, String typed) {
         return open.get() != null && enter(SheetEdit.ofOwn(latestSheet(), key, typed));

@@ -6,7 +6,7 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.desktop.desk.StudyDesk;
 
 /** One entry of the record while it is edited: what stands there, and why the last attempt was refused. */

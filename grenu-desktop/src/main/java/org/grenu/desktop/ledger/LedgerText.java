@@ -16,7 +16,7 @@ import org.grenu.core.profile.StepEnding;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.BeverageSource;
-import org.grenu.core.study.FieldKind;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.OpenShot;

@@ -2,7 +2,7 @@ package org.grenu.desktop.ledger;
 
 import org.grenu.core.study.ShotSheet;
 import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -25,6 +25,7 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
@@ -166,9 +167,9 @@ public final class LedgerViewModel {
 
     private boolean enterReading(int index, String typed) {
         List<String> texts = new ArrayList<>();
-        List<Double> readings = desk.latestSheet().numbers(SheetField.READINGS);
+        List<Reading> readings = desk.latestSheet().readings();
         for (int i = 0; i < readings.size(); i++) {
-            texts.add(i == index ? typed : DecimalText.exact(readings.get(i)));
+            texts.add(i == index ? typed : readings.get(i).text());
         }
         if (index >= readings.size()) {
             texts.add(typed);

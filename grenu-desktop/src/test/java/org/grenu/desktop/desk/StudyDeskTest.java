@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.library.ShotSummary;
 import org.jdbi.v3.core.Jdbi;

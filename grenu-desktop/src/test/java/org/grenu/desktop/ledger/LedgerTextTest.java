@@ -8,7 +8,7 @@ import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.FieldKind;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;

@@ -22,7 +22,7 @@ import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepRun;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.MomentNote;
+import org.grenu.core.entry.MomentNote;
 import org.grenu.core.study.ShotMeasures;
 
 /** Puts a shot's measures along an axis. */

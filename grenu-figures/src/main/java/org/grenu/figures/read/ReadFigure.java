@@ -3,7 +3,7 @@ package org.grenu.figures.read;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.curve.CurveAxis;
-import org.grenu.core.study.MomentNote;
+import org.grenu.core.entry.MomentNote;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 

@@ -16,7 +16,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.RefusedEntry;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;

@@ -1,4 +1,4 @@
-package org.grenu.core.study;
+package org.grenu.core.entry;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -16,23 +16,32 @@ import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.strength.Reading;
 
 /** Turns what is typed or logged into an entry of the record and back, without loss. */
-final class FieldText {
+public final class FieldText {
 
-    static final int LONGEST_TEXT = 20_000;
+    /** Characters of the longest text that an entry takes. */
+    public static final int LONGEST_TEXT = 20_000;
     static final int MOST_NUMBERS = 200;
 
     private FieldText() {
     }
 
-    /** {@return the entry, never null} Blank text is the caller's to handle. */
-    static Object parse(SheetField field, String text) {
+    /**
+     * {@return the entry, never null} Blank text is the caller's to handle.
+     *
+     * @throws RefusedEntry if the text is not a possible entry
+     */
+    public static Object parse(Field field, String text) {
         return switch (field.kind()) {
             case TEXT -> text(field, text);
             case NUMBER -> number(field, text);
             case NUMBER_LIST -> numbers(field, text);
             case FLAG -> flag(field, text);
+            case CHOICE -> choice(field.title(), field.choices(), text.strip());
+            case ROWS -> new RowText(field.form()).rows(text);
+            case READING_LIST -> readings(field, text);
             case MOMENT -> moment(field, text);
             case DAY -> day(field, text);
             case REPAIR_LIST -> repairs(text);
@@ -42,7 +51,8 @@ final class FieldText {
         };
     }
 
-    static String format(Object value) {
+    /** {@return the entry as text that reads back the same} */
+    public static String format(Object value) {
         if (value instanceof Double number) {
             return DecimalText.exact(number);
         }
@@ -61,26 +71,64 @@ final class FieldText {
         if (value instanceof MomentNote note) {
             return DecimalText.exact(note.seconds()) + " " + note.words();
         }
+        if (value instanceof Row row) {
+            return row.text();
+        }
+        if (value instanceof Reading reading) {
+            return reading.text();
+        }
         if (value instanceof Boolean flag) {
             return flag ? "yes" : "no";
         }
         return value.toString();
     }
 
-    private static String text(SheetField field, String text) {
+    private static String text(Field field, String text) {
         if (text.length() > LONGEST_TEXT) {
             throw new RefusedEntry(field.title() + " is longer than " + LONGEST_TEXT + " characters.");
         }
         return text.strip();
     }
 
-    private static Double number(SheetField field, String text) {
-        OptionalDouble number = DecimalText.parse(text);
-        if (number.isEmpty()) {
-            throw new RefusedEntry(notANumber(text));
+    private static Double number(Field field, String text) {
+        double number = numberOf(text);
+        field.form().checkRange(number);
+        return number;
+    }
+
+    static double numberOf(String text) {
+        return DecimalText.parse(text).orElseThrow(() -> new RefusedEntry(notANumber(text)));
+    }
+
+    static String choice(String title, List<String> choices, String text) {
+        return choices.stream().filter(choice -> choice.equalsIgnoreCase(text)).findFirst()
+                .orElseThrow(() -> new RefusedEntry(title + " must be one of: " + String.join(", ", choices) + "."));
+    }
+
+    private static List<Reading> readings(Field field, String text) {
+        List<Reading> readings = new ArrayList<>();
+        for (String part : text.split("[;\\s]+")) {
+            if (!part.isBlank()) {
+                readings.add(reading(field, part));
+            }
         }
-        field.checkRange(number.getAsDouble());
-        return number.getAsDouble();
+        if (readings.size() > MOST_NUMBERS) {
+            throw new RefusedEntry(field.title() + ": more than " + MOST_NUMBERS + " values.");
+        }
+        return List.copyOf(readings);
+    }
+
+    private static Reading reading(Field field, String part) {
+        if (!part.contains("@")) {
+            return Reading.of(number(field, part));
+        }
+        try {
+            Reading reading = Reading.parse(part);
+            field.form().checkRange(reading.value());
+            return reading;
+        } catch (IllegalArgumentException notUnderstood) {
+            throw new RefusedEntry(notUnderstood.getMessage());
+        }
     }
 
     private static String notANumber(String text) {
@@ -91,11 +139,11 @@ final class FieldText {
         return "“" + shown + "” is not a number. Write it such as 18.5.";
     }
 
-    private static String shortened(String text) {
+    static String shortened(String text) {
         return text.length() > 24 ? text.substring(0, 24) + "…" : text;
     }
 
-    private static List<Double> numbers(SheetField field, String text) {
+    private static List<Double> numbers(Field field, String text) {
         List<Double> numbers = new ArrayList<>();
         for (String part : text.split("[;\\s]+")) {
             if (!part.isBlank()) {
@@ -108,7 +156,7 @@ final class FieldText {
         return List.copyOf(numbers);
     }
 
-    private static Boolean flag(SheetField field, String text) {
+    private static Boolean flag(Field field, String text) {
         return switch (text.strip().toLowerCase(Locale.ROOT)) {
             case "yes", "true", "1" -> true;
             case "no", "false", "0" -> false;
@@ -116,7 +164,7 @@ final class FieldText {
         };
     }
 
-    private static LocalDateTime moment(SheetField field, String text) {
+    private static LocalDateTime moment(Field field, String text) {
         String plain = text.strip().replace(' ', 'T');
         try {
             return plain.length() == 10 ? LocalDate.parse(plain).atStartOfDay() : LocalDateTime.parse(plain);
@@ -125,7 +173,7 @@ final class FieldText {
         }
     }
 
-    private static LocalDate day(SheetField field, String text) {
+    private static LocalDate day(Field field, String text) {
         try {
             return LocalDate.parse(text.strip().length() > 10 ? text.strip().substring(0, 10) : text.strip());
         } catch (DateTimeParseException notIso) {

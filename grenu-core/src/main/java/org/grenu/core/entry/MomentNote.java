@@ -1,4 +1,4 @@
-package org.grenu.core.study;
+package org.grenu.core.entry;
 
 /** Words at a moment of the shot, s on the log's axis. */
 public record MomentNote(double seconds, String words) {

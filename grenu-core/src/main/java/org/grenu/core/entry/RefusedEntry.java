@@ -1,4 +1,4 @@
-package org.grenu.core.study;
+package org.grenu.core.entry;
 
 /** An entry that the record does not take; the message says why, in words for the person who typed it. */
 public final class RefusedEntry extends RuntimeException {

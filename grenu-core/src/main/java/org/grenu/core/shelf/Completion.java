@@ -1,0 +1,107 @@
+package org.grenu.core.shelf;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.strength.ReadingLine;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+
+/** A shot's record joined by what its coffee and gear were on that day. An entry of the record itself always goes first. */
+final class Completion {
+
+    private final Shelf shelf;
+    private final ShotSheet recorded;
+    private ShotSheet.Builder builder;
+
+    Completion(Shelf shelf, ShotSheet recorded) {
+        this.shelf = shelf;
+        this.recorded = recorded;
+    }
+
+    ShotSheet completed() {
+        version(ShelfKind.BAG).ifPresent(bag -> bag(bag.entries()));
+        coffee().ifPresent(coffee -> {
+            number(SheetField.MOISTURE, coffee.number(ShelfField.MOISTURE));
+            if (!recorded.has(SheetField.MOISTURE)) {
+                number(SheetField.MOISTURE_U, coffee.number(ShelfField.MOISTURE_U));
+            }
+        });
+        version(ShelfKind.BASKET).ifPresent(basket -> basket(basket.entries()));
+        version(ShelfKind.SCALE).ifPresent(scale -> {
+            number(SheetField.SCALE_RESOLUTION, scale.entries().number(ShelfField.SCALE_STEP));
+            number(SheetField.SCALE_BIAS, scale.entries().number(ShelfField.SCALE_BIAS));
+            number(SheetField.SCALE_LAG, scale.entries().number(ShelfField.SCALE_LAG));
+        });
+        version(ShelfKind.REFRACTOMETER).ifPresent(instrument -> refractometer(instrument.entries()));
+        version(ShelfKind.SITE).ifPresent(site -> number(SheetField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
+        machine();
+        return builder == null ? recorded : builder.build();
+    }
+
+    private Optional<ShelfVersion> version(ShelfKind kind) {
+        return shelf.versionFor(kind, recorded);
+    }
+
+    private void bag(Entries bag) {
+        text(SheetField.COFFEE, bag.text(ShelfField.BAG_COFFEE));
+        BagLife life = BagLife.of(bag);
+        text(SheetField.ROASTED_ON, life.first(BagEvent.Kind.ROASTED).map(LocalDate::toString));
+        recorded.pulledAt().map(LocalDateTime::toLocalDate).ifPresent(day -> {
+            long frozen = life.frozenDays(day);
+            number(SheetField.FROZEN_DAYS, frozen > 0 ? OptionalDouble.of(frozen) : OptionalDouble.empty());
+        });
+    }
+
+    private Optional<Entries> coffee() {
+        Optional<String> name = recorded.text(SheetField.COFFEE)
+                .or(() -> version(ShelfKind.BAG).flatMap(bag -> bag.entries().text(ShelfField.BAG_COFFEE)));
+        return name.flatMap(known -> shelf.find(ShelfKind.COFFEE, known)).map(ShelfItem::entries);
+    }
+
+    private void basket(Entries basket) {
+        OptionalDouble from = basket.number(ShelfField.CAPACITY_FROM);
+        OptionalDouble to = basket.number(ShelfField.CAPACITY_TO);
+        number(SheetField.BASKET_CAPACITY, from.isPresent() && to.isPresent()
+                ? OptionalDouble.of((from.getAsDouble() + to.getAsDouble()) / 2) : from.isPresent() ? from : to);
+        number(SheetField.BED_DIAMETER, basket.number(ShelfField.DIAMETER));
+        number(SheetField.BED_DEPTH, basket.number(ShelfField.DEPTH));
+    }
+
+    private void refractometer(Entries instrument) {
+        number(SheetField.REFRACTOMETER_RESOLUTION, instrument.number(ShelfField.READING_STEP));
+        number(SheetField.REFRACTOMETER_REPEATABILITY, instrument.number(ShelfField.READING_REPEATABILITY));
+        number(SheetField.REFRACTOMETER_BIAS, instrument.number(ShelfField.READING_BIAS));
+        number(SheetField.COMPENSATED_FROM, instrument.number(ShelfField.COMPENSATED_FROM));
+        number(SheetField.COMPENSATED_TO, instrument.number(ShelfField.COMPENSATED_TO));
+        text(SheetField.REFRACTOMETER_READS, instrument.text(ShelfField.READS));
+        ReadingLine line = Calibrations.readingLine(instrument);
+        if (!line.equals(ReadingLine.STRENGTH)) {
+            text(SheetField.REFRACTOMETER_LINE, Optional.of(line.numbers().stream().map(DecimalText::exact).collect(Collectors.joining("; "))));
+        }
+    }
+
+    private void machine() {
+        recorded.text(SheetField.MACHINE).flatMap(name -> shelf.find(ShelfKind.MACHINE, name)).filter(item -> item.versions().size() > 1)
+                .ifPresent(item -> text(SheetField.MACHINE_VERSION, version(ShelfKind.MACHINE).map(ShelfVersion::label)));
+    }
+
+    private void number(SheetField field, OptionalDouble value) {
+        if (value.isPresent() && !recorded.has(field)) {
+            builder().number(field, value.getAsDouble());
+        }
+    }
+
+    private void text(SheetField field, Optional<String> value) {
+        value.filter(text -> !recorded.has(field)).ifPresent(text -> builder().text(field, text));
+    }
+
+    private ShotSheet.Builder builder() {
+        builder = builder == null ? new ShotSheet.Builder(recorded) : builder;
+        return builder;
+    }
+}

@@ -1,0 +1,61 @@
+package org.grenu.core.shelf;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.grenu.core.study.ShotSheet;
+
+/** All things on the shelf. Immutable. */
+public final class Shelf {
+
+    /** Nothing on it. */
+    public static final Shelf EMPTY = new Shelf(List.of());
+
+    private final List<ShelfItem> items;
+    private final Map<ShelfKind, Map<String, ShelfItem>> byName = new HashMap<>();
+
+    /** The shelf with those things. */
+    public Shelf(List<ShelfItem> items) {
+        this.items = items.stream().sorted(Comparator.comparing(ShelfItem::kind).thenComparing(ShelfItem::name, String.CASE_INSENSITIVE_ORDER)).toList();
+        this.items.forEach(item -> byName.computeIfAbsent(item.kind(), kind -> new HashMap<>()).put(lower(item.name()), item));
+    }
+
+    /** {@return all things, by kind and name} */
+    public List<ShelfItem> items() {
+        return items;
+    }
+
+    /** {@return the things of that kind, by name} */
+    public List<ShelfItem> of(ShelfKind kind) {
+        return items.stream().filter(item -> item.kind() == kind).toList();
+    }
+
+    /** {@return the thing of that kind and name, whatever the case of its letters} */
+    public Optional<ShelfItem> find(ShelfKind kind, String name) {
+        return Optional.ofNullable(byName.getOrDefault(kind, Map.of()).get(lower(name)));
+    }
+
+    /** {@return the thing with that key} */
+    public Optional<ShelfItem> find(long id) {
+        return items.stream().filter(item -> item.id() == id).findFirst();
+    }
+
+    /** {@return the thing of that kind that the shot names, as it was when the shot was pulled} */
+    public Optional<ShelfVersion> versionFor(ShelfKind kind, ShotSheet sheet) {
+        Optional<LocalDate> day = sheet.pulledAt().map(moment -> moment.toLocalDate());
+        return sheet.text(kind.named()).flatMap(name -> find(kind, name)).flatMap(item -> item.on(day));
+    }
+
+    /** {@return the record with what it leaves open and its coffee and gear tell; the same record when they tell nothing} */
+    public ShotSheet complete(ShotSheet sheet) {
+        return items.isEmpty() ? sheet : new Completion(this, sheet).completed();
+    }
+
+    private static String lower(String name) {
+        return name.strip().toLowerCase(Locale.ROOT);
+    }
+}

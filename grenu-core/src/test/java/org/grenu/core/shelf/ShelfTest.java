@@ -1,0 +1,82 @@
+package org.grenu.core.shelf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.junit.jupiter.api.Test;
+
+class ShelfTest {
+
+    private static ShelfItem item(ShelfKind kind, String name, Entries... versions) {
+        List<ShelfVersion> all = new ArrayList<>();
+        for (int i = 0; i < versions.length; i++) {
+            all.add(new ShelfVersion(i, i + 1, i == 0 ? Optional.empty() : Optional.of(LocalDate.of(2026, 5, 10 * i)), i == 0 ? "" : "new screen", versions[i]));
+        }
+        return new ShelfItem(1, kind, name, all);
+    }
+
+    private static final Shelf SHELF = new Shelf(List.of(
+            item(ShelfKind.BAG, "Heron bag 1", Entries.NONE.with(ShelfField.BAG_COFFEE, "Lot Heron 14")
+                    .with(ShelfField.LIFE, "2026-04-27 roasted; 2026-05-01 frozen; 2026-05-11 thawed")),
+            item(ShelfKind.COFFEE, "Lot Heron 14", Entries.NONE.with(ShelfField.MOISTURE, "1.8").with(ShelfField.MOISTURE_U, "0.3")),
+            item(ShelfKind.MACHINE, "Rig 1", Entries.NONE, Entries.NONE),
+            item(ShelfKind.SCALE, "S-1", Entries.NONE.with(ShelfField.SCALE_STEP, "0.1"), Entries.NONE.with(ShelfField.SCALE_STEP, "0.01")),
+            item(ShelfKind.BASKET, "18 g", Entries.NONE.with(ShelfField.CAPACITY_FROM, "17").with(ShelfField.CAPACITY_TO, "19").with(ShelfField.DIAMETER, "58")),
+            item(ShelfKind.SITE, "Hill", Entries.NONE.with(ShelfField.ALTITUDE, "1370")),
+            item(ShelfKind.REFRACTOMETER, "R-2", Entries.NONE.with(ShelfField.READS, "brix").with(ShelfField.READING_STEP, "0.1"))));
+
+    private static ShotSheet shot(String pulled) {
+        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, pulled).with(SheetField.BAG, "heron bag 1").with(SheetField.SCALE, "S-1")
+                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g").with(SheetField.SITE, "Hill").with(SheetField.REFRACTOMETER, "R-2")
+                .with(SheetField.READINGS, "11");
+    }
+
+    @Test
+    void whatARecordLeavesOpenItsGearTells() {
+        ShotSheet complete = SHELF.complete(shot("2026-05-13T09:00"));
+        assertThat(complete.text(SheetField.COFFEE)).hasValue("Lot Heron 14");
+        assertThat(complete.ageDays().orElseThrow()).as("16 days, 10 of them frozen").isEqualTo(6);
+        assertThat(complete.moisture().orElseThrow().shared()).isEqualTo(0.3);
+        assertThat(complete.number(SheetField.BASKET_CAPACITY)).hasValue(18);
+        assertThat(complete.number(SheetField.ALTITUDE)).hasValue(1370);
+        assertThat(complete.strengthSeries().strength().orElseThrow().value()).as("0.85 points per °Brix").isCloseTo(9.35, within(1e-9));
+    }
+
+    @Test
+    void whatTheRecordSaysGoesFirst() {
+        ShotSheet own = shot("2026-05-13T09:00").with(SheetField.ALTITUDE, 12).with(SheetField.ROASTED_ON, "2026-05-01");
+        assertThat(SHELF.complete(own).number(SheetField.ALTITUDE)).hasValue(12);
+        assertThat(SHELF.complete(own).entry(SheetField.ROASTED_ON)).hasValue("2026-05-01");
+    }
+
+    @Test
+    void oldShotsKeepTheVersionTheyWerePulledOn() {
+        assertThat(SHELF.complete(shot("2026-05-09T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.1);
+        assertThat(SHELF.complete(shot("2026-05-10T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.01);
+        assertThat(SHELF.complete(shot("2026-05-09T09:00")).text(SheetField.MACHINE_VERSION)).hasValue("v1");
+        assertThat(SHELF.complete(shot("2026-05-13T09:00")).text(SheetField.MACHINE_VERSION)).hasValue("v2: new screen");
+        ShotSheet undated = ShotSheet.EMPTY.with(SheetField.SCALE, "S-1");
+        assertThat(SHELF.complete(undated).has(SheetField.SCALE_RESOLUTION)).as("of an unknown day nothing is told").isFalse();
+    }
+
+    @Test
+    void aRecordThatNamesNothingStaysAsItIs() {
+        ShotSheet bare = ShotSheet.EMPTY.with(SheetField.GRINDER, "not on the shelf");
+        assertThat(SHELF.complete(bare)).isSameAs(bare);
+    }
+
+    /** Handbook §6 check values: 0 m → 99.97 °C, 1370 m → 95.42 °C. */
+    @Test
+    void altitudeLimitsTheSetTemperature() {
+        assertThat(SiteHeat.at(0).boilingCelsius()).isCloseTo(99.97, within(0.005));
+        assertThat(SiteHeat.at(1370).highestSet()).isEqualTo(95.0);
+        assertThat(SiteHeat.fahrenheit(SiteHeat.at(1370).boilingCelsius())).isCloseTo(203.75, within(0.01));
+    }
+}
