@@ -7,8 +7,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.grenu.core.puck.DemoShelf;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.formats.ShelfJson;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
 import picocli.CommandLine.Command;
@@ -22,6 +24,9 @@ public final class DemoFilesCommand implements Callable<Integer> {
     /** Name of the file that lists the others. */
     public static final String INDEX = "index.txt";
 
+    /** Name of the file with what stands on the demo's shelf. */
+    public static final String SHELF = "shelf.json";
+
     @Parameters(paramLabel = "FOLDER", description = "Where to write; made when it does not exist.")
     private Path folder;
 
@@ -34,6 +39,7 @@ public final class DemoFilesCommand implements Callable<Integer> {
         }
         Files.writeString(folder.resolve(INDEX), shots.stream().map(DemoFilesCommand::fileName)
                 .collect(Collectors.joining("\n", "", "\n")), StandardCharsets.UTF_8);
+        Files.writeString(folder.resolve(SHELF), ShelfJson.write(DemoShelf.items()), StandardCharsets.UTF_8);
         return 0;
     }
 

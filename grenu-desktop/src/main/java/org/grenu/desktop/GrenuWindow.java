@@ -80,6 +80,7 @@ public final class GrenuWindow extends Application {
         bench.desk().load(opened.shots);
         if (request.demo() && opened.shots.isEmpty()) {
             bench.importing().importSources(DemoFiles.all());
+            bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");
         }
         if (!request.files().isEmpty()) {
             bench.importing().importPaths(request.files());

@@ -24,7 +24,7 @@ import org.sqlite.SQLiteDataSource;
 final class LibraryFile {
 
     /** Number of the newest migration. */
-    static final int CURRENT_VERSION = 5;
+    static final int CURRENT_VERSION = 6;
     private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
 
     private final Path path;

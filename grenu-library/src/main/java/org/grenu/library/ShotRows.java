@@ -13,6 +13,8 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.CurveSettings;
+import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.quantity.Measured;
@@ -25,7 +27,7 @@ import org.jdbi.v3.core.Handle;
 final class ShotRows {
 
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final String FIELD_COLUMNS = Arrays.stream(SheetField.values()).map(SheetField::key).collect(Collectors.joining(", "));
+    static final String FIELD_COLUMNS = Arrays.stream(SheetField.values()).map(SheetField::key).collect(Collectors.joining(", "));
     private static final String FIELD_PLACES = Arrays.stream(SheetField.values()).map(f -> ":" + f.key()).collect(Collectors.joining(", "));
 
     private ShotRows() {
@@ -33,7 +35,7 @@ final class ShotRows {
 
     static String selectSummaries() {
         return "SELECT shot.id, shot.number, shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
-                .collect(Collectors.joining(", ")) + ", d.algorithm, d.miniature, d.miniature_count, d.peak_pressure_bar, "
+                .collect(Collectors.joining(", ")) + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
                 + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
                 + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
                 + "1 FROM shot LEFT JOIN curve_digest d ON d.shot_id = shot.id";
@@ -99,14 +101,14 @@ final class ShotRows {
         }
     }
 
-    static void store(Handle handle, long id, CurveDigest digest) {
-        var insert = handle.createUpdate("INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, pump_on_s, pump_on_u, pump_on_how, "
+    static void store(Handle handle, long id, CurveSettings settings, CurveDigest digest) {
+        var insert = handle.createUpdate("INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, settings, pump_on_s, pump_on_u, pump_on_how, "
                 + "pressure_onset_s, pressure_onset_u, pressure_onset_how, "
                 + "first_drip_s, first_drip_u, first_drip_how, pump_off_s, pump_off_u, pump_off_how, last_drip_s, last_drip_u, "
                 + "last_drip_how, beverage_g, beverage_u_g, peak_pressure_bar, mean_pressure_bar, miniature, miniature_count) VALUES "
-                + "(:id, :algorithm, :on_s, :on_u, :on_how, :onset_s, :onset_u, :onset_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
+                + "(:id, :algorithm, :settings, :on_s, :on_u, :on_how, :onset_s, :onset_u, :onset_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
                 + ":last_how, :beverage, :beverage_u, :peak, :mean, :miniature, :count)")
-                .bind("id", id).bind("algorithm", CurveMeasures.ALGORITHM_VERSION)
+                .bind("id", id).bind("algorithm", CurveMeasures.ALGORITHM_VERSION).bind("settings", key(settings))
                 .bind("beverage", digest.beverage().map(Measured::value).orElse(null))
                 .bind("beverage_u", digest.beverage().map(Measured::u).orElse(null))
                 .bind("peak", boxed(digest.peakPressure())).bind("mean", boxed(digest.meanPressure()))
@@ -123,9 +125,16 @@ final class ShotRows {
         return number.isPresent() ? number.getAsDouble() : null;
     }
 
-    /** {@return the stored digest; empty when there is none or another algorithm made it} */
-    static Optional<CurveDigest> digest(ResultSet row) throws SQLException {
-        if (row.getInt("algorithm") != CurveMeasures.ALGORITHM_VERSION) {
+    /** The same for equal settings, in every run of the program. */
+    private static String key(CurveSettings settings) {
+        String off = settings.repairsOff().stream().map(RepairKind::key).sorted().collect(Collectors.joining(" "));
+        return String.join("/", off, settings.pumpOn().toString(), settings.pumpOff().toString(), Double.toString(settings.massResolution()),
+                settings.scaleLag().toString());
+    }
+
+    /** {@return the stored digest; empty when there is none, or it was made by another algorithm or from another record} */
+    static Optional<CurveDigest> digest(ResultSet row, CurveSettings settings) throws SQLException {
+        if (row.getInt("algorithm") != CurveMeasures.ALGORITHM_VERSION || !key(settings).equals(row.getString("settings"))) {
             return Optional.empty();
         }
         OptionalDouble beverage = number(row, "curve_beverage_g");

@@ -1,18 +1,30 @@
 package org.grenu.library;
 
 import org.grenu.core.curve.CurveDigest;
+import org.grenu.core.shelf.Shelf;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.ShotSheet;
 
 /**
  * A stored shot without its samples: what a list or a map needs.
  *
- * @param id     key in the library
- * @param number as people call it, counted in the order of import
- * @param sheet  its record
- * @param digest what its log says, in short
+ * @param id       key in the library
+ * @param number   as people call it, counted in the order of import
+ * @param recorded its record as it was written down
+ * @param sheet    its record with what it leaves open and its coffee and gear tell
+ * @param digest   what its log says, in short
  */
-public record ShotSummary(long id, int number, ShotSheet sheet, CurveDigest digest) {
+public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, CurveDigest digest) {
+
+    /** A shot whose coffee and gear are not on the shelf. */
+    public ShotSummary(long id, int number, ShotSheet recorded, CurveDigest digest) {
+        this(id, number, recorded, recorded, digest);
+    }
+
+    /** {@return the shot as that shelf tells of it} The digest is the caller's to look after. */
+    ShotSummary on(Shelf shelf) {
+        return new ShotSummary(id, number, recorded, shelf.complete(recorded), digest);
+    }
 
     /** {@return masses and strength as far as known} */
     public Masses masses() {

@@ -142,7 +142,7 @@ class LibraryTest {
                 library.undo();
                 edit(library, SheetField.MOISTURE, "");
                 assertThat(library.redo()).isEmpty();
-                assertThat(library.undo()).map(s -> s.edit().key()).contains("moisture_pct");
+                assertThat(library.undo()).map(s -> s.changes().get(0).key()).contains("moisture_pct");
                 assertThat(library.undo()).isEmpty();
             }
         }
@@ -152,7 +152,7 @@ class LibraryTest {
             try (Library library = Library.open(file())) {
                 library.add("tare.csv", RAW, SHOTS.get(15));
                 Optional<Double> repaired = library.summaries().get(0).digest().beverage().map(b -> b.value());
-                StoredEdit off = edit(library, SheetField.PUMP_OFF, "20");
+                StoredStep off = edit(library, SheetField.PUMP_OFF, "20");
                 assertThat(off.shot().digest().times().pumpOff().orElseThrow().seconds()).isEqualTo(20);
                 library.undo();
                 assertThat(library.summaries().get(0).digest().beverage().map(b -> b.value())).isEqualTo(repaired);
@@ -171,7 +171,7 @@ class LibraryTest {
             }
         }
 
-        private StoredEdit edit(Library library, SheetField field, String typed) {
+        private StoredStep edit(Library library, SheetField field, String typed) {
             ShotSummary shot = library.summaries().get(0);
             return library.apply(shot.id(), SheetEdit.of(shot.sheet(), field, typed));
         }
@@ -186,7 +186,7 @@ class LibraryTest {
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
                     + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 5)").hasMessageContaining("--library");
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 6)").hasMessageContaining("--library");
         }
 
         @Test
@@ -232,7 +232,7 @@ class LibraryTest {
                 assertThat(sheet.extras()).containsExactly(Map.entry("beans frozen", "yes"));
                 assertThat(sheet.entry(SheetField.ARM)).contains("control");
                 assertThat(sheet.flag(SheetField.FAULT_ON_PURPOSE)).isTrue();
-                assertThat(library.undo()).map(stored -> stored.edit().title()).contains("screen");
+                assertThat(library.undo()).map(stored -> stored.words()).contains("screen");
                 assertThat(library.summaries().get(0).sheet().extras()).containsEntry("screen", "old").containsEntry("beans frozen", "yes");
                 library.undo();
                 library.undo();

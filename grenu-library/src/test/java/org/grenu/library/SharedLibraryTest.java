@@ -71,12 +71,12 @@ class SharedLibraryTest {
         try (Library library = Library.open(file(), clock)) {
             library.add("a.csv", new byte[] {1}, SHOTS.get(0));
             ShotSummary shot = library.summaries().get(0);
-            StoredEdit stored = library.apply(shot.id(), SheetEdit.of(shot.sheet(), SheetField.DOSE, "17,5"));
+            StoredStep stored = library.apply(shot.id(), SheetEdit.of(shot.sheet(), SheetField.DOSE, "17,5"));
             library.apply(shot.id(), SheetEdit.of(stored.shot().sheet(), SheetField.NOTE, "weighed again"));
             library.undo();
         }
         List<Map<String, Object>> history = Jdbi.create("jdbc:sqlite:" + file())
-                .withHandle(h -> h.createQuery("SELECT field, before_text, after_text, made_at, state FROM edit ORDER BY id").mapToMap().list());
+                .withHandle(h -> h.createQuery("SELECT field, before_text, after_text, made_at, state FROM history ORDER BY id").mapToMap().list());
         assertThat(history).hasSize(2);
         assertThat(history.get(0)).containsEntry("field", "dose_g").containsEntry("before_text", "18").containsEntry("after_text", "17.5")
                 .containsEntry("made_at", "2026-05-14T10:31:00Z").containsEntry("state", "applied");

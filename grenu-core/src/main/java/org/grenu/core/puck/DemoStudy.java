@@ -36,8 +36,8 @@ public final class DemoStudy {
     }
 
     private static List<Session> sessions() {
-        Bag heron = new Bag("heron", "Lot Heron 14", "2026-04-27", SimulatedCoffee.REFERENCE);
-        Bag siskin = new Bag("siskin", "Lot Siskin 3", "2026-05-13", SISKIN);
+        Bag heron = new Bag("heron", "Lot Heron 14", "Heron 14 bag A", "2026-04-27", SimulatedCoffee.REFERENCE);
+        Bag siskin = new Bag("siskin", "Lot Siskin 3", "Siskin 3 bag A", "2026-05-13", SISKIN);
         return List.of(
                 new Session(heron, NAME, LocalDateTime.of(2026, 5, 13, 9, 4), 16, List.of(
                         nine(2.4, 93), nine(2.2, 93), gentle(2.6, 93), nine(2.6, 93),
@@ -78,7 +78,8 @@ public final class DemoStudy {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, session.study)
                 .with(SheetField.PULLED_AT, session.first.plusMinutes(9L * index).toString())
                 .with(SheetField.OPERATOR, "Operator " + (1 + index % 2))
-                .with(SheetField.COFFEE, bag.coffeeName).with(SheetField.ROASTED_ON, bag.roastedOn).with(SheetField.GRINDER, "G-burr A")
+                .with(SheetField.SITE, "Basalt Room").with(SheetField.WATER, "Brew water 3").with(SheetField.SCALE, "S-1")
+                .with(SheetField.COFFEE, bag.coffeeName).with(SheetField.BAG, bag.name).with(SheetField.ROASTED_ON, bag.roastedOn).with(SheetField.GRINDER, "G-burr A")
                 .with(SheetField.GRIND, plan.grind).with(SheetField.PURGE, index % 4 == 3 ? 0 : 2)
                 .with(SheetField.TEMPERATURE, plan.celsius)
                 .with(SheetField.PROFILE, plan.profile.title()).with(SheetField.PROFILE_STEPS, plan.profile.profile().text())
@@ -106,7 +107,7 @@ public final class DemoStudy {
     public record DemoShot(String name, Shot shot, SimulatedShot.Truth truth) {
     }
 
-    private record Bag(String file, String coffeeName, String roastedOn, SimulatedCoffee coffee) {
+    private record Bag(String file, String coffeeName, String name, String roastedOn, SimulatedCoffee coffee) {
     }
 
     private record Session(Bag bag, String study, LocalDateTime first, int ageDays, List<Plan> plans) {

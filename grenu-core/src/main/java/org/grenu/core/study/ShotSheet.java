@@ -208,6 +208,20 @@ public final class ShotSheet {
                 .distinct().toList()).orElse(List.of());
     }
 
+    /**
+     * {@return the arm it belongs to in that study} The entry names one arm for all its studies, or study and arm with a
+     * colon between, such as {@code Pressure and flow: even; Ageing: control}.
+     */
+    public Optional<String> armIn(String study) {
+        Optional<String> arms = text(SheetField.ARM);
+        for (String part : arms.orElse("").split(";")) {
+            if (part.strip().startsWith(study + ":")) {
+                return Optional.of(part.strip().substring(study.length() + 1).strip());
+            }
+        }
+        return arms.filter(arm -> studies().stream().noneMatch(other -> arm.contains(other + ":")));
+    }
+
     /** {@return the bed's size, when diameter and depth are known} */
     public Optional<Bed> bed() {
         OptionalDouble diameter = number(SheetField.BED_DIAMETER);

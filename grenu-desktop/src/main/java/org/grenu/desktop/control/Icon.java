@@ -7,6 +7,7 @@ import javafx.scene.shape.SVGPath;
 /** The program's own line icons, in a box of 18 px. */
 public enum Icon {
     MARK("M9 1 A8 8 0 1 1 8.99 1 Z M6 6 h.01 M9 4.5 h.01 M12 6.5 h.01 M5 9.5 h.01 M8.2 8.2 h.01 M11 9.6 h.01 M13.4 9.4 h.01 M6.8 12 h.01 M9.6 13 h.01 M12 12.4 h.01"),
+    SHELF("M2 6.5 H16 M2 15.5 H16 M4 6.5 V3 H7.5 V6.5 M10 6.5 V2 H14 V6.5 M3.5 15.5 V10.5 H9 V15.5 M11.5 15.5 V12 H14.5 V15.5"),
     READ("M2 6 C5 2 7 8 10 5 S14 4 16 4 M2 10 C5 7 8 12 11 9 S15 8 16 8 M2 14 H16"),
     COMPARE("M2.5 15.5 H16 M2.5 15.5 C6 14 8 10 15.5 3 M2.5 15.5 C7 14.5 10 12 15.5 8 M2.5 15.5 C8 15 11 14 15.5 12.5"),
     UNDO("M6 4 L2.5 7.5 L6 11 M2.5 7.5 H11 C13.5 7.5 15.5 9.3 15.5 11.5 S13.5 15 11 15 H8"),

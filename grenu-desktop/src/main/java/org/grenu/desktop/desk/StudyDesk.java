@@ -1,12 +1,16 @@
 package org.grenu.desktop.desk;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -19,13 +23,20 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.shelf.Shelf;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.library.EditDepth;
+import org.grenu.library.Binned;
+import org.grenu.library.Change;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
-import org.grenu.library.StoredEdit;
+import org.grenu.library.StoredStep;
+import org.grenu.library.Target;
 
 /**
  * A library's shots, which one is being read, and its edits. An edit is shown once it is stored, never before: what the
@@ -39,6 +50,7 @@ public final class StudyDesk implements AutoCloseable {
     private final Background background;
     private final ObservableList<ShotSummary> shots = FXCollections.observableArrayList();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(Shelf.EMPTY);
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
     private final ReadOnlyStringWrapper stored = new ReadOnlyStringWrapper("");
     private final ReadOnlyBooleanWrapper loaded = new ReadOnlyBooleanWrapper();
@@ -67,7 +79,12 @@ public final class StudyDesk implements AutoCloseable {
         return open.getReadOnlyProperty();
     }
 
-    /** {@return how many edits can be undone and redone} */
+    /** {@return what stands on the shelf} */
+    public ReadOnlyObjectProperty<Shelf> shelfProperty() {
+        return shelf.getReadOnlyProperty();
+    }
+
+    /** {@return how many steps can be undone and redone} */
     public ReadOnlyObjectProperty<EditDepth> editDepthProperty() {
         return editDepth.getReadOnlyProperty();
     }
@@ -103,6 +120,7 @@ public final class StudyDesk implements AutoCloseable {
     public void load(List<ShotSummary> found) {
         shots.setAll(found);
         loaded.set(true);
+        background.run(library::shelf, shelf::set, this::failed);
         background.run(library::editDepth, editDepth::set, this::failed);
         background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
         if (!found.isEmpty() && open.get() == null) {
@@ -149,30 +167,93 @@ public final class StudyDesk implements AutoCloseable {
         if (edit.changes()) {
             ShotLog log = shot.log();
             latest = edit.apply(latestSheet());
-            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log, false);
+            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log, false, step -> { });
         }
         return edit.changes();
     }
 
     /** {@return the open shot's record with the edits that are still on their way to the library; empty while none is open} */
     public ShotSheet latestSheet() {
-        return latest != null ? latest : open.get() == null ? ShotSheet.EMPTY : open.get().summary().sheet();
+        return latest != null ? latest : open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded();
     }
 
-    /** Takes the last edit back, whichever shot it was made on, and shows that shot. */
+    /** Takes the last step back, whatever it was made on, and shows the shot it was made on. */
     public void undo() {
-        change(library::undo, null, true);
+        change(library::undo, null, true, step -> tell("Undone", step));
     }
 
-    /** Makes the edit again that was undone last, and shows its shot. */
+    /** Makes the step again that was undone last, and shows its shot. */
     public void redo() {
-        change(library::redo, null, true);
+        change(library::redo, null, true, step -> tell("Redone", step));
+    }
+
+    /** Stores changes that belong together, of shots or of the shelf. */
+    public void change(String words, List<Change> changes, String reason) {
+        if (!changes.isEmpty()) {
+            change(() -> Optional.of(library.apply(words, changes, reason)), null, false, step -> { });
+        }
+    }
+
+    /** Puts a thing on the shelf, then hands it over. */
+    public void addItem(ShelfKind kind, String name, Entries entries, Consumer<ShelfItem> then) {
+        change(() -> Optional.of(library.addItem(kind, name, entries.texts())), null, false, step ->
+                shelf.get().find(step.changes().get(0).id()).ifPresent(then));
+    }
+
+    /** Puts things on the shelf, those it has already left out. */
+    public void addItems(List<ShelfItem> items, String words) {
+        List<ShelfItem> others = items.stream().filter(item -> shelf.get().find(item.kind(), item.name()).isEmpty()).toList();
+        if (!others.isEmpty()) {
+            step(() -> library.addItems(others, words), step -> { });
+        }
+    }
+
+    /** Begins a new version of a thing whose parts were changed. */
+    public void addVersion(ShelfItem item, LocalDate since, String changed) {
+        change(() -> Optional.of(library.addVersion(item.id(), since, changed, item.entries().texts())), null, false, step -> { });
+    }
+
+    /** Makes any step of the library. */
+    public void step(Supplier<StoredStep> step, Consumer<StoredStep> then) {
+        change(() -> Optional.of(step.get()), null, false, then);
+    }
+
+    /** Puts shots into the bin. */
+    public void bin(List<ShotSummary> binned) {
+        String words = binned.size() == 1 ? "Shot " + binned.get(0).number() + " put into the bin" : binned.size() + " shots put into the bin";
+        step(() -> library.bin(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words), step -> noticeProperty().set(Notice.done(words + ". Ctrl Z takes it back.")));
+    }
+
+    /** Takes something out of the bin. */
+    public void restore(Binned binned) {
+        step(() -> library.restore(binned), step -> { });
+    }
+
+    private void tell(String what, StoredStep step) {
+        if (step.shots().size() != 1 && !step.words().isEmpty()) {
+            notice.set(Notice.done(what + ": " + step.words()));
+        }
     }
 
     /** Adds shots that an import has stored. */
     public void added(List<ShotSummary> summaries) {
-        shots.addAll(summaries);
+        boolean last = shots.isEmpty() || summaries.stream().allMatch(shot -> shot.number() > shots.get(shots.size() - 1).number());
+        if (last) {
+            shots.addAll(summaries);
+        } else {
+            summaries.forEach(this::show);
+        }
         markStored();
+    }
+
+    /** Keeps that those shots came together, so that their import is undone as one step. */
+    public void addedTogether(List<ShotSummary> together) {
+        List<Long> ids = together.stream().map(ShotSummary::id).toList();
+        String words = "Import of " + (ids.size() == 1 ? "shot " + together.get(0).number() : ids.size() + " shots");
+        background.run(() -> {
+            library.addedTogether(ids, words);
+            return library.editDepth();
+        }, editDepth::set, this::failed);
     }
 
     /** Keeps other choices and shows by them at once. */
@@ -223,29 +304,32 @@ public final class StudyDesk implements AutoCloseable {
         library.close();
     }
 
-    private interface Change {
-        Optional<StoredEdit> make();
+    private interface Making {
+        Optional<StoredStep> make();
     }
 
-    private record Changed(StoredEdit edit, OpenShot shot, EditDepth depth) {
+    /**
+     * What a step did to what is shown.
+     *
+     * @param open  the shot to be read after it; empty when it stays as it is
+     * @param shots as they are after it
+     */
+    private record Changed(StoredStep step, Optional<OpenShot> open, List<ShotSummary> shots, EditDepth depth) {
     }
 
     /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
-    private void change(Change change, ShotLog knownLog, boolean leadsToShot) {
+    private void change(Making making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
         underWay++;
         List<RulePack> packs = settings.get().packs();
+        List<ShotSummary> known = List.copyOf(shots);
         background.run(() -> {
-            Optional<StoredEdit> edit = change.make();
-            if (edit.isEmpty()) {
-                return null;
-            }
-            ShotSummary summary = edit.get().shot();
-            ShotLog log = knownLog != null ? knownLog : library.log(summary.id());
-            return new Changed(edit.get(), OpenShot.of(summary, log, before(summary), packs), library.editDepth());
+            Optional<StoredStep> made = making.make();
+            return made.isEmpty() ? null : changed(made.get(), known, knownLog, leadsToShot, packs);
         }, changed -> {
             settled();
             if (changed != null) {
-                show(changed, leadsToShot);
+                show(changed);
+                then.accept(changed.step);
             }
         }, failure -> {
             settled();
@@ -253,24 +337,66 @@ public final class StudyDesk implements AutoCloseable {
         });
     }
 
+    /** Runs on the worker. A shelf that changed may tell something new of any shot. */
+    private Changed changed(StoredStep step, List<ShotSummary> known, ShotLog knownLog, boolean leadsToShot, List<RulePack> packs) {
+        List<ShotSummary> after = step.shelf().isEmpty() ? step.shots()
+                : library.refreshed(known.stream().filter(shot -> !step.gone().contains(shot.id())).toList());
+        long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
+        Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream()).filter(shot -> shot.id() == leading).findFirst()
+                .map(shot -> OpenShot.of(shot, knownLog != null ? knownLog : library.log(shot.id()), before(shot), packs));
+        return new Changed(step, opened, after, library.editDepth());
+    }
+
     private void settled() {
         underWay--;
         latest = underWay == 0 ? null : latest;
     }
 
-    private void show(Changed changed, boolean leadsToShot) {
-        ShotSummary summary = changed.edit.shot();
-        for (int i = 0; i < shots.size(); i++) {
-            if (shots.get(i).id() == summary.id()) {
-                shots.set(i, summary);
-            }
-        }
-        if (leadsToShot || wanted == summary.id()) {
-            wanted = summary.id();
-            open.set(changed.shot);
+    private void show(Changed changed) {
+        changed.step.shelf().ifPresent(shelf::set);
+        changed.shots.forEach(this::show);
+        changed.step.shots().forEach(this::show);
+        shots.removeIf(shot -> changed.step.gone().contains(shot.id()));
+        changed.open.ifPresent(shot -> {
+            wanted = shot.summary().id();
+            open.set(shot);
+        });
+        if (changed.step.gone().contains(wanted)) {
+            openAnother();
         }
         editDepth.set(changed.depth);
         markStored();
+    }
+
+    /** Puts the shot where its number belongs, unless it is shown so already. */
+    private void show(ShotSummary summary) {
+        int low = 0;
+        int high = shots.size();
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (shots.get(middle).number() < summary.number()) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        if (low < shots.size() && shots.get(low).id() == summary.id()) {
+            if (!shots.get(low).equals(summary)) {
+                shots.set(low, summary);
+            }
+        } else {
+            shots.add(low, summary);
+        }
+    }
+
+    private void openAnother() {
+        wanted = -1;
+        if (shots.isEmpty()) {
+            latest = null;
+            open.set(null);
+        } else {
+            select(ShotOrder.newestFirst(shots).get(0).id());
+        }
     }
 
     private void markStored() {

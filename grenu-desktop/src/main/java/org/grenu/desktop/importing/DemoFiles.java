@@ -6,6 +6,9 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ShelfJson;
 
 /** The demo study's files, which ship inside the application. */
 public final class DemoFiles {
@@ -21,6 +24,17 @@ public final class DemoFiles {
             return new String(bytes("index.txt"), StandardCharsets.UTF_8).lines().map(DemoFiles::source).toList();
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
+        }
+    }
+
+    /** {@return what stands on the demo's shelf} */
+    public static List<ShelfItem> shelf() {
+        try {
+            return ShelfJson.read("shelf.json", new String(bytes("shelf.json"), StandardCharsets.UTF_8));
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        } catch (ImportFailure broken) {
+            throw new IllegalStateException(broken);
         }
     }
 

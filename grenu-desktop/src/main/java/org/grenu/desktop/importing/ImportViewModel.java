@@ -163,6 +163,9 @@ public final class ImportViewModel implements AutoCloseable {
         progress.set(left(total) == 0 ? 1 : progress.get());
         running.set(false);
         int left = left(total);
+        if (!imported.isEmpty()) {
+            desk.addedTogether(imported);
+        }
         openNewest();
         summary.set(ImportSummary.of(outcomes, left));
         if (left == 0 && outcomes.stream().allMatch(ImportOutcome::withoutRemark)) {

@@ -181,7 +181,15 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
 
     /** {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered} */
     static String shown(OpenShot shot, SheetField field) {
-        String text = shot == null ? "" : shot.summary().sheet().entry(field).orElse("");
+        return written(shot == null ? "" : shot.summary().recorded().entry(field).orElse(""), field);
+    }
+
+    /** {@return what coffee and gear tell of an entry that the record leaves open; empty when they tell nothing} */
+    static String told(OpenShot shot, SheetField field) {
+        return shot == null || shot.summary().recorded().has(field) ? "" : written(shot.summary().sheet().entry(field).orElse(""), field);
+    }
+
+    private static String written(String text, SheetField field) {
         int decimals = switch (field) {
             case DOSE, BEVERAGE, MOISTURE, MOISTURE_U -> 1;
             case ZERO -> 2;

@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.stream.Collectors;
@@ -27,6 +28,7 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
@@ -98,7 +100,8 @@ public final class LedgerViewModel {
 
     /** {@return an editor for that entry} */
     EntryViewModel entry(SheetField field) {
-        return new EntryViewModel(desk, field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed));
+        return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed))
+                .instead(() -> LedgerText.told(open(), field));
     }
 
     /** {@return names that the user made up for entries, on any shot of the library} */
@@ -108,7 +111,7 @@ public final class LedgerViewModel {
 
     /** {@return an editor for an entry that the user made up} */
     EntryViewModel own(String key) {
-        return new EntryViewModel(desk, key, () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""), typed -> desk.enterOwn(key, typed));
+        return new EntryViewModel(desk.openProperty(), key, () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""), typed -> desk.enterOwn(key, typed));
     }
 
     /** {@return whether a name can be given to a new entry, and if not why} */
@@ -123,12 +126,12 @@ public final class LedgerViewModel {
 
     /** {@return an editor for one strength reading; entering nothing removes it} */
     EntryViewModel reading(int index) {
-        return new EntryViewModel(desk, "Reading " + (index + 1), () -> shownReading(index), typed -> enterReading(index, typed));
+        return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> shownReading(index), typed -> enterReading(index, typed));
     }
 
     /** {@return an editor that adds a reading and then is empty again} */
     EntryViewModel newReading() {
-        return new EntryViewModel(desk, "New reading", () -> "", typed -> enterReading(Integer.MAX_VALUE, typed));
+        return new EntryViewModel(desk.openProperty(), "New reading", () -> "", typed -> enterReading(Integer.MAX_VALUE, typed));
     }
 
     // Actions
@@ -169,12 +172,18 @@ public final class LedgerViewModel {
         List<String> texts = new ArrayList<>();
         List<Reading> readings = desk.latestSheet().readings();
         for (int i = 0; i < readings.size(); i++) {
-            texts.add(i == index ? typed : readings.get(i).text());
+            texts.add(i == index ? corrected(readings.get(i), typed) : readings.get(i).text());
         }
         if (index >= readings.size()) {
             texts.add(typed);
         }
         return desk.enter(SheetField.READINGS, String.join("; ", texts));
+    }
+
+    /** A reading that is typed again keeps its time and temperatures. */
+    private static String corrected(Reading reading, String typed) {
+        OptionalDouble value = DecimalText.parse(typed);
+        return value.isPresent() ? reading.with(value.getAsDouble()).text() : typed;
     }
 
     private PlaneFigure plane(TreatmentScale scale, Theme theme) {

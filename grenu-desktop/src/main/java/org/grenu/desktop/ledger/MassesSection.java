@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 

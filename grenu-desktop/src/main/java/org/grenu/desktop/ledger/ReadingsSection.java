@@ -9,6 +9,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;

@@ -10,6 +10,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 

@@ -1,5 +1,6 @@
 package org.grenu.desktop.shell;
 
+import java.time.Clock;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -13,11 +14,12 @@ import org.grenu.desktop.importing.MappingViewModel;
 import org.grenu.desktop.ledger.LedgerViewModel;
 import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.desktop.read.ReadViewModel;
+import org.grenu.desktop.shelf.ShelfViewModel;
 import org.grenu.library.Library;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, RackViewModel rack,
-                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ImportViewModel importing, MappingViewModel mapping,
+                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, ImportViewModel importing, MappingViewModel mapping,
                     ExportActions exports, CompareExports compareExports) implements AutoCloseable {
 
     /** {@return a bench on that library} */
@@ -35,8 +37,10 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
             }
         });
         compare.activeProperty().bind(workspace.isEqualTo(Workspace.COMPARE));
+        ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
+        shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         return new Bench(desk, appearance, workspace, picked, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
-                compare, importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
+                compare, shelf, importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread));
     }
 
@@ -48,6 +52,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         exports.close();
         compareExports.close();
         compare.close();
+        shelf.close();
         desk.close();
     }
 }

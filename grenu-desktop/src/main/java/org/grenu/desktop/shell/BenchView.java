@@ -34,6 +34,8 @@ import org.grenu.desktop.importing.ShotSource;
 import org.grenu.desktop.ledger.LedgerView;
 import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.read.ReadView;
+import org.grenu.desktop.shelf.ShelfLedger;
+import org.grenu.desktop.shelf.ShelfView;
 
 /** The bench: spine, header, rack, work surface and ledger, and the keys that work everywhere. */
 public final class BenchView extends StackPane {
@@ -47,8 +49,9 @@ public final class BenchView extends StackPane {
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
-    private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TO_COMPARE = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TO_COMPARE = new KeyCodeCombination(KeyCode.DIGIT3, KeyCombination.SHORTCUT_DOWN);
 
     private final Bench bench;
     private final FileDialogs dialogs;
@@ -67,8 +70,12 @@ public final class BenchView extends StackPane {
         LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
-        StackPane work = new StackPane(read, compare, emptyState());
-        StackPane beside = new StackPane(ledger, answer);
+        ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
+        ShelfLedger thing = new ShelfLedger(bench.shelf());
+        StackPane work = new StackPane(read, compare, emptyState(), shelf);
+        StackPane beside = new StackPane(ledger, answer, thing);
+        shelf.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.SHELF));
+        thing.visibleProperty().bind(shelf.visibleProperty());
         read.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.READ));
         ledger.visibleProperty().bind(read.visibleProperty());
         compare.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.COMPARE));
@@ -110,9 +117,14 @@ public final class BenchView extends StackPane {
     }
 
     private Node emptyState() {
-        EmptyState empty = new EmptyState(this::askAndImport, () -> bench.importing().importSources(DemoFiles.all()));
-        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()));
+        EmptyState empty = new EmptyState(this::askAndImport, this::loadDemo);
+        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
+    }
+
+    private void loadDemo() {
+        bench.importing().importSources(DemoFiles.all());
+        bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");
     }
 
     private MenuButton exportMenu() {
@@ -186,6 +198,8 @@ public final class BenchView extends StackPane {
             askAndMap();
         } else if (SETTINGS.match(event)) {
             settings.toggle();
+        } else if (TO_SHELF.match(event)) {
+            bench.workspace().set(Workspace.SHELF);
         } else if (TO_READ.match(event)) {
             bench.workspace().set(Workspace.READ);
         } else if (TO_COMPARE.match(event)) {

@@ -48,7 +48,7 @@ final class Spine extends VBox {
     }
 
     private static Button item(Workspace place, ObjectProperty<Workspace> workspace) {
-        Button item = new Button(place.title(), (place == Workspace.READ ? Icon.READ : Icon.COMPARE).node());
+        Button item = new Button(place.title(), icon(place).node());
         item.setId("workspace-" + place.name().toLowerCase(Locale.ROOT));
         item.getStyleClass().add(Styles.SPINE_ITEM);
         item.setTooltip(new Tooltip(place.meaning()));
@@ -62,5 +62,13 @@ final class Spine extends VBox {
         workspace.addListener((o, was, is) -> mark.run());
         mark.run();
         return item;
+    }
+
+    private static Icon icon(Workspace place) {
+        return switch (place) {
+            case SHELF -> Icon.SHELF;
+            case READ -> Icon.READ;
+            case COMPARE -> Icon.COMPARE;
+        };
     }
 }

@@ -1,21 +1,23 @@
-package org.grenu.desktop.ledger;
+package org.grenu.desktop.entry;
 
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.desktop.desk.StudyDesk;
 
 /** One entry of the record while it is edited: what stands there, and why the last attempt was refused. */
-final class EntryViewModel {
+public final class EntryViewModel {
 
     private final String title;
     private final Supplier<String> reader;
     private final Predicate<String> writer;
+    private Supplier<String> instead = () -> "";
     private final ReadOnlyStringWrapper shown = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper shownInstead = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
 
     /** Held here because the desk, which outlives this entry, holds it weakly. */
@@ -24,34 +26,52 @@ final class EntryViewModel {
         refresh();
     };
 
-    EntryViewModel(StudyDesk desk, String title, Supplier<String> reader, Predicate<String> writer) {
+    /**
+     * An entry that is read anew whenever that changes.
+     *
+     * @param reader gives the entry as it is stored
+     * @param writer enters what was typed and says whether that changes anything; refuses with a {@link RefusedEntry}
+     */
+    public EntryViewModel(ObservableValue<?> changing, String title, Supplier<String> reader, Predicate<String> writer) {
         this.title = title;
         this.reader = reader;
         this.writer = writer;
         refresh();
-        desk.openProperty().addListener(new WeakChangeListener<>(refreshing));
+        changing.addListener(new WeakChangeListener<>(refreshing));
+    }
+
+    /** {@return this entry, with what stands for it while it is empty} */
+    public EntryViewModel instead(Supplier<String> words) {
+        instead = words;
+        refresh();
+        return this;
+    }
+
+    /** {@return what stands for the entry while it is empty, such as what its gear tells; may be empty} */
+    public ReadOnlyStringProperty insteadProperty() {
+        return shownInstead.getReadOnlyProperty();
     }
 
     /** {@return the entry's name} */
-    String title() {
+    public String title() {
         return title;
     }
 
     /** {@return the entry as it is stored} */
-    ReadOnlyStringProperty shownProperty() {
+    public ReadOnlyStringProperty shownProperty() {
         return shown.getReadOnlyProperty();
     }
 
     /** {@return why the last attempt was refused; empty when it was not} */
-    ReadOnlyStringProperty refusalProperty() {
+    public ReadOnlyStringProperty refusalProperty() {
         return refusal.getReadOnlyProperty();
     }
 
     /** What became of what was typed. */
-    enum Outcome { STORED, UNCHANGED, REFUSED }
+    public enum Outcome { STORED, UNCHANGED, REFUSED }
 
     /** Enters the text; where it is refused the old value stays and the refusal says why. */
-    Outcome enter(String typed) {
+    public Outcome enter(String typed) {
         try {
             boolean changes = !typed.strip().equals(shown.get()) && writer.test(typed);
             clearRefusal();
@@ -64,11 +84,12 @@ final class EntryViewModel {
     }
 
     /** Forgets the refusal. */
-    void clearRefusal() {
+    public void clearRefusal() {
         refusal.set("");
     }
 
     private void refresh() {
         shown.set(reader.get());
+        shownInstead.set(instead.get());
     }
 }

@@ -1,4 +1,4 @@
-package org.grenu.desktop.ledger;
+package org.grenu.desktop.entry;
 
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -11,20 +11,24 @@ import org.grenu.desktop.control.Styles;
  * An entry edited where it stands. Enter or leaving the field stores it, Escape takes the typing back. A refused entry
  * is explained under the field; the old value stays.
  */
-final class EntryField extends VBox {
+public final class EntryField extends VBox {
 
     private final EntryViewModel model;
     private final TextField field = new TextField();
     private final Label refusal = new Label();
     private boolean adding;
+    private String hint = "";
 
-    EntryField(EntryViewModel model, String id) {
+    /** The entry, whose field has that id. */
+    public EntryField(EntryViewModel model, String id) {
         this.model = model;
         field.setId(id);
         field.getStyleClass().add(Styles.ENTRY);
         field.setAccessibleText(model.title());
         field.setText(model.shownProperty().get());
         model.shownProperty().addListener((o, was, is) -> field.setText(is));
+        model.insteadProperty().addListener((o, was, is) -> hint());
+        hint();
         field.setOnAction(event -> enter());
         field.focusedProperty().addListener((o, was, focused) -> {
             if (!focused && enter() == EntryViewModel.Outcome.REFUSED) {
@@ -50,7 +54,7 @@ final class EntryField extends VBox {
     }
 
     /** {@return this field, that wide} */
-    EntryField wide(double width) {
+    public EntryField wide(double width) {
         field.setMinWidth(width);
         field.setPrefWidth(width);
         field.setMaxWidth(width);
@@ -58,31 +62,37 @@ final class EntryField extends VBox {
     }
 
     /** {@return this field, with words that stand in it while it is empty} */
-    EntryField hinting(String words) {
-        field.setPromptText(words);
+    public EntryField hinting(String words) {
+        hint = words;
+        hint();
         return this;
     }
 
     /** {@return this field, with what its number means on hovering} */
-    EntryField explained(String words) {
+    public EntryField explained(String words) {
         field.setTooltip(new Tooltip(words));
         return this;
     }
 
     /** {@return the field to type in} */
-    TextField field() {
+    public TextField field() {
         return field;
     }
 
     /** {@return this field, which adds to a list: what was stored leaves it, so that it is not stored twice} */
-    EntryField thatAdds() {
+    public EntryField thatAdds() {
         adding = true;
         return this;
     }
 
     /** {@return the words under the field} */
-    Label refusal() {
+    public Label refusal() {
         return refusal;
+    }
+
+    private void hint() {
+        String instead = model.insteadProperty().get();
+        field.setPromptText(instead.isEmpty() ? hint : instead);
     }
 
     /** What was stored comes back through the model as it was stored; what changed nothing is put back at once. */

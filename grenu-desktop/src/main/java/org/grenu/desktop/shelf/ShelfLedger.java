@@ -1,0 +1,62 @@
+package org.grenu.desktop.shelf;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import org.grenu.core.shelf.ShelfKind;
+import org.grenu.desktop.control.Styles;
+
+/** The column at the right of the Shelf: what is written down about the chosen thing. Built anew only for another thing. */
+public final class ShelfLedger extends ScrollPane {
+
+    private final ShelfViewModel model;
+    private final VBox column = new VBox();
+    private long shown = -1;
+    private long shownVersion = -1;
+
+    /** The ledger of that shelf. */
+    public ShelfLedger(ShelfViewModel model) {
+        this.model = model;
+        getStyleClass().add(Styles.LEDGER);
+        setId("shelf-ledger");
+        column.getStyleClass().add(Styles.LEDGER_COLUMN);
+        setContent(column);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        model.chosenProperty().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private void show() {
+        Chosen chosen = model.chosenProperty().get();
+        if (chosen == null) {
+            column.getChildren().clear();
+            shown = -1;
+            return;
+        }
+        if (chosen.item().id() == shown && chosen.version().id() == shownVersion) {
+            return;
+        }
+        shown = chosen.item().id();
+        shownVersion = chosen.version().id();
+        ShelfKind kind = chosen.item().kind();
+        List<Node> sections = new ArrayList<>();
+        sections.add(new ThingSection(model));
+        sections.add(new FieldsSection(model, kind));
+        if (kind == ShelfKind.MACHINE) {
+            sections.add(new ValveSection(model));
+            sections.add(new TranslationSection(model));
+        }
+        if (kind == ShelfKind.REFRACTOMETER) {
+            sections.add(new CalibrationSection(model));
+        }
+        if (kind == ShelfKind.SITE) {
+            sections.add(new HeatSection(model));
+        }
+        sections.add(new ShelfHistorySection(model));
+        column.getChildren().setAll(sections);
+        setVvalue(0);
+    }
+}

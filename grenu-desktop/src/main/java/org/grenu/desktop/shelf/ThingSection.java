@@ -1,0 +1,97 @@
+package org.grenu.desktop.shelf;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfVersion;
+import org.grenu.desktop.control.Choices;
+import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.entry.EntryField;
+
+/** The thing's name, its versions, and the way into the bin. */
+final class ThingSection extends Section {
+
+    private final ShelfViewModel model;
+    private final VBox changing = new VBox(4);
+
+    ThingSection(ShelfViewModel model) {
+        super(model.chosenProperty().get().item().kind().one().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+                + model.chosenProperty().get().item().kind().one().substring(1));
+        this.model = model;
+        getStyleClass().add(Styles.FIRST);
+        ShelfItem item = model.chosenProperty().get().item();
+        int shots = model.shotsWith(item).size();
+        remark().setText(shots == 1 ? "1 shot" : shots + " shots");
+        EntryField name = new EntryField(model.name(), "shelf-item-name");
+        name.field().setTooltip(new Tooltip("Shots that name it are renamed with it"));
+        getChildren().add(name);
+        if (item.kind().hasParts()) {
+            getChildren().addAll(versions(item), changing);
+        }
+        Button bin = new Button("Put into the bin");
+        bin.setId("shelf-bin");
+        bin.getStyleClass().add(Styles.LINK);
+        bin.setOnAction(event -> model.bin());
+        getChildren().add(bin);
+    }
+
+    private Node versions(ShelfItem item) {
+        List<Integer> numbers = item.versions().stream().map(ShelfVersion::number).toList();
+        var choice = Choices.of("shelf-version", "Version", numbers, model.chosenProperty().get().version().number(), number -> item.versions().stream()
+                .filter(version -> version.number() == number).findFirst()
+                .map(version -> version.label() + version.since().map(day -> " · since " + day).orElse("")).orElse(""), model::chooseVersion);
+        choice.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(choice, Priority.ALWAYS);
+        Button parts = new Button("Parts changed…");
+        parts.setId("parts-changed");
+        parts.getStyleClass().add(Styles.ACTION);
+        parts.setMinWidth(Region.USE_PREF_SIZE);
+        parts.setTooltip(new Tooltip("Begins a new version from a day on; older shots keep theirs"));
+        parts.setOnAction(event -> ask());
+        return new HBox(6, choice, parts);
+    }
+
+    private void ask() {
+        TextField day = new TextField(model.today().toString());
+        day.setId("version-since");
+        day.getStyleClass().add(Styles.ENTRY);
+        day.setPrefWidth(92);
+        day.setMinWidth(92);
+        TextField what = new TextField();
+        what.setId("version-changed");
+        what.setPromptText("what was changed");
+        what.getStyleClass().add(Styles.ENTRY);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        Button begin = new Button("Begin");
+        begin.setId("version-begin");
+        begin.getStyleClass().add(Styles.ACTION);
+        begin.setMinWidth(Region.USE_PREF_SIZE);
+        Label refusal = new Label();
+        refusal.setId("version-refusal");
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        begin.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
+        what.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
+        changing.getChildren().setAll(new HBox(4, day, what, begin), refusal);
+        what.requestFocus();
+    }
+
+    private void begin(String day, String what, Label refusal) {
+        try {
+            model.partsChanged(day, what);
+            changing.getChildren().clear();
+        } catch (RefusedEntry refused) {
+            refusal.setText(refused.getMessage());
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package org.grenu.desktop.shelf;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import org.grenu.core.entry.Row;
+import org.grenu.core.hydraulics.ValveCalibration;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.desktop.entry.RowsEntry;
+
+/** The valve's calibration, led step by step: set a position, run, weigh, enter. */
+final class ValveSection extends Section {
+
+    private static final int REPEATS = 3;
+
+    private final ShelfViewModel model;
+    private final EntryViewModel runs;
+    private final Label next = new Label();
+    private final TextField position = new TextField();
+    private final TextField seconds = new TextField(DecimalText.exact(ValveCalibration.USUAL_SECONDS));
+    private final TextField grams = new TextField();
+
+    ValveSection(ShelfViewModel model) {
+        super("Valve calibration");
+        this.model = model;
+        runs = model.entry(ShelfField.VALVE_RUNS);
+        remark().setText("free flow, open group");
+        Label caution = new Label("Hot water and steam scald: catch the water in a deep jug, keep hands clear, and never open a machine under "
+                + "pressure. Pump pressure and mains parts are for a qualified technician and local codes.");
+        caution.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
+        caution.setWrapText(true);
+        next.setId("valve-next");
+        next.setWrapText(true);
+        field(position, "valve-position", "position", 62);
+        field(seconds, "valve-seconds", "s", 42);
+        field(grams, "valve-grams", "g weighed", 74);
+        grams.setOnAction(event -> add());
+        Button add = new Button("Enter run");
+        add.setId("valve-add");
+        add.getStyleClass().add(Styles.ACTION);
+        add.setMinWidth(Region.USE_PREF_SIZE);
+        add.setOnAction(event -> add());
+        HBox line = new HBox(4, position, seconds, word("s"), grams, add);
+        line.setAlignment(Pos.CENTER_LEFT);
+        Label refusal = new Label();
+        refusal.setId("valve-refusal");
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        refusal.textProperty().bind(runs.refusalProperty());
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        Label all = word("All runs");
+        getChildren().addAll(caution, next, line, refusal, all, new RowsEntry(model.entry(ShelfField.VALVE_RUNS), ShelfField.VALVE_RUNS, "valve-runs"));
+        runs.shownProperty().addListener((o, was, is) -> lead());
+        lead();
+    }
+
+    private static void field(TextField field, String id, String hint, double width) {
+        field.setId(id);
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPromptText(hint);
+        field.setAccessibleText(hint);
+        field.setPrefWidth(width);
+        field.setMinWidth(40);
+        field.setTooltip(new Tooltip(hint));
+    }
+
+    /** What to do next: the position that was run least, or enough. */
+    private void lead() {
+        Map<Double, Integer> counts = new TreeMap<>();
+        List<Row> rows = model.chosenProperty().get() == null ? List.of() : model.chosenProperty().get().version().entries().rows(ShelfField.VALVE_RUNS);
+        rows.forEach(row -> counts.merge(row.needed(0), 1, Integer::sum));
+        Map.Entry<Double, Integer> least = counts.entrySet().stream().min(Map.Entry.comparingByValue()).orElse(null);
+        if (counts.size() < 2) {
+            next.setText("Set the valve to its first position without a portafilter, run " + seconds.getText() + " s into a jug on the scale, and enter what it weighs. "
+                    + "Begin with both ends, then fill the steps between.");
+        } else if (least.getValue() < REPEATS) {
+            next.setText("Next: position " + DecimalText.exact(least.getKey()) + " again, run " + (least.getValue() + 1) + " of " + REPEATS + ", or a new position. "
+                    + "Repeats tell how sure the curve is.");
+        } else {
+            next.setText("Every position has " + REPEATS + " runs. Another position where the curve is steep tells most.");
+        }
+    }
+
+    private void add() {
+        String row = position.getText().strip() + " " + seconds.getText().strip() + " " + grams.getText().strip();
+        String before = runs.shownProperty().get();
+        if (runs.enter(before.isEmpty() ? row : before + "; " + row) == EntryViewModel.Outcome.STORED) {
+            grams.clear();
+            grams.requestFocus();
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package org.grenu.figures.shelf;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.shelf.SiteHeat;
+
+/**
+ * What a place allows.
+ *
+ * @param altitude m
+ * @param heat     what it allows, when the altitude is known
+ * @param set      temperatures at which shots were pulled there, °C
+ */
+public record SiteFigure(OptionalDouble altitude, Optional<SiteHeat> heat, List<Double> set) implements ShelfFigure {
+
+    public SiteFigure {
+        set = List.copyOf(set);
+    }
+
+    @Override
+    public double height() {
+        return 96;
+    }
+
+    @Override
+    public String words() {
+        return heat.map(h -> String.format(java.util.Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C", h.boilingCelsius(), h.highestSet())).orElse("altitude unknown");
+    }
+}

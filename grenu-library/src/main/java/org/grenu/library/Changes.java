@@ -1,0 +1,123 @@
+package org.grenu.library;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.ShotSheet;
+import org.jdbi.v3.core.Handle;
+
+/** Makes changes take effect, and keeps them in the history. */
+final class Changes {
+
+    private static final String APPLIED = "applied";
+    private static final String UNDONE = "undone";
+
+    private final Handle handle;
+    private final ShelfRows shelf;
+
+    Changes(Handle handle, ShelfRows shelf) {
+        this.handle = handle;
+        this.shelf = shelf;
+    }
+
+    /** A step that was kept. */
+    record Kept(String words, List<Change> changes) {
+    }
+
+    /** Keeps the changes as one step; steps that were undone before can no longer be redone. */
+    void keep(String words, List<Change> changes, String reason, String now) {
+        handle.execute("UPDATE history SET state = 'replaced' WHERE state = 'undone'");
+        long step = handle.createQuery("SELECT coalesce(max(step), 0) + 1 FROM history").mapTo(Long.class).one();
+        var batch = handle.prepareBatch("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
+                + "VALUES (:step, :words, :target, :id, :field, :before, :after, :reason, :now, 'applied')");
+        changes.forEach(change -> batch.bind("step", step).bind("words", words).bind("target", change.target().key()).bind("id", change.id())
+                .bind("field", change.key()).bind("before", change.before()).bind("after", change.after()).bind("reason", reason).bind("now", now).add());
+        batch.execute();
+    }
+
+    /** Takes the last applied step back. */
+    Optional<Kept> undo() {
+        return step("max", APPLIED, UNDONE).map(kept -> {
+            List<Change> back = new ArrayList<>();
+            kept.changes.forEach(change -> back.add(0, change.inverse()));
+            back.forEach(this::make);
+            return new Kept(kept.words, back);
+        });
+    }
+
+    /** Makes the step again that was undone last. */
+    Optional<Kept> redo() {
+        return step("min", UNDONE, APPLIED).map(kept -> {
+            kept.changes.forEach(this::make);
+            return kept;
+        });
+    }
+
+    private Optional<Kept> step(String which, String from, String to) {
+        Optional<Long> step = handle.createQuery("SELECT " + which + "(step) FROM history WHERE state = :from").bind("from", from).mapTo(Long.class).findOne();
+        return step.map(number -> {
+            List<String> words = new ArrayList<>();
+            List<Change> changes = handle.createQuery("SELECT words, target, target_id, field, before_text, after_text FROM history WHERE step = :step "
+                    + "ORDER BY id").bind("step", number).map((row, context) -> {
+                        words.add(row.getString(1));
+                        return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6));
+                    }).list();
+            handle.createUpdate("UPDATE history SET state = :to WHERE step = :step").bind("to", to).bind("step", number).execute();
+            return new Kept(words.get(0), changes);
+        });
+    }
+
+    EditDepth depth() {
+        return handle.createQuery("SELECT count(DISTINCT step) FILTER (WHERE state = 'applied'), count(DISTINCT step) FILTER (WHERE state = 'undone') "
+                + "FROM history WHERE state <> 'replaced'").map((row, context) -> new EditDepth(row.getInt(1), row.getInt(2))).one();
+    }
+
+    /**
+     * Makes the change.
+     *
+     * @throws LibraryException if the entry is not any more what the change starts from
+     */
+    void make(Change change) {
+        if (change.key().equals(Change.BINNED)) {
+            String table = switch (change.target()) {
+                case SHOT -> "shot";
+                case ITEM -> "shelf_item";
+                case VERSION -> "shelf_version";
+                case ATTACHMENT -> "attachment";
+            };
+            check(change, "The bin", handle.createQuery("SELECT binned_at FROM " + table + " WHERE id = :id").bind("id", change.id()).mapTo(String.class).one());
+            handle.createUpdate("UPDATE " + table + " SET binned_at = :at WHERE id = :id").bind("at", change.after()).bind("id", change.id()).execute();
+            return;
+        }
+        switch (change.target()) {
+            case SHOT -> edit(change);
+            case ITEM -> {
+                check(change, "The name", shelf.itemName(change.id()));
+                shelf.renameItem(change.id(), change.after());
+            }
+            case VERSION -> {
+                check(change, "The entry", shelf.versionEntry(change.id(), change.key()));
+                shelf.enterVersion(change.id(), change.key(), change.after());
+            }
+            case ATTACHMENT -> throw new IllegalArgumentException("an attachment has no entry " + change.key());
+        }
+    }
+
+    private void edit(Change change) {
+        SheetEdit edit = change.edit();
+        StoredRecord stored = handle.createQuery("SELECT number, extras, " + ShotRows.FIELD_COLUMNS + " FROM shot WHERE id = :id").bind("id", change.id())
+                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row))).one();
+        check(change, edit.title() + " of shot " + stored.number, edit.current(stored.sheet));
+        ShotRows.update(handle, change.id(), edit.field(), edit.apply(stored.sheet));
+    }
+
+    private record StoredRecord(int number, ShotSheet sheet) {
+    }
+
+    private static void check(Change change, String what, String current) {
+        if (!current.equals(change.before())) {
+            throw new LibraryException(what + " was changed by another window to “" + current + "”. Look at it again before changing it.");
+        }
+    }
+}
