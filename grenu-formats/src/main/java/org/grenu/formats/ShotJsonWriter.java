@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.grenu.core.curve.Samples;
+import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
@@ -44,6 +45,7 @@ public final class ShotJsonWriter {
                 switch (field.kind()) {
                     case NUMBER -> record.put(field.key(), sheet.number(field).getAsDouble());
                     case NUMBER_LIST -> sheet.numbers(field).forEach(record.withArrayProperty(field.key())::add);
+                    case READING_LIST -> readings(record.withArrayProperty(field.key()), sheet);
                     case FLAG -> record.put(field.key(), sheet.flag(field));
                     default -> record.put(field.key(), sheet.entry(field).orElseThrow());
                 }
@@ -52,6 +54,17 @@ public final class ShotJsonWriter {
         if (!sheet.extras().isEmpty()) {
             ObjectNode extras = record.putObject(ShotJsonReader.EXTRAS);
             sheet.extras().forEach(extras::put);
+        }
+    }
+
+    /** A number where only the value is known, else the reading's text. */
+    private static void readings(ArrayNode array, ShotSheet sheet) {
+        for (Reading reading : sheet.readings()) {
+            if (reading.equals(Reading.of(reading.value()))) {
+                array.add(reading.value());
+            } else {
+                array.add(reading.text());
+            }
         }
     }
 

@@ -77,7 +77,8 @@ class RoundTripTest {
         return Combinators.combine(texts, texts, doses, readings, texts).as((coffee, note, dose, values, extra) -> ShotSheet.EMPTY
                 .with(SheetField.COFFEE, coffee).with(SheetField.NOTE, note).with(SheetField.DOSE, dose)
                 .with(SheetField.GRIND, -dose).with(SheetField.PULLED_AT, "2026-05-13T09:04:05.123")
-                .with(SheetField.READINGS, String.join("; ", values.stream().map(String::valueOf).toList()))
+                .with(SheetField.READINGS, String.join("; ", values.stream().map(String::valueOf).toList()) + "; 9.4@35/24.1/?/filtered")
+                .with(SheetField.REFRACTOMETER_LINE, "10; 9.8; 0.98; 0.02; 0.01").with(SheetField.REFRACTOMETER_READS, "brix")
                 .with(SheetField.REPAIRS_OFF, "scale_knock time_order").with(SheetField.SIMULATED, "no")
                 .with(SheetField.ROASTED_ON, "2026-04-27").with(SheetField.PHASES, "wetting 0; soak 4.25; drip_out 31")
                 .with(SheetField.MOMENT_NOTES, "20 blond, fast; 12.5 first streak: left")

@@ -5,7 +5,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.strength.SeriesCheck;
+import org.grenu.core.strength.SeriesWarnings;
 import org.grenu.core.strength.StrengthSeries;
+import org.grenu.core.study.SheetField;
 
 /** Facts of strength readings and extraction. */
 final class StrengthFacts {
@@ -25,6 +27,9 @@ final class StrengthFacts {
                     ? FactValue.of(series(c).readings().get(outlier(c).getAsInt())) : Optional.empty()),
             new Fact("drift_pct", 3, "slope of the readings, points per reading, when it is not chance (5 %)",
                     c -> SeriesCheck.drift(series(c)).flatMap(d -> FactValue.of(d.perReading()))),
+            new Fact("reading_outside_c", 1, "how far a sample or the prism lay outside the compensated range, °C", c -> FactValue.of(warnings(c).outside())),
+            new Fact("sample_apart_c", 1, "largest difference between sample and prism, °C", c -> FactValue.of(warnings(c).apart())),
+            new Fact("filtering_mixed", 0, "1 when filtered and unfiltered samples stand in one series", c -> FactValue.of(series(c).mixed() ? 1 : 0)),
             new Fact("drift_p", 3, "its p-value", c -> SeriesCheck.drift(series(c)).flatMap(d -> FactValue.of(d.p()))));
 
     private StrengthFacts() {
@@ -36,6 +41,10 @@ final class StrengthFacts {
 
     private static StrengthSeries series(ShotContext context) {
         return context.sheet().strengthSeries();
+    }
+
+    private static SeriesWarnings warnings(ShotContext context) {
+        return new SeriesWarnings(series(context), context.sheet().number(SheetField.COMPENSATED_FROM), context.sheet().number(SheetField.COMPENSATED_TO));
     }
 
     private static OptionalInt outlier(ShotContext context) {

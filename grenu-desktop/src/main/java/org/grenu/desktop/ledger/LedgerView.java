@@ -9,10 +9,14 @@ import org.grenu.desktop.desk.StudyDesk;
 /** The column of numbers at the right. */
 public final class LedgerView extends ScrollPane {
 
-    /** The ledger of the shot that the desk has open. */
-    public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance) {
+    /**
+     * The ledger of the shot that the desk has open.
+     *
+     * @param takeReadings leads through a series of strength readings
+     */
+    public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, Runnable takeReadings) {
         getStyleClass().add(Styles.LEDGER);
-        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model),
+        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model, takeReadings),
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new ProfileSection(model),
                 new TimesSection(model),
                 new RecordSection(model), new OwnEntriesSection(model));

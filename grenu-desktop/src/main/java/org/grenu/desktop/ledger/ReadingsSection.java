@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Icon;
@@ -24,7 +25,7 @@ final class ReadingsSection extends Section {
     private int shown = -1;
     private long shot = -1;
 
-    ReadingsSection(LedgerViewModel model) {
+    ReadingsSection(LedgerViewModel model, Runnable takeReadings) {
         super("Strength readings");
         this.model = model;
         readings.setId("readings");
@@ -41,7 +42,16 @@ final class ReadingsSection extends Section {
         HBox zero = line(word("Zero check"), zeroCheck, word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeats to"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
-        getChildren().addAll(readings, summary, zero, instrument);
+        Button guided = new Button("Take a series…");
+        guided.setId("take-series");
+        guided.getStyleClass().add(Styles.LINK);
+        guided.setTooltip(new Tooltip("Led from stirring to the last reading that helps (Ctrl T)"));
+        guided.setOnAction(event -> takeReadings.run());
+        HBox foot = new HBox(4, summary, guided);
+        HBox.setHgrow(summary, Priority.ALWAYS);
+        summary.setMaxWidth(Double.MAX_VALUE);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(readings, foot, zero, instrument);
         model.openProperty().addListener((o, was, is) -> show());
         show();
     }

@@ -15,11 +15,12 @@ import org.grenu.desktop.ledger.LedgerViewModel;
 import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.desktop.read.ReadViewModel;
 import org.grenu.desktop.shelf.ShelfViewModel;
+import org.grenu.desktop.strength.SeriesViewModel;
 import org.grenu.library.Library;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, RackViewModel rack,
-                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, ImportViewModel importing, MappingViewModel mapping,
+                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
                     ExportActions exports, CompareExports compareExports) implements AutoCloseable {
 
     /** {@return a bench on that library} */
@@ -40,7 +41,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         return new Bench(desk, appearance, workspace, picked, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
-                compare, shelf, importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
+                compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread));
     }
 

@@ -36,6 +36,7 @@ import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.read.ReadView;
 import org.grenu.desktop.shelf.ShelfLedger;
 import org.grenu.desktop.shelf.ShelfView;
+import org.grenu.desktop.strength.SeriesView;
 
 /** The bench: spine, header, rack, work surface and ledger, and the keys that work everywhere. */
 public final class BenchView extends StackPane {
@@ -49,6 +50,7 @@ public final class BenchView extends StackPane {
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
+    private static final KeyCombination TAKE_READINGS = new KeyCodeCombination(KeyCode.T, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_COMPARE = new KeyCodeCombination(KeyCode.DIGIT3, KeyCombination.SHORTCUT_DOWN);
@@ -67,12 +69,14 @@ public final class BenchView extends StackPane {
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace());
         read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
         settings = new SettingsPanel(bench.desk());
-        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance());
+        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), this::takeReadings);
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
         ShelfLedger thing = new ShelfLedger(bench.shelf());
-        StackPane work = new StackPane(read, compare, emptyState(), shelf);
+        SeriesView series = new SeriesView(bench.series(), bench.appearance());
+        StackPane work = new StackPane(read, compare, series, emptyState(), shelf);
+        series.visibleProperty().bind(read.visibleProperty().and(bench.series().shownProperty()));
         StackPane beside = new StackPane(ledger, answer, thing);
         shelf.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.SHELF));
         thing.visibleProperty().bind(shelf.visibleProperty());
@@ -120,6 +124,11 @@ public final class BenchView extends StackPane {
         EmptyState empty = new EmptyState(this::askAndImport, this::loadDemo);
         empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
+    }
+
+    private void takeReadings() {
+        bench.workspace().set(Workspace.READ);
+        bench.series().show();
     }
 
     private void loadDemo() {
@@ -184,6 +193,10 @@ public final class BenchView extends StackPane {
             settings.setVisible(false);
         } else if (event.getCode() == KeyCode.ESCAPE && mapping.isVisible()) {
             bench.mapping().putAway();
+        } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
+            bench.series().shownProperty().set(false);
+        } else if (TAKE_READINGS.match(event)) {
+            takeReadings();
         } else if (UNDO.match(event) && typing()) {
             taken = false;
         } else if (REDO.match(event) || REDO_TOO.match(event)) {

@@ -1,0 +1,55 @@
+package org.grenu.core.study;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.grenu.core.quantity.Measured;
+
+/**
+ * Shots that were meant to be the same: equal coffee, grinder and setting, temperature, profile, machine and basket.
+ *
+ * @param entries texts of those entries
+ */
+public record SameRecipe(List<String> entries) {
+
+    private static final int FEWEST = 3;
+    private static final List<SheetField> EQUAL = List.of(SheetField.COFFEE, SheetField.GRINDER, SheetField.GRIND, SheetField.TEMPERATURE,
+            SheetField.PROFILE, SheetField.MACHINE, SheetField.BASKET, SheetField.SAMPLE_FILTERED);
+
+    public SameRecipe {
+        entries = List.copyOf(entries);
+    }
+
+    /** {@return the recipe that record was pulled by} */
+    public static SameRecipe of(ShotSheet sheet) {
+        return new SameRecipe(EQUAL.stream().map(field -> sheet.entry(field).orElse("")).toList());
+    }
+
+    /** {@return whether that record was pulled by it, and was not a fault} */
+    public boolean matches(ShotSheet sheet) {
+        return !sheet.has(SheetField.FAULT) && !sheet.flag(SheetField.FAULT_ON_PURPOSE) && of(sheet).equals(this);
+    }
+
+    /** {@return standard deviation of strength between its shots, points; empty for fewer than three that were read} */
+    public OptionalDouble strengthSpread(Stream<StrengthOf> shots) {
+        double[] read = shots.filter(shot -> matches(shot.sheet)).map(StrengthOf::strength).flatMap(Optional::stream)
+                .mapToDouble(Measured::value).toArray();
+        if (read.length < FEWEST) {
+            return OptionalDouble.empty();
+        }
+        double mean = 0;
+        for (double strength : read) {
+            mean += strength / read.length;
+        }
+        double squares = 0;
+        for (double strength : read) {
+            squares += (strength - mean) * (strength - mean);
+        }
+        return OptionalDouble.of(Math.sqrt(squares / (read.length - 1)));
+    }
+
+    /** A shot's record with its strength, when it was read. */
+    public record StrengthOf(ShotSheet sheet, Optional<Measured> strength) {
+    }
+}

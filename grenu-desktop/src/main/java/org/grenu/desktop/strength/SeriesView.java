@@ -1,0 +1,291 @@
+package org.grenu.desktop.strength;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Icon;
+import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.entry.EntryField;
+import org.grenu.desktop.read.FigureImage;
+import org.grenu.figures.strength.SeriesFigure;
+import org.grenu.figures.strength.SeriesPainter;
+import org.grenu.figures.theme.Theme;
+
+/** The guided series over the strips: large type, one field to type in, Enter for the next reading. */
+public final class SeriesView extends BorderPane {
+
+    private static final double FIGURE = 210;
+
+    private final SeriesViewModel model;
+    private final Appearance appearance;
+    private final Label title = new Label();
+    private final HBox steps = new HBox(2);
+    private final Label what = new Label();
+    private final Button go = new Button("Done, next step");
+    private final FlowPane readings = new FlowPane(4, 4);
+    private final Label strength = new Label();
+    private final Label yield = new Label();
+    private final Label details = new Label();
+    private final Label advice = new Label();
+    private final VBox warnings = new VBox(2);
+    private final Label methodRefusal = new Label();
+    private final EntryField reading;
+    private final EntryField zero;
+    private final Picture picture = new Picture();
+    private int shown = -1;
+    private long shot = -1;
+
+    /** The series of that model. */
+    public SeriesView(SeriesViewModel model, Appearance appearance) {
+        this.model = model;
+        this.appearance = appearance;
+        getStyleClass().add(Styles.WORK);
+        setId("series");
+        reading = new EntryField(model.newReading(), "series-reading").thatAdds().wide(120).hinting("reading");
+        reading.field().getStyleClass().add(Styles.LARGE_ENTRY);
+        zero = new EntryField(model.entry(SheetField.ZERO), "series-zero").wide(90).hinting("zero");
+        zero.field().getStyleClass().add(Styles.LARGE_ENTRY);
+        VBox page = new VBox(12, steps, instruction(), entering(), methodRefusal, readings, picture, result(), advice, warnings, method());
+        page.setPadding(new Insets(4, 14, 20, 14));
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add(Styles.SHELF_LIST);
+        setTop(head());
+        setCenter(scroll);
+        advice.setId("series-advice");
+        advice.getStyleClass().add(Styles.ANSWER);
+        advice.setWrapText(true);
+        methodRefusal.setId("series-method-refusal");
+        methodRefusal.getStyleClass().add(Styles.REFUSAL);
+        methodRefusal.setWrapText(true);
+        methodRefusal.managedProperty().bind(methodRefusal.textProperty().isNotEmpty());
+        warnings.setId("series-warnings");
+        model.openProperty().addListener((o, was, is) -> show());
+        model.stepProperty().addListener((o, was, is) -> lead());
+        model.shownProperty().addListener((o, was, is) -> {
+            show();
+            lead();
+        });
+        appearance.themeProperty().addListener((o, was, is) -> show());
+    }
+
+    private Node head() {
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button close = new Button("Back to the curves");
+        close.setId("series-close");
+        close.getStyleClass().add(Styles.ACTION);
+        close.setTooltip(new Tooltip("Esc; what was entered is stored"));
+        close.setOnAction(event -> model.shownProperty().set(false));
+        HBox row = new HBox(10, title, gap, close);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add(Styles.TITLE_ROW);
+        return row;
+    }
+
+    private Node instruction() {
+        what.setId("series-what");
+        what.getStyleClass().add(Styles.ANSWER);
+        what.setWrapText(true);
+        what.setMinHeight(44);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        go.setId("series-next");
+        go.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        go.setMinWidth(Region.USE_PREF_SIZE);
+        go.setTooltip(new Tooltip("Enter or Space"));
+        go.setOnAction(event -> model.next());
+        HBox line = new HBox(12, what, go);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private Node entering() {
+        HBox line = new HBox(8, Section.word("Zero"), zero, Section.word("Reading"), reading, Section.word("sample"), celsius("series-sample", model.sampleProperty()),
+                Section.word("prism"), celsius("series-prism", model.prismProperty()), Section.word("°C"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private static Node celsius(String id, javafx.beans.property.StringProperty value) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPrefWidth(52);
+        field.setMinWidth(52);
+        field.setPromptText("°C");
+        field.setAccessibleText("Temperature, °C");
+        field.setTooltip(new Tooltip("Stays for the next readings; empty is unknown"));
+        field.textProperty().bindBidirectional(value);
+        return field;
+    }
+
+    private Node result() {
+        strength.setId("series-strength");
+        strength.getStyleClass().add(Styles.HEADLINE);
+        yield.setId("series-yield");
+        yield.getStyleClass().add(Styles.STRONG);
+        details.setId("series-details");
+        details.getStyleClass().add(Styles.MUTED);
+        Label unit = new Label("% strength, k = 2");
+        unit.getStyleClass().add(Styles.MUTED);
+        HBox large = new HBox(8, strength, unit);
+        large.setAlignment(Pos.BASELINE_LEFT);
+        VBox words = new VBox(3, yield, details);
+        words.setAlignment(Pos.CENTER_LEFT);
+        HBox line = new HBox(28, large, words);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    /** Instrument, filtering and dilution: seldom changed, so at the foot. */
+    private Node method() {
+        ToggleGroup group = new ToggleGroup();
+        ToggleButton filtered = toggle("series-filtered", "filtered", true, group);
+        ToggleButton unfiltered = toggle("series-unfiltered", "unfiltered", false, group);
+        model.openProperty().addListener((o, was, is) -> {
+            boolean known = is != null && is.summary().sheet().has(SheetField.SAMPLE_FILTERED);
+            filtered.setSelected(known && is.summary().sheet().flag(SheetField.SAMPLE_FILTERED));
+            unfiltered.setSelected(known && !filtered.isSelected());
+        });
+        HBox one = new HBox(8, Section.word("Sample"), filtered, unfiltered, Section.word("read with"),
+                new EntryField(model.entry(SheetField.REFRACTOMETER), "series-instrument").wide(130).hinting("instrument"));
+        HBox two = new HBox(8, Section.word("Diluted:"), new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60).hinting("g"),
+                Section.word("g beverage with"), new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60).hinting("g"),
+                Section.word("g water; the strength is calculated back"));
+        one.setAlignment(Pos.TOP_LEFT);
+        two.setAlignment(Pos.TOP_LEFT);
+        VBox box = new VBox(6, one, two);
+        box.setPadding(new Insets(6, 0, 0, 0));
+        return box;
+    }
+
+    private ToggleButton toggle(String id, String words, boolean filtered, ToggleGroup group) {
+        ToggleButton button = new ToggleButton(words);
+        button.setId(id);
+        button.getStyleClass().setAll(Styles.CHOICE);
+        button.setToggleGroup(group);
+        button.setOnAction(event -> {
+            methodRefusal.setText(model.chooseFiltered(filtered).orElse(""));
+            boolean stays = !methodRefusal.getText().isEmpty();
+            button.setSelected(!stays);
+            group.getToggles().stream().filter(other -> other != button).forEach(other -> other.setSelected(stays));
+        });
+        return button;
+    }
+
+    private void lead() {
+        steps.getChildren().clear();
+        for (SeriesStep step : SeriesStep.values()) {
+            ToggleButton chip = new ToggleButton((step.ordinal() + 1) + "  " + step.title());
+            chip.setId("series-step-" + step.name().toLowerCase(Locale.ROOT));
+            chip.getStyleClass().setAll(Styles.CHOICE, Styles.SERIES_STEP);
+            chip.setSelected(step == model.stepProperty().get());
+            chip.setFocusTraversable(false);
+            chip.setOnAction(event -> {
+                chip.setSelected(true);
+                model.stepProperty().set(step);
+            });
+            steps.getChildren().add(chip);
+        }
+        SeriesStep due = model.stepProperty().get();
+        what.setText(due.what());
+        boolean typing = due == SeriesStep.ZERO || due == SeriesStep.READ;
+        go.setVisible(!typing);
+        go.setManaged(!typing);
+        if (model.shownProperty().get()) {
+            javafx.application.Platform.runLater(() -> (due == SeriesStep.ZERO ? zero.field() : due == SeriesStep.READ ? reading.field() : go).requestFocus());
+        }
+    }
+
+    private void show() {
+        if (!model.shownProperty().get() || model.openProperty().get() == null) {
+            return;
+        }
+        title.setText(model.title());
+        readings();
+        String text = model.strength();
+        strength.setText(text.isEmpty() ? "–" : text);
+        yield.setText(model.yield());
+        details.setText(model.details());
+        advice.setText(model.advice().sentence());
+        List<Node> lines = new ArrayList<>();
+        model.warnings().forEach(sentence -> {
+            Label line = new Label(sentence);
+            line.getStyleClass().add(Styles.MARK_CHECK);
+            line.setWrapText(true);
+            lines.add(line);
+        });
+        warnings.getChildren().setAll(lines);
+        picture.show(model.figure());
+    }
+
+    private void readings() {
+        int count = model.series().taken().size();
+        long id = model.openProperty().get().summary().id();
+        if (count == shown && id == shot) {
+            return;
+        }
+        shown = count;
+        shot = id;
+        readings.getChildren().clear();
+        for (int i = 0; i < count; i++) {
+            int index = i;
+            EntryField entry = new EntryField(model.reading(i), "series-reading-" + i).wide(58);
+            Button remove = new Button();
+            remove.setId("series-remove-" + i);
+            remove.setGraphic(Icon.CLOSE.node());
+            remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
+            remove.setAccessibleText("Take reading " + (i + 1) + " out");
+            remove.setOnAction(event -> model.remove(index));
+            readings.getChildren().add(new HBox(entry, remove));
+        }
+    }
+
+    /** The painted series. */
+    private final class Picture extends Region {
+        private final FigureImage image = new FigureImage();
+        private SeriesFigure figure;
+
+        Picture() {
+            setMinHeight(FIGURE);
+            setPrefHeight(FIGURE);
+            getChildren().add(image);
+            widthProperty().addListener((o, was, is) -> repaint());
+        }
+
+        void show(SeriesFigure other) {
+            figure = other;
+            repaint();
+        }
+
+        private void repaint() {
+            if (figure != null) {
+                SeriesFigure painted = figure;
+                Theme theme = appearance.themeProperty().get();
+                image.paint((g, pen, width, height) -> SeriesPainter.paint(g, theme, painted, width, height), Math.floor(getWidth()), FIGURE);
+            }
+        }
+    }
+}

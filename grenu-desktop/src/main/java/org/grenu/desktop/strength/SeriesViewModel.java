@@ -1,0 +1,260 @@
+package org.grenu.desktop.strength;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.extraction.Brew;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.strength.Reading;
+import org.grenu.core.strength.SeriesAdvice;
+import org.grenu.core.strength.SeriesWarnings;
+import org.grenu.core.strength.StrengthSeries;
+import org.grenu.core.study.SameRecipe;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.figures.strength.SeriesFigure;
+
+/** A series of strength readings of the open shot, led from stirring to the last reading that helps. */
+public final class SeriesViewModel {
+
+    private final StudyDesk desk;
+    private final Clock clock;
+    private final BooleanProperty shown = new SimpleBooleanProperty();
+    private final ObjectProperty<SeriesStep> step = new SimpleObjectProperty<>(SeriesStep.STIR);
+    private final StringProperty sample = new SimpleStringProperty("");
+    private final StringProperty prism = new SimpleStringProperty("");
+    private long shot = -1;
+    private Instant began;
+
+    /** The series of whatever shot the desk has open; readings are timed by that clock. */
+    public SeriesViewModel(StudyDesk desk, Clock clock) {
+        this.desk = desk;
+        this.clock = clock;
+        desk.openProperty().addListener((o, was, is) -> opened(is));
+    }
+
+    // Observables
+
+    /** {@return whether the series is shown} */
+    public BooleanProperty shownProperty() {
+        return shown;
+    }
+
+    /** {@return the step that is due} */
+    public ObjectProperty<SeriesStep> stepProperty() {
+        return step;
+    }
+
+    /** {@return temperature of the sample for the next reading, °C; blank is unknown} */
+    StringProperty sampleProperty() {
+        return sample;
+    }
+
+    /** {@return temperature of the prism, likewise} */
+    StringProperty prismProperty() {
+        return prism;
+    }
+
+    ReadOnlyObjectProperty<OpenShot> openProperty() {
+        return desk.openProperty();
+    }
+
+    // Actions
+
+    /** Shows the series of the open shot, from where it stands. */
+    public void show() {
+        if (desk.openProperty().get() != null) {
+            step.set(series().taken().isEmpty() ? SeriesStep.STIR : SeriesStep.READ);
+            shown.set(true);
+        }
+    }
+
+    /** Goes on to the next step. */
+    public void next() {
+        step.set(SeriesStep.values()[Math.min(step.get().ordinal() + 1, SeriesStep.values().length - 1)]);
+    }
+
+    /** {@return an editor for an entry of the series' instrument and method} */
+    EntryViewModel entry(SheetField field) {
+        return new EntryViewModel(desk.openProperty(), field.title(), () -> text(recorded(), field), typed -> {
+            boolean changes = desk.enter(field, typed);
+            if (field == SheetField.ZERO && step.get() == SeriesStep.ZERO) {
+                next();
+            }
+            return changes;
+        }).instead(() -> text(complete(), field));
+    }
+
+    private static String text(ShotSheet sheet, SheetField field) {
+        String text = sheet.entry(field).orElse("");
+        return text.startsWith("-") ? "\u2212" + text.substring(1) : text;
+    }
+
+    /** {@return an editor that adds a reading with its time and temperatures, and then is empty again} */
+    EntryViewModel newReading() {
+        return new EntryViewModel(desk.openProperty(), "New reading", () -> "", this::add);
+    }
+
+    /** {@return an editor for one reading's value; entering nothing takes it out} */
+    EntryViewModel reading(int index) {
+        return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> index < series().taken().size()
+                ? DecimalText.exact(series().taken().get(index).value()) : "", typed -> replace(index, typed));
+    }
+
+    /** Takes a reading out of the series. */
+    void remove(int index) {
+        replace(index, "");
+    }
+
+    /** Says of the series whether its samples are filtered, which must not change within it. */
+    Optional<String> chooseFiltered(boolean filtered) {
+        boolean other = desk.latestSheet().readings().stream().anyMatch(reading -> reading.filtered().filter(is -> is != filtered).isPresent());
+        if (other) {
+            return Optional.of("This series has " + (filtered ? "unfiltered" : "filtered") + " readings. They are different methods: take those out, or read this sample the same way.");
+        }
+        desk.enter(SheetField.SAMPLE_FILTERED, filtered ? "yes" : "no");
+        return Optional.empty();
+    }
+
+    private boolean add(String typed) {
+        OptionalDouble value = DecimalText.parse(typed);
+        if (value.isEmpty()) {
+            throw new RefusedEntry("“" + typed.strip() + "” is not a reading. Write it such as 9.41.");
+        }
+        List<Reading> readings = new ArrayList<>(desk.latestSheet().readings());
+        Instant now = clock.instant();
+        began = readings.isEmpty() ? now : began;
+        OptionalDouble seconds = began == null ? OptionalDouble.empty() : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
+        readings.add(new Reading(value.getAsDouble(), seconds, celsius(sample.get(), "sample"), celsius(prism.get(), "prism"), filtered()));
+        boolean changes = enter(readings);
+        step.set(SeriesStep.READ);
+        return changes;
+    }
+
+    private Optional<Boolean> filtered() {
+        ShotSheet sheet = desk.latestSheet();
+        return sheet.has(SheetField.SAMPLE_FILTERED) ? Optional.of(sheet.flag(SheetField.SAMPLE_FILTERED)) : Optional.empty();
+    }
+
+    private static OptionalDouble celsius(String typed, String what) {
+        OptionalDouble number = DecimalText.parse(typed);
+        if (number.isEmpty() && !typed.isBlank()) {
+            throw new RefusedEntry("The temperature of the " + what + " is not a number. Write it such as 24.1, or leave it empty.");
+        }
+        return number;
+    }
+
+    private boolean replace(int index, String typed) {
+        List<Reading> readings = new ArrayList<>(desk.latestSheet().readings());
+        if (typed.isBlank()) {
+            readings.remove(index);
+        } else {
+            OptionalDouble value = DecimalText.parse(typed);
+            if (value.isEmpty()) {
+                throw new RefusedEntry("“" + typed.strip() + "” is not a reading. Write it such as 9.41.");
+            }
+            readings.set(index, readings.get(index).with(value.getAsDouble()));
+        }
+        return enter(readings);
+    }
+
+    private boolean enter(List<Reading> readings) {
+        return desk.enter(SheetField.READINGS, readings.stream().map(Reading::text).collect(Collectors.joining("; ")));
+    }
+
+    // What it comes to
+
+    StrengthSeries series() {
+        return complete().strengthSeries();
+    }
+
+    String title() {
+        OpenShot open = desk.openProperty().get();
+        return open == null ? "" : "Strength of shot " + open.summary().number();
+    }
+
+    SeriesFigure figure() {
+        return SeriesFigure.of(series(), brix() ? "°Brix" : "% shown");
+    }
+
+    boolean brix() {
+        return complete().text(SheetField.REFRACTOMETER_READS).filter("brix"::equals).isPresent();
+    }
+
+    /** {@return strength with its uncertainty, such as "9.90 ±0.06"; empty without a reading} */
+    String strength() {
+        return series().strength().map(strength -> Reported.of(strength).text()).orElse("");
+    }
+
+    /** {@return the extraction yield that it makes, such as "EY 21.74 ±0.16 % as dosed"; or what it needs} */
+    String yield() {
+        OpenShot open = desk.openProperty().get();
+        if (open == null) {
+            return "";
+        }
+        Optional<Brew> brew = open.summary().masses().brew();
+        return brew.map(made -> "EY " + Reported.of(made.asDosed().percent()).text() + " % as dosed")
+                .orElse("EY needs " + open.summary().masses().missing().stream().map(input -> input.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")));
+    }
+
+    /** {@return number of readings, their spread, and what they were corrected by} */
+    String details() {
+        StrengthSeries series = series();
+        List<String> parts = new ArrayList<>();
+        parts.add(series.taken().size() == 1 ? "1 reading" : series.taken().size() + " readings");
+        if (series.taken().size() > 1) {
+            parts.add("s " + Reported.fixed(series.deviation(), 3));
+        }
+        series.zero().ifPresent(zero -> parts.add("zero " + Reported.fixed(zero, 2) + " subtracted"));
+        if (brix() || series.refractometer().line().againstDriedSamples()) {
+            parts.add("× " + Reported.fixed(series.refractometer().line().slope(), 3) + (series.refractometer().line().againstDriedSamples() ? ", calibrated" : " per °Brix"));
+        }
+        series.dilution().ifPresent(dilution -> parts.add("diluted " + Reported.fixed(dilution.times(), 2) + " times, calculated back"));
+        return String.join(" · ", parts);
+    }
+
+    List<String> warnings() {
+        return new SeriesWarnings(series(), complete().number(SheetField.COMPENSATED_FROM), complete().number(SheetField.COMPENSATED_TO)).sentences();
+    }
+
+    SeriesAdvice advice() {
+        SameRecipe recipe = SameRecipe.of(complete());
+        return SeriesAdvice.of(series(), recipe.strengthSpread(desk.shots().stream().map(shot -> new SameRecipe.StrengthOf(shot.sheet(), shot.masses().strength()))));
+    }
+
+    private ShotSheet complete() {
+        return desk.openProperty().get() == null ? ShotSheet.EMPTY : desk.openProperty().get().summary().sheet();
+    }
+
+    private ShotSheet recorded() {
+        return desk.openProperty().get() == null ? ShotSheet.EMPTY : desk.openProperty().get().summary().recorded();
+    }
+
+    private void opened(OpenShot open) {
+        if (open == null) {
+            shown.set(false);
+        } else if (open.summary().id() != shot) {
+            shot = open.summary().id();
+            began = null;
+            step.set(open.summary().sheet().readings().isEmpty() ? SeriesStep.STIR : SeriesStep.READ);
+        }
+    }
+}
