@@ -140,10 +140,13 @@ public final class Library implements AutoCloseable {
         return summaries;
     }
 
-    /** {@return the shots as the shelf tells of them now, which may have changed since they were read} */
+    /** {@return the shots as the shelf tells of them now, which may have changed since they were read} What was found in those that did is forgotten. */
     public synchronized List<ShotSummary> refreshed(List<ShotSummary> shots) {
         return Storing.inTransaction(handle, "read the shots", () -> shots.stream().map(shot -> {
             ShotSummary now = shot.on(shelf());
+            if (!now.equals(shot)) {
+                handle.execute("DELETE FROM shot_finding WHERE shot_id = ?", shot.id());
+            }
             return now.sheet().curveSettings().equals(shot.sheet().curveSettings()) ? now : summary(shot.id());
         }).toList());
     }
@@ -287,6 +290,12 @@ public final class Library implements AutoCloseable {
                         row.getString(5), Instant.parse(row.getString(6)), !row.getString(7).equals("applied"))).list());
     }
 
+    /** Says why a correction was made, after it was. */
+    public synchronized void giveReason(long historyEntry, String reason) {
+        Storing.inTransaction(handle, "store a reason", () -> handle.createUpdate("UPDATE history SET reason = :reason WHERE id = :id")
+                .bind("reason", reason.strip()).bind("id", historyEntry).execute());
+    }
+
     private StoredStep store(String words, List<Change> wanted, String reason) {
         wanted.forEach(changes::make);
         changes.keep(words, wanted, reason, now());
@@ -300,6 +309,7 @@ public final class Library implements AutoCloseable {
         }
         Set<Long> touched = kept.changes().stream().filter(change -> change.target() == Target.SHOT).map(Change::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
+        touched.forEach(id -> handle.execute("DELETE FROM shot_finding WHERE shot_id = ?", id));
         Set<Long> gone = handle.createQuery("SELECT id FROM shot WHERE binned_at <> ''").mapTo(Long.class).set();
         return new StoredStep(kept.words(), kept.changes(), touched.stream().filter(id -> !gone.contains(id)).map(this::summary).toList(),
                 touched.stream().filter(gone::contains).toList(), shelfChanged ? Optional.of(shelf) : Optional.empty());

@@ -65,15 +65,15 @@ class ShelfLibraryTest {
 
     @Test
     void theShelfTellsWhatARecordLeavesOpenAndTheCurveFollows() {
-        add(ShelfKind.SCALE, "S-1", Entries.NONE.with(ShelfField.SCALE_LAG, "0.5"));
+        add(ShelfKind.SCALE, "S-9", Entries.NONE.with(ShelfField.SCALE_LAG, "0.5"));
         long id = library.summaries().get(0).id();
         double before = library.summaries().get(0).digest().times().firstDrip().orElseThrow().seconds();
-        StoredStep step = library.apply(id, SheetEdit.of(library.summaries().get(0).recorded(), SheetField.SCALE, "S-1"));
+        StoredStep step = library.apply(id, SheetEdit.of(library.summaries().get(0).recorded(), SheetField.SCALE, "S-9"));
         assertThat(step.shot().recorded().has(SheetField.SCALE_LAG)).isFalse();
         assertThat(step.shot().sheet().number(SheetField.SCALE_LAG)).hasValue(0.5);
         assertThat(step.shot().digest().times().firstDrip().orElseThrow().seconds()).isNotEqualTo(before);
         List<ShotSummary> stale = library.summaries();
-        ShelfItem item = library.shelf().find(ShelfKind.SCALE, "S-1").orElseThrow();
+        ShelfItem item = library.shelf().find(ShelfKind.SCALE, "S-9").orElseThrow();
         library.apply("Lag", List.of(enter(item, ShelfField.SCALE_LAG, "")), "measured wrongly");
         assertThat(library.refreshed(stale).get(0).digest().times().firstDrip().orElseThrow().seconds()).isEqualTo(before);
         assertThat(library.refreshed(stale).get(1)).isEqualTo(stale.get(1));

@@ -85,6 +85,11 @@ public enum ShelfKind {
         return fields.stream().filter(field -> field.key().equals(key)).findFirst();
     }
 
+    /** {@return the sort of things that shots name in that entry} */
+    public static Optional<ShelfKind> of(SheetField field) {
+        return Arrays.stream(values()).filter(kind -> kind.named == field).findFirst();
+    }
+
     /** {@return the sort of that name} */
     public static Optional<ShelfKind> find(String key) {
         return Arrays.stream(values()).filter(kind -> kind.key().equals(key)).findFirst();

@@ -10,13 +10,15 @@ import java.util.regex.Pattern;
 import org.grenu.core.quantity.DecimalText;
 
 /**
- * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code grind:2.2-2.6}, {@code ey>20},
- * {@code time<30}. What it does not understand it takes as a word, so that typing never fails.
+ * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code coffee:"Lot Heron 14"},
+ * {@code grind:2.2-2.6}, {@code ey>20}, {@code time<30}, {@code unknown:taste}; a minus before any of them takes out what
+ * meets it. What it does not understand it takes as a word, so that typing never fails.
  */
 public final class ShotFilter {
 
     private static final Pattern COMPARISON = Pattern.compile("([a-z_]+)(<=|>=|<|>|=)(.+)");
     private static final Pattern FIELD = Pattern.compile("([a-z_]+):(.+)");
+    private static final Pattern TOKEN = Pattern.compile("(?:[^\\s\"]|\"[^\"]*\"?)+");
     private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)");
 
     private final List<Condition> conditions;
@@ -28,9 +30,13 @@ public final class ShotFilter {
     /** {@return the filter for what was typed; a blank text lets everything through} */
     public static ShotFilter parse(String typed) {
         List<Condition> conditions = new ArrayList<>();
-        for (String token : typed.strip().toLowerCase(Locale.ROOT).split("\\s+")) {
+        Matcher tokens = TOKEN.matcher(typed.toLowerCase(Locale.ROOT));
+        while (tokens.find()) {
+            String token = tokens.group().replace("\"", "").strip();
+            boolean without = token.startsWith("-") && token.length() > 1;
+            Condition condition = condition(without ? token.substring(1) : token);
             if (!token.isEmpty()) {
-                conditions.add(condition(token));
+                conditions.add(without ? subject -> !condition.meets(subject) : condition);
             }
         }
         return new ShotFilter(conditions);
@@ -74,6 +80,9 @@ public final class ShotFilter {
     }
 
     private static Condition inField(String name, String wanted) {
+        if (name.equals("unknown")) {
+            return subject -> subject.text(wanted).isEmpty() && subject.number(wanted).isEmpty();
+        }
         Matcher range = RANGE.matcher(wanted);
         if (range.matches()) {
             OptionalDouble low = DecimalText.parse(range.group(1));

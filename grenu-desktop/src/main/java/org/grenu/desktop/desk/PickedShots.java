@@ -1,6 +1,7 @@
 package org.grenu.desktop.desk;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -9,7 +10,6 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
-import org.grenu.core.study.SheetField;
 import org.grenu.library.ShotSummary;
 
 /** The shots that are picked for comparing. */
@@ -65,8 +65,8 @@ public final class PickedShots {
     /** Where nothing is picked yet: the study of the shot being read, or all shots. */
     public void beginWithTheStudy() {
         if (ids.isEmpty()) {
-            Optional<String> study = Optional.ofNullable(desk.openProperty().get()).flatMap(open -> open.summary().sheet().text(SheetField.STUDY));
-            pickOnly(desk.shots().stream().filter(shot -> study.isEmpty() || shot.sheet().text(SheetField.STUDY).equals(study)).toList());
+            List<String> studies = Optional.ofNullable(desk.openProperty().get()).map(open -> open.summary().sheet().studies()).orElse(List.of());
+            pickOnly(desk.shots().stream().filter(shot -> studies.isEmpty() || !Collections.disjoint(shot.sheet().studies(), studies)).toList());
         }
     }
 }

@@ -5,8 +5,12 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -44,6 +48,7 @@ import org.grenu.library.Target;
  */
 public final class StudyDesk implements AutoCloseable {
 
+    private static final int ONE_BY_ONE = 12;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
 
     private final Library library;
@@ -354,9 +359,15 @@ public final class StudyDesk implements AutoCloseable {
 
     private void show(Changed changed) {
         changed.step.shelf().ifPresent(shelf::set);
-        changed.shots.forEach(this::show);
-        changed.step.shots().forEach(this::show);
-        shots.removeIf(shot -> changed.step.gone().contains(shot.id()));
+        Map<Long, ShotSummary> there = new HashMap<>();
+        shots.forEach(shot -> there.put(shot.id(), shot));
+        List<ShotSummary> all = Stream.concat(changed.shots.stream(), changed.step.shots().stream()).filter(shot -> !shot.equals(there.get(shot.id()))).toList();
+        if (all.size() + changed.step.gone().size() > ONE_BY_ONE) {
+            showTogether(all, changed.step.gone());
+        } else {
+            all.forEach(this::show);
+            shots.removeIf(shot -> changed.step.gone().contains(shot.id()));
+        }
         changed.open.ifPresent(shot -> {
             wanted = shot.summary().id();
             open.set(shot);
@@ -366,6 +377,15 @@ public final class StudyDesk implements AutoCloseable {
         }
         editDepth.set(changed.depth);
         markStored();
+    }
+
+    /** Many changes are told of once, so that what is shown is not worked out for each. */
+    private void showTogether(List<ShotSummary> changed, List<Long> gone) {
+        Map<Integer, ShotSummary> byNumber = new TreeMap<>();
+        shots.forEach(shot -> byNumber.put(shot.number(), shot));
+        changed.forEach(shot -> byNumber.put(shot.number(), shot));
+        Set<Long> missing = Set.copyOf(gone);
+        shots.setAll(byNumber.values().stream().filter(shot -> !missing.contains(shot.id())).toList());
     }
 
     /** Puts the shot where its number belongs, unless it is shown so already. */

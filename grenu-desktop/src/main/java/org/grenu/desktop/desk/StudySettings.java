@@ -23,14 +23,15 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param options     what the strips show
  * @param chosenPacks the schools that speak, by id
  * @param editedPacks texts of packs that were edited, by id
+ * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
  */
 public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks, Map<String, String> editedPacks,
-                            String compare) {
+                            List<String> searches, String compare) {
 
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), "");
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "");
 
     private static final String COMPARE = "compare";
     private static final String CONVENTION = "time_convention";
@@ -38,10 +39,12 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
     private static final String STRIPS = "read_strips";
     private static final String PACKS = "rule_packs";
     private static final String PACK = "rule_pack.";
+    private static final String SEARCHES = "searches";
 
     public StudySettings {
         chosenPacks = List.copyOf(chosenPacks);
         editedPacks = Map.copyOf(editedPacks);
+        searches = List.copyOf(searches);
     }
 
     /** {@return the settings kept so} */
@@ -57,7 +60,8 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         });
         return new StudySettings(TimeConvention.find(kept.getOrDefault(CONVENTION, "")).orElse(USUAL.convention),
                 new ReadOptions(axis, channels.isEmpty() ? USUAL.options.channels() : channels),
-                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited, kept.getOrDefault(COMPARE, ""));
+                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited,
+                kept.getOrDefault(SEARCHES, "").lines().filter(line -> !line.isBlank()).toList(), kept.getOrDefault(COMPARE, ""));
     }
 
     private static Optional<Channel> channel(String key) {
@@ -71,6 +75,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         kept.put(AXIS, options.axis().key());
         kept.put(STRIPS, options.channels().stream().map(Channel::key).collect(Collectors.joining(" ")));
         kept.put(COMPARE, compare);
+        kept.put(SEARCHES, String.join("\n", searches));
         kept.put(PACKS, String.join(" ", chosenPacks));
         ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
         return kept;
@@ -95,17 +100,27 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks, compare);
+        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare);
+    }
+
+    /** {@return these settings with that search kept, or forgotten} */
+    public StudySettings withSearch(String query, boolean kept) {
+        List<String> others = new ArrayList<>(searches);
+        others.remove(query);
+        if (kept) {
+            others.add(query);
+        }
+        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare);
     }
 
     /** {@return these settings with other choices for comparing} */
     public StudySettings withCompare(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, other);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other);
     }
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks, compare);
+        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare);
     }
 
     /** {@return these settings with a school that speaks or is silent} */
@@ -115,7 +130,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (speaks) {
             chosen.add(pack.id());
         }
-        return new StudySettings(convention, options, chosen, editedPacks, compare);
+        return new StudySettings(convention, options, chosen, editedPacks, searches, compare);
     }
 
     /**
@@ -130,6 +145,6 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             RulePack.parse(text);
             edited.put(pack.id(), text);
         }
-        return new StudySettings(convention, options, chosenPacks, edited, compare);
+        return new StudySettings(convention, options, chosenPacks, edited, searches, compare);
     }
 }

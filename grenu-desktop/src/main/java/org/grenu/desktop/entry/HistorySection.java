@@ -11,6 +11,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -84,6 +85,15 @@ public class HistorySection extends Section {
         when.setWrapText(true);
         HBox foot = new HBox(4, when);
         HBox.setHgrow(when, Priority.ALWAYS);
+        if (!made && entry.reason().isEmpty()) {
+            Button why = new Button("Why?");
+            why.setId("why-" + entry.id());
+            why.getStyleClass().add(Styles.LINK);
+            why.setMinWidth(Region.USE_PREF_SIZE);
+            why.setTooltip(new Tooltip("Write down why this was corrected"));
+            why.setOnAction(event -> ask(entry, foot));
+            foot.getChildren().add(why);
+        }
         if (!made) {
             Button revert = new Button("Revert");
             revert.setId("revert-" + entry.id());
@@ -94,6 +104,20 @@ public class HistorySection extends Section {
             foot.getChildren().add(revert);
         }
         return new VBox(0, what, foot);
+    }
+
+    private void ask(HistoryEntry entry, HBox foot) {
+        TextField reason = new TextField();
+        reason.setId("reason-" + entry.id());
+        reason.getStyleClass().add(Styles.ENTRY);
+        reason.setPromptText("why, then Enter");
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        reason.setOnAction(event -> desk.background().run(() -> {
+            desk.library().giveReason(entry.id(), reason.getText());
+            return reason.getText();
+        }, given -> read(), desk::failed));
+        foot.getChildren().setAll(reason);
+        reason.requestFocus();
     }
 
     private static String when(Instant at) {

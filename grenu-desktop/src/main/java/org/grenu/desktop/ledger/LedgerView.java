@@ -12,14 +12,14 @@ public final class LedgerView extends ScrollPane {
     /**
      * The ledger of the shot that the desk has open.
      *
-     * @param takeReadings leads through a series of strength readings
+     * @param actions what it asks of the window
      */
-    public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, Runnable takeReadings) {
+    public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, LedgerActions actions) {
         getStyleClass().add(Styles.LEDGER);
-        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model, takeReadings),
+        VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model, actions::takeReadings),
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new ProfileSection(model),
                 new TimesSection(model),
-                new RecordSection(model), new OwnEntriesSection(model));
+                new RecordSection(model), new OwnEntriesSection(model), new AttachmentsSection(model, desk, actions), new ShotHistorySection(model, desk));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());
         column.managedProperty().bind(column.visibleProperty());

@@ -3,10 +3,14 @@ package org.grenu.desktop.ledger;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.entry.RefusedEntry;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -26,7 +30,9 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
+import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.desk.Appearance;
@@ -36,6 +42,7 @@ import org.grenu.desktop.desk.StudySettings;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
+import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
 
 /** The numbers of the shot being read, and the entries they rest on. */
@@ -102,6 +109,40 @@ public final class LedgerViewModel {
     EntryViewModel entry(SheetField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed))
                 .instead(() -> LedgerText.told(open(), field));
+    }
+
+    /** {@return the shot that was pulled before the open one, on whatever gear} */
+    Optional<ShotSummary> before() {
+        Optional<LocalDateTime> at = open() == null ? Optional.empty() : open().summary().sheet().pulledAt();
+        if (at.isEmpty()) {
+            return Optional.ofNullable(open()).flatMap(shot -> desk.shots().stream().filter(other -> other.number() < shot.summary().number()).reduce((first, second) -> second));
+        }
+        return desk.shots().stream().filter(shot -> shot.sheet().pulledAt().filter(other -> other.isBefore(at.get())).isPresent())
+                .max(Comparator.comparing(shot -> shot.sheet().pulledAt().orElseThrow()));
+    }
+
+    /** {@return what was set up otherwise than for the shot before} */
+    List<SetUp.Changed> changed() {
+        return before().map(shot -> SetUp.changed(shot.sheet(), open().summary().sheet())).orElse(List.of());
+    }
+
+    /** {@return how many entries the shot before could lend} */
+    int offered() {
+        return before().map(shot -> SetUp.takenOver(shot.recorded(), open().summary().sheet()).size()).orElse(0);
+    }
+
+    /** Fills what is unknown with what was set up for the shot before, as one step. */
+    public void takeOver() {
+        before().ifPresent(shot -> desk.change("Entries taken over from shot " + shot.number(),
+                SetUp.takenOver(shot.recorded(), open().summary().sheet()).stream().map(edit -> Change.of(open().summary().id(), edit)).toList(), ""));
+    }
+
+    /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
+    List<String> known(SheetField field) {
+        Map<String, Integer> used = new HashMap<>();
+        ShelfKind.of(field).ifPresent(kind -> desk.shelfProperty().get().of(kind).forEach(item -> used.merge(item.name(), 1, Integer::sum)));
+        desk.shots().forEach(shot -> shot.sheet().text(field).ifPresent(text -> used.merge(text, 1, Integer::sum)));
+        return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
     }
 
     /** {@return names that the user made up for entries, on any shot of the library} */

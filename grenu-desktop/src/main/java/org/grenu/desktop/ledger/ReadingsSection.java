@@ -8,7 +8,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Icon;
@@ -47,11 +46,7 @@ final class ReadingsSection extends Section {
         guided.getStyleClass().add(Styles.LINK);
         guided.setTooltip(new Tooltip("Led from stirring to the last reading that helps (Ctrl T)"));
         guided.setOnAction(event -> takeReadings.run());
-        HBox foot = new HBox(4, summary, guided);
-        HBox.setHgrow(summary, Priority.ALWAYS);
-        summary.setMaxWidth(Double.MAX_VALUE);
-        foot.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(readings, foot, zero, instrument);
+        getChildren().addAll(readings, summary, guided, zero, instrument);
         model.openProperty().addListener((o, was, is) -> show());
         show();
     }

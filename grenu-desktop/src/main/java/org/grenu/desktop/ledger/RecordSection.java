@@ -2,19 +2,31 @@ package org.grenu.desktop.ledger;
 
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.grenu.core.entry.FieldKind;
+import org.grenu.core.study.Completeness;
+import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
-import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.entry.ChoiceEntry;
+import org.grenu.desktop.entry.EntryField;
+import org.grenu.desktop.entry.Suggestions;
 
-/** What else is written down about the shot; the factors that colour the rack among it. */
+/** What is written down about the shot: first what changed since the one before, then every entry in groups. */
 final class RecordSection extends Section {
 
     private static final Map<String, List<SheetField>> GROUPS = groups();
@@ -25,24 +37,51 @@ final class RecordSection extends Section {
             SheetField.MOMENT_NOTES, "Such as: 12.5 first blond streak; N on the strips notes something at the hairline",
             SheetField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log",
             SheetField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them",
-            SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days");
+            SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days",
+            SheetField.STUDY, "One study or several, with semicolons between",
+            SheetField.ARM, "One arm, or study: arm for each study, with semicolons between",
+            SheetField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means");
+
+    private final LedgerViewModel model;
+    private final Label score = new Label();
+    private final Label changed = new Label();
+    private final Button takeOver = new Button();
+    private final Label cryogens = new Label("Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never swallow; only with training and ventilation.");
 
     private static Map<String, List<SheetField>> groups() {
         Map<String, List<SheetField>> groups = new LinkedHashMap<>();
-        groups.put("", List.of(SheetField.COFFEE, SheetField.ROASTED_ON, SheetField.GRINDER, SheetField.GRIND, SheetField.PURGE,
-                SheetField.TEMPERATURE, SheetField.PROFILE, SheetField.MACHINE, SheetField.MACHINE_VERSION, SheetField.WATER, SheetField.PULLED_AT,
-                SheetField.OPERATOR, SheetField.ARM, SheetField.BLOCK, SheetField.TASTE,
-                SheetField.FAULT, SheetField.FAULT_ON_PURPOSE, SheetField.NOTE));
+        groups.put("", List.of(SheetField.COFFEE, SheetField.BAG, SheetField.GRINDER, SheetField.GRIND, SheetField.TEMPERATURE, SheetField.PROFILE,
+                SheetField.MACHINE, SheetField.BASKET, SheetField.WATER, SheetField.TASTE, SheetField.NOTE));
+        groups.put("Study", List.of(SheetField.STUDY, SheetField.ARM, SheetField.BLOCK, SheetField.OPERATOR, SheetField.PULLED_AT, SheetField.RECIPE,
+                SheetField.FAULT, SheetField.FAULT_ON_PURPOSE));
+        groups.put("Beans and grounds", List.of(SheetField.ROASTED_ON, SheetField.FROZEN_DAYS, SheetField.PURGE, SheetField.BEANS_TREATMENT,
+                SheetField.BEANS_TEMPERATURE, SheetField.GROUNDS_TREATMENT, SheetField.GROUNDS_TEMPERATURE, SheetField.GRIND_TO_BREW, SheetField.PREPARATION));
         groups.put("What was meant", List.of(SheetField.PROFILE_STEPS, SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET));
-        groups.put("Basket, bed and place", List.of(SheetField.BASKET, SheetField.BASKET_CAPACITY, SheetField.BED_DIAMETER, SheetField.BED_DEPTH,
+        groups.put("Machine and place", List.of(SheetField.MACHINE_VERSION, SheetField.TEMPERATURE_PLACE, SheetField.MINUTES_ON, SheetField.FIRST_OF_SESSION,
+                SheetField.FLUSH, SheetField.DWELL, SheetField.BASKET_CAPACITY, SheetField.BED_DIAMETER, SheetField.BED_DEPTH, SheetField.SITE,
                 SheetField.ALTITUDE));
-        groups.put("What the log is told", List.of(SheetField.PUMP_ON, SheetField.PUMP_OFF, SheetField.SCALE_LAG, SheetField.PHASES,
+        groups.put("What the log is told", List.of(SheetField.SCALE, SheetField.PUMP_ON, SheetField.PUMP_OFF, SheetField.SCALE_LAG, SheetField.PHASES,
                 SheetField.MOMENT_NOTES));
         return groups;
     }
 
     RecordSection(LedgerViewModel model) {
         super("Record");
+        this.model = model;
+        score.setId("completeness");
+        score.getStyleClass().add(Styles.MUTED);
+        score.setWrapText(true);
+        changed.setId("changed-since");
+        changed.setWrapText(true);
+        takeOver.setId("take-over");
+        takeOver.getStyleClass().add(Styles.ACTION);
+        takeOver.setTooltip(new Tooltip("Fills what is unknown here with what was set up for the shot before (Ctrl L)"));
+        takeOver.setOnAction(event -> model.takeOver());
+        takeOver.managedProperty().bind(takeOver.visibleProperty());
+        cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
+        cryogens.setWrapText(true);
+        cryogens.managedProperty().bind(cryogens.visibleProperty());
+        getChildren().addAll(changed, takeOver);
         GROUPS.forEach((title, fields) -> {
             if (!title.isEmpty()) {
                 Label heading = new Label(title);
@@ -50,13 +89,51 @@ final class RecordSection extends Section {
                 heading.setPadding(new Insets(6, 0, 0, 0));
                 getChildren().add(heading);
             }
-            getChildren().add(grid(model, fields));
+            getChildren().add(grid(fields));
+            if (fields.contains(SheetField.BEANS_TREATMENT)) {
+                getChildren().add(cryogens);
+            }
         });
-        remark().setText("empty means unknown");
+        getChildren().add(new VBox(score));
         remark().getStyleClass().add(Styles.MUTED);
+        model.openProperty().addListener((o, was, is) -> show());
+        show();
     }
 
-    private static GridPane grid(LedgerViewModel model, List<SheetField> fields) {
+    private void show() {
+        OpenShot open = model.open();
+        if (open == null) {
+            return;
+        }
+        Completeness complete = Completeness.of(open.summary().sheet());
+        remark().setText(complete.known() + " of " + complete.counted() + " known");
+        score.setText(complete.missing().isEmpty() ? "Complete: every entry that others need is known."
+                : "Unknown: " + complete.missing().stream().map(field -> field.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")) + ".");
+        changed.setText(changes());
+        int offered = model.offered();
+        takeOver.setVisible(offered > 0);
+        takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before" : "Take " + offered + " entries over from the shot before");
+        String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " " + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
+        cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
+    }
+
+    private String changes() {
+        if (model.before().isEmpty()) {
+            return "No shot before it to compare with.";
+        }
+        List<SetUp.Changed> changed = model.changed();
+        String since = "since shot " + model.before().get().number();
+        return changed.isEmpty() ? "Nothing was set up otherwise " + since + "."
+                : (changed.size() == 1 ? "One thing changed " : changed.size() + " things changed ") + since + ": "
+                        + changed.stream().map(RecordSection::words).collect(Collectors.joining("; ")) + ".";
+    }
+
+    private static String words(SetUp.Changed change) {
+        String unit = change.field().unit().isEmpty() ? "" : " " + change.field().unit();
+        return change.field().title().toLowerCase(Locale.ROOT) + " " + change.before().orElse("unknown") + " → " + change.now().orElse("unknown") + unit;
+    }
+
+    private GridPane grid(List<SheetField> fields) {
         GridPane grid = new GridPane();
         grid.setHgap(6);
         grid.setVgap(3);
@@ -67,10 +144,21 @@ final class RecordSection extends Section {
             SheetField field = fields.get(i);
             Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());
             name.setPadding(new Insets(4, 0, 0, 0));
+            name.setTooltip(new Tooltip(field.title()));
             GridPane.setValignment(name, VPos.TOP);
-            EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
-            grid.addRow(i, name, EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry);
+            grid.addRow(i, name, editor(field));
         }
         return grid;
+    }
+
+    private Node editor(SheetField field) {
+        if (field.kind() == FieldKind.FLAG) {
+            return new ChoiceEntry(model.entry(field), field.key(), List.of("yes", "no"));
+        }
+        EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
+        if (field.kind() == FieldKind.TEXT) {
+            Suggestions.on(entry.field(), typed -> typed.isBlank() ? List.of() : Suggestions.among(model.known(field), typed));
+        }
+        return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }
 }

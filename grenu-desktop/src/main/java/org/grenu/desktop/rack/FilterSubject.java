@@ -1,50 +1,77 @@
 package org.grenu.desktop.rack;
 
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.function.Supplier;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Brew;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
 import org.grenu.library.ShotSummary;
 
-/** What the filter finds in a stored shot. */
+/** What the filter finds in a stored shot. Words and masses are made once, since every keystroke asks for them. */
 final class FilterSubject implements ShotFilter.Subject {
+
+    private static final Map<String, SheetField> FIELDS = fields();
 
     private final ShotSummary shot;
     private final TimeConvention convention;
+    private final Supplier<String> findings;
+    private String words;
+    private Masses masses;
 
-    FilterSubject(ShotSummary shot, TimeConvention convention) {
-        this.convention = convention;
+    FilterSubject(ShotSummary shot, TimeConvention convention, Supplier<String> findings) {
         this.shot = shot;
+        this.convention = convention;
+        this.findings = findings;
+    }
+
+    /** A field is called by its key, with or without the unit at its end, or by a short name. */
+    private static Map<String, SheetField> fields() {
+        Map<String, SheetField> fields = new HashMap<>();
+        Arrays.stream(SheetField.values()).forEach(field -> {
+            fields.putIfAbsent(field.key().replaceFirst("_(g|pct|c|s|d|mm|m|min)$", ""), field);
+            fields.put(field.key(), field);
+        });
+        fields.put("temp", SheetField.TEMPERATURE);
+        fields.put("profile", SheetField.PROFILE);
+        return fields;
     }
 
     @Override
     public String words() {
-        String entries = Stream.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.GRINDER, SheetField.MACHINE, SheetField.OPERATOR,
-                SheetField.STUDY, SheetField.NAME, SheetField.NOTE, SheetField.FAULT, SheetField.BASKET)
-                .map(field -> shot.sheet().text(field).orElse("")).collect(Collectors.joining(" "));
-        return (shot.number() + " " + entries + (shot.sheet().has(SheetField.FAULT) ? " faulty" : "")).toLowerCase(Locale.ROOT);
+        if (words == null) {
+            StringBuilder all = new StringBuilder().append(shot.number());
+            for (SheetField field : SheetField.values()) {
+                shot.sheet().text(field).ifPresent(text -> all.append(' ').append(text));
+            }
+            shot.sheet().extras().forEach((key, text) -> all.append(' ').append(key).append(' ').append(text));
+            shot.sheet().momentNotes().forEach(note -> all.append(' ').append(note.words()));
+            words = all.append(shot.sheet().has(SheetField.FAULT) ? " faulty" : "").toString().toLowerCase(Locale.ROOT);
+        }
+        return words;
     }
 
     @Override
     public OptionalDouble number(String name) {
         return switch (name) {
-            case "grind" -> shot.sheet().number(SheetField.GRIND);
-            case "temp", "temperature" -> shot.sheet().number(SheetField.TEMPERATURE);
-            case "dose" -> shot.sheet().number(SheetField.DOSE);
-            case "beverage", "mass" -> value(shot.masses().beverage());
-            case "ratio" -> value(shot.masses().ratio());
-            case "strength", "tds" -> value(shot.masses().strength());
-            case "ey", "yield" -> value(shot.masses().brew().map(Brew::asDosed).map(y -> y.percent()));
+            case "beverage", "mass" -> value(masses().beverage());
+            case "ratio" -> value(masses().ratio());
+            case "strength", "tds" -> value(masses().strength());
+            case "ey", "yield" -> value(masses().brew().map(Brew::asDosed).map(y -> y.percent()));
             case "time" -> convention.of(shot.digest().times());
             case "age" -> shot.sheet().ageDays();
+            case "peak" -> shot.digest().peakPressure();
             case "shot", "number" -> OptionalDouble.of(shot.number());
-            default -> SheetField.find(name).map(shot.sheet()::number).orElse(OptionalDouble.empty());
+            default -> FIELDS.containsKey(name) ? shot.sheet().number(FIELDS.get(name))
+                    : own(name).map(DecimalText::parse).orElse(OptionalDouble.empty());
         };
     }
 
@@ -52,8 +79,21 @@ final class FilterSubject implements ShotFilter.Subject {
     public Optional<String> text(String name) {
         return switch (name) {
             case "day" -> shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString());
-            default -> SheetField.find(name).flatMap(shot.sheet()::entry);
+            case "finding" -> Optional.of(findings.get());
+            case "is" -> Optional.of((shot.sheet().has(SheetField.FAULT) ? "faulty " : "") + (shot.sheet().flag(SheetField.FAULT_ON_PURPOSE) ? "purpose " : "")
+                    + (masses().brew().isPresent() ? "read" : "unread"));
+            default -> FIELDS.containsKey(name) ? shot.sheet().entry(FIELDS.get(name)) : own(name);
         };
+    }
+
+    /** An entry that the user made up, called with underscores for spaces. */
+    private Optional<String> own(String name) {
+        return shot.sheet().extras().entrySet().stream().filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name)).map(Map.Entry::getValue).findFirst();
+    }
+
+    private Masses masses() {
+        masses = masses == null ? shot.masses() : masses;
+        return masses;
     }
 
     private static OptionalDouble value(Optional<Measured> measured) {

@@ -34,6 +34,7 @@ import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.Workspace;
+import org.grenu.desktop.entry.Suggestions;
 import org.grenu.figures.theme.TreatmentScale;
 
 /** The column of slips with its filter and legend. */
@@ -50,10 +51,12 @@ public final class RackView extends VBox {
     private final HBox legend = new HBox(3);
     private final PickedShots picked;
     private final ObservableValue<Workspace> workspace;
+    private final RackActions actions;
     private boolean following;
 
     /** The rack of that desk; in the Compare workspace its slips can be picked. */
-    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked, ObservableValue<Workspace> workspace) {
+    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked, ObservableValue<Workspace> workspace, RackActions actions) {
+        this.actions = actions;
         this.picked = picked;
         this.workspace = workspace;
         this.model = model;
@@ -83,13 +86,13 @@ public final class RackView extends VBox {
         filter.setId("filter");
         filter.setPromptText("Filter: gentle ey>20");
         filter.setAccessibleText("Filter the shots");
-        filter.setTooltip(new Tooltip("Words, field:value, field:low-high, ey>20, time<30, age<14 (Ctrl F)"));
+        filter.setTooltip(new Tooltip("Words, field:value, grind:2.2-2.6, ey>20, age<14, finding:channel, unknown:taste; a minus takes out (Ctrl F)"));
         filter.textProperty().bindBidirectional(model.filterProperty());
         filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
             if (key.getCode() == KeyCode.ESCAPE) {
                 filter.clear();
                 key.consume();
-            } else if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
+            } else if ((key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) && !Suggestions.shownFor(filter)) {
                 model.step(key.getCode() == KeyCode.DOWN ? 1 : -1);
                 key.consume();
             }
@@ -101,7 +104,8 @@ public final class RackView extends VBox {
         count.setMinWidth(Region.USE_PREF_SIZE);
         count.setMouseTransparent(true);
         HBox.setHgrow(filter, Priority.ALWAYS);
-        HBox box = new HBox(6, Icon.SEARCH.node(), filter, count);
+        Suggestions.on(filter, model::offers);
+        HBox box = new HBox(6, Icon.SEARCH.node(), filter, count, new SearchMenu(model, actions));
         box.getStyleClass().add(Styles.FILTER_BOX);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
@@ -167,6 +171,9 @@ public final class RackView extends VBox {
             };
             if (step != 0) {
                 model.step(step);
+                key.consume();
+            } else if (key.getCode() == KeyCode.DELETE && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
+                actions.bin(List.of(slip.shot()));
                 key.consume();
             } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
                     && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {

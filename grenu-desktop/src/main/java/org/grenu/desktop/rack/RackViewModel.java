@@ -3,6 +3,7 @@ package org.grenu.desktop.rack;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,9 +16,15 @@ import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
+import org.grenu.core.extraction.TargetWindow;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.desktop.desk.FoundInShots;
 import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.Suggestions;
 import org.grenu.library.ShotSummary;
 
 /** The rack's rows for what is typed in the filter. */
@@ -31,13 +38,28 @@ public final class RackViewModel {
     private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
     private final ObservableList<RackRow> rows = FXCollections.observableArrayList();
 
-    /** The rack of that desk's shots. */
-    public RackViewModel(StudyDesk desk) {
+    private final FoundInShots found;
+    private final Map<Long, Known> known = new HashMap<>();
+    private List<ShotSummary> ordered = List.of();
+
+    private record Known(ShotSummary shot, FilterSubject subject) {
+    }
+
+    /** The rack of that desk's shots, searched by what is found in them too. */
+    public RackViewModel(StudyDesk desk, FoundInShots found) {
         this.desk = desk;
+        this.found = found;
+        ordered = ShotOrder.newestFirst(desk.shots());
+        found.changesProperty().addListener((o, was, is) -> {
+            if (filter.get().contains("finding")) {
+                rebuild();
+            }
+        });
         desk.shots().addListener(this::shotsChanged);
         filter.addListener((o, was, is) -> rebuild());
         desk.settingsProperty().addListener((o, was, is) -> {
             if (was.convention() != is.convention()) {
+                known.clear();
                 rebuild();
             }
         });
@@ -97,9 +119,42 @@ public final class RackViewModel {
         return rows.stream().filter(row -> row instanceof RackRow.Slip).map(row -> ((RackRow.Slip) row).shot()).toList();
     }
 
+    /** {@return what could be meant by what is typed} */
+    List<Suggestions.Offer> offers(String typed) {
+        return new FilterOffers(desk, found).of(typed);
+    }
+
+    /** {@return searches that the user kept, by name} */
+    List<String> savedSearches() {
+        return desk.settingsProperty().get().searches();
+    }
+
+    /** Keeps what is typed as a search, or forgets it when it is kept. */
+    void saveSearch() {
+        String query = filter.get().strip();
+        if (!query.isEmpty()) {
+            desk.choose(desk.settingsProperty().get().withSearch(query, !savedSearches().contains(query)));
+        }
+    }
+
+    /** {@return the search for shots of the open one's coffee on its grinder that came out within the usual windows; empty while neither is known} */
+    Optional<String> whatWorked() {
+        if (desk.openProperty().get() == null) {
+            return Optional.empty();
+        }
+        ShotSheet sheet = desk.openProperty().get().summary().sheet();
+        List<String> parts = new ArrayList<>();
+        sheet.text(SheetField.COFFEE).ifPresent(coffee -> parts.add("coffee:" + FilterOffers.quoted(coffee)));
+        sheet.text(SheetField.GRINDER).ifPresent(grinder -> parts.add("grinder:" + FilterOffers.quoted(grinder)));
+        TargetWindow window = TargetWindow.USUAL;
+        return parts.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", parts) + " -is:faulty ey:" + DecimalText.exact(window.yieldLow()) + "-"
+                + DecimalText.exact(window.yieldHigh()) + " strength:" + DecimalText.exact(window.strengthLow()) + "-" + DecimalText.exact(window.strengthHigh()));
+    }
+
     /** An edited shot keeps its place unless it moved or no longer passes; so the rack does not jump under the reader. */
     private void shotsChanged(ListChangeListener.Change<? extends ShotSummary> change) {
         boolean inPlace = true;
+        ordered = ShotOrder.newestFirst(desk.shots());
         while (change.next()) {
             inPlace &= change.wasReplaced() && change.getAddedSize() == 1 && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
         }
@@ -122,15 +177,24 @@ public final class RackViewModel {
     }
 
     private boolean passes(ShotSummary shot) {
-        return ShotFilter.parse(filter.get()).matches(new FilterSubject(shot, desk.settingsProperty().get().convention()));
+        return ShotFilter.parse(filter.get()).matches(subject(shot));
+    }
+
+    private FilterSubject subject(ShotSummary shot) {
+        Known there = known.get(shot.id());
+        if (there == null || there.shot != shot) {
+            there = new Known(shot, new FilterSubject(shot, desk.settingsProperty().get().convention(), () -> found.of(shot.id())));
+            known.put(shot.id(), there);
+        }
+        return there.subject;
     }
 
     private void rebuild() {
         ShotFilter wanted = ShotFilter.parse(filter.get());
         Map<String, List<ShotSummary>> days = new LinkedHashMap<>();
         int passing = 0;
-        for (ShotSummary shot : ShotOrder.newestFirst(desk.shots())) {
-            if (wanted.matches(new FilterSubject(shot, desk.settingsProperty().get().convention()))) {
+        for (ShotSummary shot : ordered) {
+            if (wanted.matches(subject(shot))) {
                 Optional<LocalDate> day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate());
                 days.computeIfAbsent(day.map(DAY::format).orElse(UNKNOWN_DAY), key -> new ArrayList<>()).add(shot);
                 passing++;

@@ -6,6 +6,8 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.FoundInShots;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.Workspace;
@@ -19,7 +21,7 @@ import org.grenu.desktop.strength.SeriesViewModel;
 import org.grenu.library.Library;
 
 /** The desk and the view-models around it, put together once per window. */
-public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, RackViewModel rack,
+public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
                     ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
                     ExportActions exports, CompareExports compareExports) implements AutoCloseable {
 
@@ -40,7 +42,8 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         compare.activeProperty().bind(workspace.isEqualTo(Workspace.COMPARE));
         ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
-        return new Bench(desk, appearance, workspace, picked, new RackViewModel(desk), read, new LedgerViewModel(desk, appearance, read::showAt),
+        FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
+        return new Bench(desk, appearance, workspace, picked, found, new RackViewModel(desk, found), read, new LedgerViewModel(desk, appearance, read::showAt),
                 compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread));
     }
@@ -54,6 +57,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         compareExports.close();
         compare.close();
         shelf.close();
+        found.close();
         desk.close();
     }
 }

@@ -1,6 +1,8 @@
 package org.grenu.desktop.shell;
 
 import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -31,12 +33,19 @@ import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.importing.ImportPanel;
 import org.grenu.desktop.importing.MappingPanel;
 import org.grenu.desktop.importing.ShotSource;
+import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
+import org.grenu.desktop.rack.RackActions;
 import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.read.ReadView;
+import org.grenu.desktop.records.BinPanel;
+import org.grenu.desktop.records.BulkPanel;
+import org.grenu.desktop.records.BulkViewModel;
 import org.grenu.desktop.shelf.ShelfLedger;
 import org.grenu.desktop.shelf.ShelfView;
 import org.grenu.desktop.strength.SeriesView;
+import org.grenu.library.Attachment;
+import org.grenu.library.ShotSummary;
 
 /** The bench: spine, header, rack, work surface and ledger, and the keys that work everywhere. */
 public final class BenchView extends StackPane {
@@ -50,6 +59,9 @@ public final class BenchView extends StackPane {
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
 
+    private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
+    private static final KeyCombination EDIT_SHOWN = new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TAKE_OVER = new KeyCodeCombination(KeyCode.L, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TAKE_READINGS = new KeyCodeCombination(KeyCode.T, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
@@ -61,15 +73,19 @@ public final class BenchView extends StackPane {
     private final ReadView read;
     private final SettingsPanel settings;
     private final MappingPanel mapping;
+    private final AttachmentActions attachments;
+    private final BulkPanel bulk;
+    private final BinPanel bin;
 
     /** The whole window's content. */
     public BenchView(Bench bench, FileDialogs dialogs) {
         this.bench = bench;
         this.dialogs = dialogs;
-        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace());
+        attachments = new AttachmentActions(bench.desk());
+        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
         read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
         settings = new SettingsPanel(bench.desk());
-        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), this::takeReadings);
+        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
@@ -104,7 +120,13 @@ public final class BenchView extends StackPane {
         StackPane.setMargin(settings, new Insets(56, 0, 24, 0));
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        getChildren().addAll(whole, settings, panel, mapping, notice);
+        bulk = new BulkPanel(new BulkViewModel(bench.desk()));
+        bin = new BinPanel(bench.desk());
+        List.of(bulk, bin).forEach(overlay -> {
+            StackPane.setAlignment(overlay, Pos.TOP_CENTER);
+            StackPane.setMargin(overlay, new Insets(56, 0, 0, 0));
+        });
+        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
@@ -124,6 +146,44 @@ public final class BenchView extends StackPane {
         EmptyState empty = new EmptyState(this::askAndImport, this::loadDemo);
         empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
+    }
+
+    private RackActions rackActions() {
+        return new RackActions() {
+            @Override
+            public void edit(List<ShotSummary> shots) {
+                bulk.open(shots);
+            }
+
+            @Override
+            public void bin(List<ShotSummary> shots) {
+                bench.desk().bin(shots);
+            }
+
+            @Override
+            public void openBin() {
+                bin.open();
+            }
+        };
+    }
+
+    private LedgerActions ledgerActions() {
+        return new LedgerActions() {
+            @Override
+            public void takeReadings() {
+                BenchView.this.takeReadings();
+            }
+
+            @Override
+            public void attach() {
+                attachments.attach(dialogs.filesToImport());
+            }
+
+            @Override
+            public void save(Attachment attachment) {
+                dialogs.fileToSave(attachment.name()).ifPresent(file -> attachments.save(file, attachment));
+            }
+        };
     }
 
     private void takeReadings() {
@@ -180,7 +240,13 @@ public final class BenchView extends StackPane {
     private void dropped(DragEvent event) {
         boolean files = event.getDragboard().hasFiles();
         if (files) {
-            bench.importing().importPaths(event.getDragboard().getFiles().stream().map(File::toPath).toList());
+            List<Path> paths = event.getDragboard().getFiles().stream().map(File::toPath).toList();
+            List<Path> photos = paths.stream().filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO)).toList();
+            List<Path> logs = paths.stream().filter(path -> !photos.contains(path)).toList();
+            attachments.attach(photos);
+            if (!logs.isEmpty()) {
+                bench.importing().importPaths(logs);
+            }
         }
         event.setDropCompleted(files);
         event.consume();
@@ -191,10 +257,17 @@ public final class BenchView extends StackPane {
         boolean taken = true;
         if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
             settings.setVisible(false);
+        } else if (event.getCode() == KeyCode.ESCAPE && (bulk.isVisible() || bin.isVisible())) {
+            bulk.setVisible(false);
+            bin.setVisible(false);
+        } else if (EDIT_SHOWN.match(event)) {
+            bulk.open(bench.rack().shown());
         } else if (event.getCode() == KeyCode.ESCAPE && mapping.isVisible()) {
             bench.mapping().putAway();
         } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
+        } else if (TAKE_OVER.match(event)) {
+            bench.ledger().takeOver();
         } else if (TAKE_READINGS.match(event)) {
             takeReadings();
         } else if (UNDO.match(event) && typing()) {

@@ -66,8 +66,7 @@ final class Header extends HBox {
     }
 
     private void describe(StudyDesk desk) {
-        String studies = desk.shots().stream().map(shot -> shot.sheet().text(SheetField.STUDY).orElse("")).filter(s -> !s.isEmpty())
-                .distinct().limit(3).collect(Collectors.joining(" / "));
+        String studies = desk.shots().stream().flatMap(shot -> shot.sheet().studies().stream()).distinct().limit(3).collect(Collectors.joining(" / "));
         boolean simulated = !desk.shots().isEmpty() && desk.shots().stream().allMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
         study.setText((simulated ? "Basalt Room / " : "") + studies + (simulated ? "  (simulated)" : ""));
     }

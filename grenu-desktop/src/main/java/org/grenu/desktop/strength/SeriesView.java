@@ -43,6 +43,7 @@ public final class SeriesView extends BorderPane {
     private final Button go = new Button("Done, next step");
     private final FlowPane readings = new FlowPane(4, 4);
     private final Label strength = new Label();
+    private final Label half = new Label();
     private final Label yield = new Label();
     private final Label details = new Label();
     private final Label advice = new Label();
@@ -150,7 +151,8 @@ public final class SeriesView extends BorderPane {
         details.getStyleClass().add(Styles.MUTED);
         Label unit = new Label("% strength, k = 2");
         unit.getStyleClass().add(Styles.MUTED);
-        HBox large = new HBox(8, strength, unit);
+        half.getStyleClass().add(Styles.HEADLINE_U);
+        HBox large = new HBox(8, strength, half, unit);
         large.setAlignment(Pos.BASELINE_LEFT);
         VBox words = new VBox(3, yield, details);
         words.setAlignment(Pos.CENTER_LEFT);
@@ -225,8 +227,9 @@ public final class SeriesView extends BorderPane {
         }
         title.setText(model.title());
         readings();
-        String text = model.strength();
-        strength.setText(text.isEmpty() ? "–" : text);
+        String[] parts = model.strength().split(" ");
+        strength.setText(parts[0].isEmpty() ? "–" : parts[0]);
+        half.setText(parts.length > 1 ? parts[1] : "");
         yield.setText(model.yield());
         details.setText(model.details());
         advice.setText(model.advice().sentence());

@@ -1,0 +1,85 @@
+package org.grenu.desktop.rack;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.Suggestions.Offer;
+
+/** What could be meant by the last word of a filter that is being typed: a field, or a value of one. */
+final class FilterOffers {
+
+    private static final List<String> STARTS = List.of("coffee:", "grinder:", "grind:", "profile:", "ey>", "ey:", "strength:", "time<", "time:", "age<", "dose:", "ratio:",
+            "temp:", "taste:", "finding:", "study:", "arm:", "day:", "bag:", "basket:", "machine:", "water:", "operator:", "is:faulty", "-is:faulty", "unknown:taste");
+    private static final List<SheetField> NAMED = List.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.GRINDER, SheetField.MACHINE, SheetField.OPERATOR, SheetField.STUDY);
+
+    private final StudyDesk desk;
+    private final FoundInShots found;
+
+    FilterOffers(StudyDesk desk, FoundInShots found) {
+        this.desk = desk;
+        this.found = found;
+    }
+
+    List<Offer> of(String typed) {
+        int space = lastSpace(typed);
+        String before = typed.substring(0, space);
+        String last = typed.substring(space).toLowerCase(Locale.ROOT);
+        List<Offer> offers = new ArrayList<>();
+        if (last.length() < 2) {
+            return offers;
+        }
+        String sign = last.startsWith("-") ? "-" : "";
+        String word = last.substring(sign.length());
+        int colon = word.indexOf(':');
+        if (colon > 0) {
+            String name = word.substring(0, colon);
+            String begun = word.substring(colon + 1).replace("\"", "");
+            values(name).stream().filter(value -> value.toLowerCase(Locale.ROOT).contains(begun) && !value.equalsIgnoreCase(begun))
+                    .forEach(value -> offers.add(offer(before, sign + name, value)));
+        } else {
+            STARTS.stream().filter(start -> start.startsWith(last) && !start.equals(last)).forEach(start -> offers.add(new Offer(start, before + start)));
+            for (SheetField field : NAMED) {
+                values(field.key()).stream().filter(value -> value.toLowerCase(Locale.ROOT).contains(word))
+                        .forEach(value -> offers.add(offer(before, sign + field.key(), value)));
+            }
+        }
+        return offers;
+    }
+
+    /** Within quotes a space does not end the word. */
+    private static int lastSpace(String typed) {
+        boolean quoted = false;
+        int last = 0;
+        for (int i = 0; i < typed.length(); i++) {
+            quoted ^= typed.charAt(i) == '"';
+            last = typed.charAt(i) == ' ' && !quoted ? i + 1 : last;
+        }
+        return last;
+    }
+
+    static Offer offer(String before, String name, String value) {
+        String token = name + ":" + quoted(value) + " ";
+        return new Offer(token.strip(), before + token);
+    }
+
+    static String quoted(String value) {
+        return value.contains(" ") ? "\"" + value + "\"" : value;
+    }
+
+    private List<String> values(String name) {
+        if (name.equals("finding")) {
+            return found.names();
+        }
+        Optional<SheetField> field = SheetField.find(name);
+        Map<String, Integer> used = new HashMap<>();
+        field.ifPresent(known -> desk.shots().forEach(shot -> shot.sheet().text(known).ifPresent(text -> used.merge(text, 1, Integer::sum))));
+        return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+    }
+}

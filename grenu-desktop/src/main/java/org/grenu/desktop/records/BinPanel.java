@@ -1,0 +1,92 @@
+package org.grenu.desktop.records;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.library.Binned;
+
+/** What was put into the bin, to be taken out again. */
+public final class BinPanel extends VBox {
+
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm").withZone(ZoneId.systemDefault());
+
+    private final StudyDesk desk;
+    private final VBox list = new VBox(4);
+
+    /** The bin of that desk's library; it is read when it is shown. */
+    public BinPanel(StudyDesk desk) {
+        super(10);
+        this.desk = desk;
+        setId("bin-panel");
+        getStyleClass().add(Styles.OVERLAY);
+        setMaxSize(480, 460);
+        Label title = new Label("Bin");
+        title.getStyleClass().add(Styles.HEADING);
+        Label words = new Label("Nothing in it counts or is shown anywhere else. It stays until it is taken out.");
+        words.getStyleClass().add(Styles.MUTED);
+        words.setWrapText(true);
+        Button close = new Button("Close");
+        close.setId("bin-close");
+        close.getStyleClass().add(Styles.ACTION);
+        close.setOnAction(event -> setVisible(false));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        ScrollPane scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        getChildren().addAll(new HBox(8, title, gap, close), words, scroll);
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+        desk.editDepthProperty().addListener((o, was, is) -> read());
+    }
+
+    /** Shows what is in it. */
+    public void open() {
+        setVisible(true);
+        read();
+    }
+
+    private void read() {
+        if (isVisible()) {
+            desk.background().run(desk.library()::bin, this::show, desk::failed);
+        }
+    }
+
+    private void show(List<Binned> binned) {
+        list.getChildren().setAll(binned.stream().map(this::line).toList());
+        if (binned.isEmpty()) {
+            Label empty = new Label("The bin is empty.");
+            empty.setId("bin-empty");
+            list.getChildren().add(empty);
+        }
+    }
+
+    private Node line(Binned binned) {
+        Label words = new Label(binned.words());
+        words.setMinWidth(0);
+        Label when = new Label(WHEN.format(binned.since()));
+        when.getStyleClass().add(Styles.MUTED);
+        when.setMinWidth(Region.USE_PREF_SIZE);
+        Button out = new Button("Take out");
+        out.setId("take-out-" + binned.target().name().toLowerCase(java.util.Locale.ROOT) + "-" + binned.id());
+        out.getStyleClass().add(Styles.LINK);
+        out.setMinWidth(Region.USE_PREF_SIZE);
+        out.setOnAction(event -> desk.restore(binned));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox line = new HBox(8, words, gap, when, out);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+}
