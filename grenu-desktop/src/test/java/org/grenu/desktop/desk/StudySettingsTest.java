@@ -77,7 +77,7 @@ class StudySettingsTest {
 
         @Test
         void aSchoolThatFallsSilentTakesItsFindingsAlong() {
-            desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), ""));
+            desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), List.of(), ""));
             until(() -> desk.openProperty().get().findings().isEmpty());
             assertThat(desk.openProperty().get().next().change()).isEqualTo("Repeat this recipe");
         }
