@@ -74,6 +74,8 @@ public final class Styles {
     public static final String SERIES_STEP = "series-step";
     public static final String MARK_CHECK = "mark-check";
     public static final String SEARCH_MENU = "search-menu";
+    public static final String OFFERS = "offers";
+    public static final String OFFER = "offer";
     public static final String CARD = "card";
     public static final String SHELF_LIST = "shelf-list";
     public static final String LEDGER_COLUMN = "ledger-column";

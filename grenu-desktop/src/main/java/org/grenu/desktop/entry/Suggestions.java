@@ -3,21 +3,29 @@ package org.grenu.desktop.entry;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import javafx.geometry.Side;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.control.MenuItem;
+import javafx.geometry.Bounds;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.VBox;
+import javafx.stage.Popup;
+import org.grenu.desktop.control.Styles;
 
-/** Offers what could be meant while something is typed. Down and Enter take an offer, Escape puts them away. */
+/**
+ * Offers what could be meant while something is typed. Down and Up choose an offer, Enter or a click takes it, Escape puts
+ * them away; until one is chosen every key belongs to the field.
+ */
 public final class Suggestions {
 
     private static final int MOST = 8;
 
     private final TextField field;
     private final Function<String, List<Offer>> offers;
-    private final ContextMenu menu = new ContextMenu();
+    private final Popup popup = new Popup();
+    private final VBox list = new VBox();
+    private List<Offer> shown = List.of();
+    private int chosen = -1;
     private boolean taking;
 
     /**
@@ -32,31 +40,22 @@ public final class Suggestions {
     private Suggestions(TextField field, Function<String, List<Offer>> offers) {
         this.field = field;
         this.offers = offers;
-        menu.setAutoFix(false);
-        menu.setId(field.getId() + "-offers");
+        list.getStyleClass().addAll("root", Styles.OFFERS);
+        popup.getContent().add(list);
+        popup.setHideOnEscape(false);
         field.getProperties().put(Suggestions.class, this);
         field.textProperty().addListener((o, was, is) -> offer());
         field.focusedProperty().addListener((o, was, focused) -> {
             if (!focused) {
-                menu.hide();
+                popup.hide();
             }
         });
-        field.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
-            if (key.getCode() == KeyCode.ESCAPE && menu.isShowing()) {
-                menu.hide();
-                key.consume();
-            }
-        });
+        field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     }
 
     /** Makes that field offer what the function gives for the text that is typed. */
     public static void on(TextField field, Function<String, List<Offer>> offers) {
         new Suggestions(field, offers);
-    }
-
-    /** {@return whether that field shows offers now, to which Up and Down belong} */
-    public static boolean shownFor(TextField field) {
-        return field.getProperties().get(Suggestions.class) instanceof Suggestions offering && offering.menu.isShowing();
     }
 
     /** {@return offers of those names that hold the text, those that begin with it first} */
@@ -67,30 +66,71 @@ public final class Suggestions {
                 .map(name -> new Offer(name, name)).toList();
     }
 
+    /** {@return whether that field shows offers now, to which Up and Down belong} */
+    public static boolean shownFor(TextField field) {
+        return field.getProperties().get(Suggestions.class) instanceof Suggestions offering && offering.popup.isShowing();
+    }
+
+    private void key(KeyEvent key) {
+        if (!popup.isShowing()) {
+            return;
+        }
+        if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
+            choose(Math.max(-1, Math.min(shown.size() - 1, chosen + (key.getCode() == KeyCode.DOWN ? 1 : -1))));
+            key.consume();
+        } else if (key.getCode() == KeyCode.ESCAPE) {
+            popup.hide();
+            key.consume();
+        } else if (chosen >= 0 && (key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.TAB)) {
+            take(shown.get(chosen));
+            if (key.getCode() == KeyCode.ENTER) {
+                key.consume();
+            }
+        }
+    }
+
     private void offer() {
         if (taking || !field.isFocused() || field.getScene() == null) {
             return;
         }
-        List<Offer> found = offers.apply(field.getText());
-        if (found.isEmpty()) {
-            menu.hide();
+        shown = offers.apply(field.getText()).stream().limit(MOST).toList();
+        chosen = -1;
+        if (shown.isEmpty()) {
+            popup.hide();
             return;
         }
-        menu.getItems().setAll(found.stream().limit(MOST).map(this::item).toList());
-        if (!menu.isShowing()) {
-            menu.show(field, Side.BOTTOM, 0, 2);
+        list.getChildren().setAll(shown.stream().map(this::line).toList());
+        list.setMinWidth(field.getWidth());
+        list.getStylesheets().setAll(field.getScene().getStylesheets());
+        if (!popup.isShowing()) {
+            Bounds at = field.localToScreen(field.getBoundsInLocal());
+            popup.show(field, at.getMinX(), at.getMaxY() + 3);
         }
     }
 
-    private MenuItem item(Offer offer) {
-        MenuItem item = new MenuItem(offer.shown);
-        item.setMnemonicParsing(false);
-        item.setOnAction(event -> {
-            taking = true;
-            field.setText(offer.becomes);
-            field.end();
-            taking = false;
-        });
-        return item;
+    private Label line(Offer offer) {
+        Label line = new Label(offer.shown);
+        line.getStyleClass().add(Styles.OFFER);
+        line.setMaxWidth(Double.MAX_VALUE);
+        line.setOnMousePressed(event -> take(offer));
+        return line;
+    }
+
+    private void choose(int index) {
+        chosen = index;
+        for (int i = 0; i < list.getChildren().size(); i++) {
+            list.getChildren().get(i).getStyleClass().remove(Styles.CURRENT);
+            if (i == index) {
+                list.getChildren().get(i).getStyleClass().add(Styles.CURRENT);
+            }
+        }
+    }
+
+    private void take(Offer offer) {
+        taking = true;
+        field.setText(offer.becomes);
+        field.end();
+        taking = false;
+        popup.hide();
     }
 }
