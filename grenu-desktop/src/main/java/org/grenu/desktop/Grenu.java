@@ -6,6 +6,7 @@ import java.util.concurrent.Callable;
 import org.grenu.cli.AnalyseCommand;
 import org.grenu.cli.CompareCommand;
 import org.grenu.cli.DemoFilesCommand;
+import org.grenu.cli.LibraryCommand;
 import org.grenu.cli.SimulateCommand;
 import org.grenu.cli.ValidateCommand;
 import picocli.CommandLine;
@@ -16,7 +17,7 @@ import picocli.CommandLine.Parameters;
 /** The command line: opens the window, or runs a batch command without one. */
 @Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Grenu.VERSION,
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
-        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class})
+        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
 public final class Grenu implements Callable<Integer> {
 
     /** As reports name it. */

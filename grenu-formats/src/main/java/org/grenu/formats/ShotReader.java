@@ -45,7 +45,7 @@ public final class ShotReader {
             throw new ImportFailure(name, 0, "The file is larger than " + Limits.LARGEST_FILE_BYTES / 1024 / 1024 + " MB.",
                     "Split it into one file per shot.");
         }
-        return FileText.decode(name, bytes);
+        return SpreadsheetText.looksLike(bytes) ? SpreadsheetText.read(name, bytes) : FileText.decode(name, bytes);
     }
 
     /**

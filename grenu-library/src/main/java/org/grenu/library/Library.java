@@ -76,6 +76,11 @@ public final class Library implements AutoCloseable {
 
     /** Stores a shot with the file it came from, unless one with the same samples is there already; one in the bin is taken out. */
     public synchronized AddOutcome add(String fileName, byte[] raw, Shot shot) {
+        return add(fileName, raw, shot, 0);
+    }
+
+    /** As {@link #add(String, byte[], Shot)}; the shot keeps that number where it is free. */
+    public synchronized AddOutcome add(String fileName, byte[] raw, Shot shot, int wantedNumber) {
         String digest = SampleBlob.digest(shot.log());
         return Storing.inTransaction(handle, "store a shot", () -> {
             Optional<Existing> existing = handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest").bind("digest", digest)
@@ -87,12 +92,16 @@ public final class Library implements AutoCloseable {
                 handle.execute("UPDATE shot SET binned_at = '' WHERE id = ?", existing.get().id);
                 return new AddOutcome.Added(summary(existing.get().id));
             }
-            int number = handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
+            int number = free(wantedNumber) ? wantedNumber : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
             long id = ShotRows.insert(handle, number, rawFile(fileName, raw), digest, now(), shot.sheet());
             insertSamples(id, TIME, shot.log().time());
             shot.log().channels().forEach((channel, samples) -> insertSamples(id, channel.key(), samples));
             return new AddOutcome.Added(summary(new Row(id, number, shot.sheet(), complete(shot.sheet()), Optional.empty())));
         });
+    }
+
+    private boolean free(int number) {
+        return number > 0 && handle.createQuery("SELECT count(*) FROM shot WHERE number = :number").bind("number", number).mapTo(Integer.class).one() == 0;
     }
 
     private record Existing(long id, int number, String binned) {
@@ -218,6 +227,11 @@ public final class Library implements AutoCloseable {
         });
     }
 
+    /** Keeps a file that came with a shot from another library; no step of its own. */
+    public synchronized void keepAttachment(long shot, String name, byte[] bytes) {
+        Storing.inTransaction(handle, "keep a file", () -> handle.execute("UPDATE attachment SET binned_at = '' WHERE id = ?", attachments.add(shot, name, bytes, now())));
+    }
+
     /** {@return the files kept with a shot, in the order they were added} */
     public synchronized List<Attachment> attachments(long shot) {
         return Storing.inTransaction(handle, "read the attachments", () -> attachments.of(shot));
@@ -287,7 +301,47 @@ public final class Library implements AutoCloseable {
         return Storing.inTransaction(handle, "read the history", () -> handle.createQuery("SELECT id, field, before_text, after_text, reason, made_at, state "
                 + "FROM history WHERE target = :target AND target_id = :id ORDER BY id DESC").bind("target", target.key()).bind("id", id)
                 .map((row, context) -> new HistoryEntry(row.getLong(1), new Change(target, id, row.getString(2), row.getString(3), row.getString(4)),
-                        row.getString(5), Instant.parse(row.getString(6)), !row.getString(7).equals("applied"))).list());
+                        row.getString(5), Instant.parse(row.getString(6)), row.getString(7).equals("undone") || row.getString(7).equals("replaced"))).list());
+    }
+
+    /** {@return all corrections that stand, the oldest first} */
+    public synchronized List<HistoryEntry> history() {
+        return Storing.inTransaction(handle, "read the history", () -> handle.createQuery("SELECT id, target, target_id, field, before_text, after_text, reason, made_at "
+                + "FROM history WHERE state IN ('applied', 'kept') ORDER BY id").map((row, context) -> new HistoryEntry(row.getLong(1),
+                        new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6)), row.getString(7),
+                        Instant.parse(row.getString(8)), false)).list());
+    }
+
+    /** Keeps corrections that were made in another library; they are shown, and cannot be undone here. */
+    public synchronized void keepHistory(List<HistoryEntry> entries) {
+        Storing.inTransaction(handle, "keep the history", () -> {
+            entries.forEach(entry -> handle.execute("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
+                    + "VALUES (0, '', ?, ?, ?, ?, ?, ?, ?, 'kept')", entry.change().target().key(), entry.change().id(), entry.change().key(), entry.change().before(),
+                    entry.change().after(), entry.reason(), entry.madeAt().toString()));
+            return null;
+        });
+    }
+
+    // Copies
+
+    /**
+     * Writes a copy of the whole library, then opens the copy and checks that it holds the same.
+     *
+     * @throws LibraryException if the file exists, cannot be written, or the copy is not equal
+     */
+    public synchronized void backUp(Path copy) {
+        new LibraryCopy(handle, path).write(copy);
+    }
+
+    /**
+     * Takes this library back to a backup. What it holds now is first copied beside it, whose path is returned.
+     *
+     * @throws LibraryException if the backup is damaged, no library, or of another version; nothing is changed then
+     */
+    public synchronized Path restoreFrom(Path backup) {
+        Path before = new LibraryCopy(handle, path).restore(backup);
+        shelf = null;
+        return before;
     }
 
     /** Says why a correction was made, after it was. */

@@ -33,7 +33,7 @@ class KilledWriterTest {
             while (stored[0] + stored[1] == shots + edits && writer.isAlive()) {
                 Thread.sleep(1);
             }
-            Thread.sleep(random.nextInt(120));
+            Thread.sleep(random.nextInt(240));
             writer.destroyForcibly().waitFor();
             reader.join();
             try (Library library = Library.open(file)) {

@@ -133,6 +133,16 @@ public final class StudyDesk implements AutoCloseable {
         }
     }
 
+    /** Shows the library anew after it was changed as a whole. */
+    public void reload(List<ShotSummary> found) {
+        shots.setAll(found);
+        background.run(library::shelf, shelf::set, this::failed);
+        background.run(library::editDepth, editDepth::set, this::failed);
+        background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
+        openAnother();
+        markStored();
+    }
+
     /** Opens the shot for reading. */
     public void select(long id) {
         if (wanted == id) {

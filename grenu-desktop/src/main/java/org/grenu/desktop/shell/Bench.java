@@ -23,7 +23,7 @@ import org.grenu.library.Library;
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
                     ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
-                    ExportActions exports, CompareExports compareExports) implements AutoCloseable {
+                    ExportActions exports, CompareExports compareExports, LibraryActions library) implements AutoCloseable {
 
     /** {@return a bench on that library} */
     public static Bench on(Library library, Executor interfaceThread) {
@@ -45,7 +45,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
         return new Bench(desk, appearance, workspace, picked, found, new RackViewModel(desk, found), read, new LedgerViewModel(desk, appearance, read::showAt),
                 compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
-                new CompareExports(desk, compare, appearance, interfaceThread));
+                new CompareExports(desk, compare, appearance, interfaceThread), new LibraryActions(desk, interfaceThread));
     }
 
     /** Lets work that has begun finish, then closes the library. */
@@ -55,6 +55,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         mapping.close();
         exports.close();
         compareExports.close();
+        library.close();
         compare.close();
         shelf.close();
         found.close();

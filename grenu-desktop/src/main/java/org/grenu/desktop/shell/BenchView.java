@@ -41,6 +41,8 @@ import org.grenu.desktop.read.ReadView;
 import org.grenu.desktop.records.BinPanel;
 import org.grenu.desktop.records.BulkPanel;
 import org.grenu.desktop.records.BulkViewModel;
+import org.grenu.desktop.records.JoinPanel;
+import org.grenu.desktop.records.JoinViewModel;
 import org.grenu.desktop.shelf.ShelfLedger;
 import org.grenu.desktop.shelf.ShelfView;
 import org.grenu.desktop.strength.SeriesView;
@@ -76,6 +78,7 @@ public final class BenchView extends StackPane {
     private final AttachmentActions attachments;
     private final BulkPanel bulk;
     private final BinPanel bin;
+    private final JoinPanel join;
 
     /** The whole window's content. */
     public BenchView(Bench bench, FileDialogs dialogs) {
@@ -108,7 +111,10 @@ public final class BenchView extends StackPane {
         beside.setMinWidth(278);
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
-        page.setTop(new Header(bench.desk(), this::askAndImport, this::askAndMap, settings::toggle));
+        bin = new BinPanel(bench.desk());
+        JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
+        join = new JoinPanel(joining);
+        page.setTop(new Header(bench.desk(), this::askAndImport, this::askAndMap, settings::toggle, new LibraryMenu(bench, dialogs, joining, bin::open)));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace()));
         ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
@@ -121,12 +127,11 @@ public final class BenchView extends StackPane {
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
         bulk = new BulkPanel(new BulkViewModel(bench.desk()));
-        bin = new BinPanel(bench.desk());
-        List.of(bulk, bin).forEach(overlay -> {
+        List.of(bulk, bin, join).forEach(overlay -> {
             StackPane.setAlignment(overlay, Pos.TOP_CENTER);
             StackPane.setMargin(overlay, new Insets(56, 0, 0, 0));
         });
-        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, notice);
+        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, join, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
@@ -257,7 +262,8 @@ public final class BenchView extends StackPane {
         boolean taken = true;
         if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
             settings.setVisible(false);
-        } else if (event.getCode() == KeyCode.ESCAPE && (bulk.isVisible() || bin.isVisible())) {
+        } else if (event.getCode() == KeyCode.ESCAPE && (bulk.isVisible() || bin.isVisible() || join.isVisible())) {
+            join.putAway();
             bulk.setVisible(false);
             bin.setVisible(false);
         } else if (EDIT_SHOWN.match(event)) {

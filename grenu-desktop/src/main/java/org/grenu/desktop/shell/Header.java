@@ -3,6 +3,7 @@ package org.grenu.desktop.shell;
 import java.util.stream.Collectors;
 import javafx.beans.Observable;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -19,7 +20,7 @@ final class Header extends HBox {
 
     private final Label study = new Label();
 
-    Header(StudyDesk desk, Runnable importFiles, Runnable mapLog, Runnable settings) {
+    Header(StudyDesk desk, Runnable importFiles, Runnable mapLog, Runnable settings, Node library) {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
@@ -49,7 +50,7 @@ final class Header extends HBox {
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setTooltip(new Tooltip("Import shot logs (Ctrl O), or drop files on the window"));
         take.setOnAction(event -> importFiles.run());
-        getChildren().addAll(name, study, gap, undo, redo, choose, map, take);
+        getChildren().addAll(name, study, gap, undo, redo, choose, library, map, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }

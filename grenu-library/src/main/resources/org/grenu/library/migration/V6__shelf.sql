@@ -59,7 +59,8 @@ CREATE TABLE attachment (
 CREATE INDEX attachment_by_shot ON attachment (shot_id);
 
 -- Every change of every entry: what, old and new value, when and why. The changes of one step are undone together.
--- target: shot, item, version or attachment. state: applied, undone, or replaced (undone, then overtaken).
+-- target: shot, item, version or attachment. state: applied, undone, replaced (undone, then overtaken), or kept (made in
+-- another library: shown, not undone).
 CREATE TABLE history (
     id INTEGER PRIMARY KEY AUTOINCREMENT,
     step INTEGER NOT NULL,
@@ -71,7 +72,7 @@ CREATE TABLE history (
     after_text TEXT NOT NULL,
     reason TEXT NOT NULL DEFAULT '',
     made_at TEXT NOT NULL,
-    state TEXT NOT NULL CHECK (state IN ('applied', 'undone', 'replaced'))
+    state TEXT NOT NULL CHECK (state IN ('applied', 'undone', 'replaced', 'kept'))
 );
 INSERT INTO history (id, step, words, target, target_id, field, before_text, after_text, made_at, state)
     SELECT id, id, '', 'shot', shot_id, field, before_text, after_text, made_at, state FROM edit;

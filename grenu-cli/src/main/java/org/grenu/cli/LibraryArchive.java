@@ -1,0 +1,97 @@
+package org.grenu.cli;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.IntConsumer;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfVersion;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.exchange.ArchiveSource;
+import org.grenu.formats.exchange.ArchivedChange;
+import org.grenu.formats.exchange.ArchivedShot;
+import org.grenu.library.Change;
+import org.grenu.library.HistoryEntry;
+import org.grenu.library.Library;
+import org.grenu.library.RawFile;
+import org.grenu.library.ShotSummary;
+import org.grenu.library.Target;
+
+/** A library, or some of its shots, as a source for open formats. */
+public final class LibraryArchive implements ArchiveSource {
+
+    private final Library library;
+    private final Map<Integer, ShotSummary> shots = new HashMap<>();
+    private final List<Integer> numbers;
+    private final IntConsumer progress;
+
+    /**
+     * Those shots, with all of the shelf.
+     *
+     * @param progress told the number of each shot that is asked for
+     */
+    public LibraryArchive(Library library, List<ShotSummary> chosen, IntConsumer progress) {
+        this.library = library;
+        this.progress = progress;
+        chosen.forEach(shot -> shots.put(shot.number(), shot));
+        numbers = shots.keySet().stream().sorted().toList();
+    }
+
+    @Override
+    public String title() {
+        return "Espresso shots, " + numbers.size() + " of them";
+    }
+
+    @Override
+    public List<Integer> numbers() {
+        return numbers;
+    }
+
+    @Override
+    public ShotSheet sheet(int number) {
+        return shots.get(number).recorded();
+    }
+
+    @Override
+    public ArchivedShot shot(int number) {
+        progress.accept(number);
+        ShotSummary shot = shots.get(number);
+        RawFile raw = library.rawFile(shot.id());
+        List<ArchivedShot.ArchivedFile> files = library.attachments(shot.id()).stream()
+                .map(file -> new ArchivedShot.ArchivedFile(file.name(), library.attachmentBytes(file.id()))).toList();
+        return new ArchivedShot(number, new Shot(shot.recorded(), library.log(shot.id())), raw.name(), raw.bytes(), files);
+    }
+
+    @Override
+    public List<ShelfItem> shelf() {
+        return library.shelf().items();
+    }
+
+    @Override
+    public List<ArchivedChange> history() {
+        Map<Long, Integer> byShot = new HashMap<>();
+        shots.values().forEach(shot -> byShot.put(shot.id(), shot.number()));
+        Map<Long, ShelfItem> byItem = new HashMap<>();
+        Map<Long, Integer> versions = new HashMap<>();
+        for (ShelfItem item : library.shelf().items()) {
+            byItem.put(-item.id(), item);
+            for (ShelfVersion version : item.versions()) {
+                byItem.put(version.id(), item);
+                versions.put(version.id(), version.number());
+            }
+        }
+        List<ArchivedChange> all = new ArrayList<>();
+        for (HistoryEntry entry : library.history()) {
+            Change change = entry.change();
+            Integer shot = change.target() == Target.SHOT ? byShot.get(change.id()) : null;
+            ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id()) : change.target() == Target.ITEM ? byItem.get(-change.id()) : null;
+            if (!change.key().equals(Change.BINNED) && (shot != null || item != null)) {
+                all.add(new ArchivedChange(shot == null ? 0 : shot, item == null ? "" : item.kind().key(), item == null ? "" : item.name(),
+                        change.target() == Target.VERSION ? versions.get(change.id()) : 0, change.key(), change.before(), change.after(), entry.reason(), entry.madeAt().toString()));
+            }
+        }
+        return all;
+    }
+}

@@ -1,0 +1,140 @@
+package org.grenu.cli;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.stream.Stream;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.exchange.DataPackageWriter;
+import org.grenu.formats.exchange.LibraryWorkbook;
+import org.grenu.library.Library;
+import org.grenu.library.LibraryException;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Whole libraries: out, in, together, and safe. */
+@Command(name = "library", mixinStandardHelpOptions = true, description = "Export, merge, back up and restore a library.")
+public final class LibraryCommand implements Callable<Integer> {
+
+    /** What is done with the library. */
+    enum Task { EXPORT, WORKBOOK, MERGE, BACKUP, RESTORE }
+
+    @Spec
+    private CommandSpec spec;
+
+    @Parameters(index = "0", paramLabel = "TASK", description = "export (data package, .zip), workbook (.xlsx), merge (a package or another library), backup, restore.")
+    private String task;
+
+    @Parameters(index = "1", paramLabel = "FILE", description = "What to write, or to read.")
+    private Path file;
+
+    @Option(names = "--library", paramLabel = "PATH", required = true, description = "The library.")
+    private Path library;
+
+    @Override
+    public Integer call() {
+        PrintWriter out = spec.commandLine().getOut();
+        PrintWriter err = spec.commandLine().getErr();
+        Task wanted;
+        try {
+            wanted = Task.valueOf(task.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException unknown) {
+            err.println("“" + task + "” is not a task. Known: export, workbook, merge, backup, restore.");
+            return 2;
+        }
+        if (wanted != Task.MERGE && wanted != Task.RESTORE && !Files.exists(library)) {
+            err.println("There is no library " + library + ". Check the path.");
+            return 1;
+        }
+        try (Library opened = Library.open(library)) {
+            out.println(run(wanted, opened));
+            return 0;
+        } catch (ImportFailure | LibraryException | IOException failed) {
+            err.println(failed.getMessage());
+            return 1;
+        }
+    }
+
+    private static boolean startsAsZip(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return in.read() == 'P' && in.read() == 'K';
+        }
+    }
+
+    private String run(Task wanted, Library opened) throws IOException, ImportFailure {
+        return switch (wanted) {
+            case EXPORT -> {
+                exportPackage(opened, file);
+                yield "Wrote " + opened.summaries().size() + " shots to " + file + ".";
+            }
+            case WORKBOOK -> {
+                exportWorkbook(opened, file);
+                yield "Wrote " + file + ".";
+            }
+            case MERGE -> merge(opened, file).words();
+            case BACKUP -> {
+                opened.backUp(file);
+                yield "Backed up to " + file + ", read back and equal.";
+            }
+            case RESTORE -> "Restored and checked. The library as it was is in " + opened.restoreFrom(file) + ".";
+        };
+    }
+
+    /** Writes the library as a data package. */
+    public static void exportPackage(Library library, Path file) throws IOException {
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+            DataPackageWriter.write(new LibraryArchive(library, library.summaries(), number -> { }), out);
+        }
+    }
+
+    /** Writes the library as a workbook. */
+    public static void exportWorkbook(Library library, Path file) throws IOException {
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+            LibraryWorkbook.write(library.summaries().stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(), library.shelf().items(), out);
+        }
+    }
+
+    /**
+     * {@return what was taken in from that package or library file}
+     *
+     * @throws ImportFailure if it is neither, or damaged
+     */
+    public static LibraryMerge.Report merge(Library library, Path file) throws ImportFailure, IOException {
+        if (!Files.isRegularFile(file)) {
+            throw new ImportFailure(file.toString(), 0, "There is no such file.", "Check the path.");
+        }
+        if (startsAsZip(file)) {
+            return LibraryMerge.ofPackage(library, file);
+        }
+        if (Files.isSameFile(file, library.path())) {
+            throw new ImportFailure(file.toString(), 0, "That is this library itself.", "Choose another.");
+        }
+        // A copy is opened, since opening brings an older library up to date.
+        Path copy = Files.createTempFile("grenu-merge", ".sqlite");
+        try {
+            Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
+            try (Library other = Library.open(copy)) {
+                return LibraryMerge.ofLibrary(library, other);
+            } catch (LibraryException refused) {
+                throw new LibraryException(refused.getMessage().replace(copy.toString(), file.toString()), refused);
+            }
+        } finally {
+            try (Stream<Path> beside = Files.list(copy.getParent())) {
+                for (Path left : beside.filter(path -> path.getFileName().toString().startsWith(copy.getFileName().toString())).toList()) {
+                    Files.deleteIfExists(left);
+                }
+            }
+        }
+    }
+}

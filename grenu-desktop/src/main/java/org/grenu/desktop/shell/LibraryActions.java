@@ -1,0 +1,120 @@
+package org.grenu.desktop.shell;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.BufferedOutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
+import org.grenu.cli.LibraryArchive;
+import org.grenu.cli.LibraryCommand;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.formats.exchange.DataPackageWriter;
+import org.grenu.formats.exchange.LibraryWorkbook;
+import org.grenu.library.ShotSummary;
+
+/** Whole libraries out and in, beside the window: it never waits for them. */
+public final class LibraryActions implements AutoCloseable {
+
+    private static final int SAID_EVERY = 100;
+
+    private final StudyDesk desk;
+    private final Background worker;
+
+    /** Acts on that desk's library. */
+    public LibraryActions(StudyDesk desk, Executor interfaceThread) {
+        this.desk = desk;
+        this.worker = new Background("grenu-exchange", interfaceThread);
+    }
+
+    /** {@return the worker that reads and writes large files} */
+    public Background worker() {
+        return worker;
+    }
+
+    /** Writes those shots and the whole shelf as a data package. */
+    void exportPackage(Path file, List<ShotSummary> shots) {
+        run(() -> {
+            whole(file, out -> DataPackageWriter.write(new LibraryArchive(desk.library(), shots, number -> said(number, shots.size())), out));
+            return "Saved " + shots.size() + " shots and the shelf as " + file;
+        });
+    }
+
+    private void said(int number, int all) {
+        if (number % SAID_EVERY == 0) {
+            worker.onInterface(() -> desk.noticeProperty().set(Notice.done("Writing shot " + number + " of " + all + "…")));
+        }
+    }
+
+    /** Writes those shots and the shelf as a workbook. */
+    void exportWorkbook(Path file, List<ShotSummary> shots) {
+        run(() -> {
+            whole(file, out -> LibraryWorkbook.write(shots.stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
+                    desk.library().shelf().items(), out));
+            return "Saved " + file;
+        });
+    }
+
+    /** Takes a package or another library in. */
+    void merge(Path file) {
+        run(() -> {
+            String words = LibraryCommand.merge(desk.library(), file).words();
+            reload();
+            return words;
+        });
+    }
+
+    /** Copies the library and checks the copy. */
+    void backUp(Path file) {
+        run(() -> {
+            desk.library().backUp(file);
+            return "Backed up to " + file + ", read back and equal.";
+        });
+    }
+
+    /** Takes the library back to a backup. */
+    void restore(Path file) {
+        run(() -> {
+            Path before = desk.library().restoreFrom(file);
+            reload();
+            return "Restored and checked. The library as it was is in " + before + ".";
+        });
+    }
+
+    private void reload() {
+        List<ShotSummary> shots = desk.library().summaries();
+        worker.onInterface(() -> desk.reload(shots));
+    }
+
+    private interface Writing {
+        void to(OutputStream out) throws IOException;
+    }
+
+    /** A file that breaks off half way does not replace one that was whole. */
+    private static void whole(Path file, Writing writing) throws IOException {
+        Path part = file.resolveSibling(file.getFileName() + ".part");
+        try {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
+                writing.to(out);
+            }
+            Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    private void run(Callable<String> work) {
+        desk.noticeProperty().set(Notice.done("Working…"));
+        worker.run(work, words -> desk.noticeProperty().set(Notice.done(words)), desk::failed);
+    }
+
+    @Override
+    public void close() {
+        worker.close();
+    }
+}

@@ -1,0 +1,24 @@
+package org.grenu.formats.exchange;
+
+import java.util.List;
+import org.grenu.core.study.Shot;
+
+/**
+ * A shot with all that belongs to it.
+ *
+ * @param number  as people call it
+ * @param shot    record as it was written down, and log
+ * @param rawName name of the file it came from
+ * @param raw     that file, byte for byte
+ * @param files   photos and other attachments
+ */
+public record ArchivedShot(int number, Shot shot, String rawName, byte[] raw, List<ArchivedFile> files) {
+
+    public ArchivedShot {
+        files = List.copyOf(files);
+    }
+
+    /** An attachment. */
+    public record ArchivedFile(String name, byte[] bytes) {
+    }
+}
