@@ -4,13 +4,16 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
+import java.util.zip.ZipFile;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ExcelReaderException;
@@ -51,23 +54,47 @@ final class SpreadsheetText {
         return new ImportFailure(name, 0, "The file is a zip archive, but not a spreadsheet that can be read.", "Save it as XLSX or CSV, or unpack it first.");
     }
 
-    /** An archive says of itself what it likes: only unpacking tells how large it is. */
+    /**
+     * An archive says of itself what it likes: only unpacking tells how large it is. Read from a file, since the sizes that
+     * spreadsheets write behind their entries are not understood in a stream.
+     */
     private static void checkSize(String name, byte[] bytes) throws ImportFailure {
+        Path file = null;
+        try {
+            file = Files.createTempFile("grenu-sheet", ".zip");
+            Files.write(file, bytes);
+            try (ZipFile zip = new ZipFile(file.toFile())) {
+                checkSize(name, zip);
+            }
+        } catch (IOException | IllegalArgumentException broken) {
+            throw notXlsx(name);
+        } finally {
+            delete(file);
+        }
+    }
+
+    private static void delete(Path file) {
+        try {
+            if (file != null) {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException stays) {
+            file.toFile().deleteOnExit();
+        }
+    }
+
+    private static void checkSize(String name, ZipFile zip) throws IOException, ImportFailure {
         long unpacked = 0;
-        int entries = 0;
         byte[] buffer = new byte[1 << 16];
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries++;
-                for (int some = zip.read(buffer); some >= 0; some = zip.read(buffer)) {
+        for (ZipEntry entry : zip.stream().limit(MOST_ENTRIES + 1L).toList()) {
+            try (InputStream in = zip.getInputStream(entry)) {
+                for (int some = in.read(buffer); some >= 0; some = in.read(buffer)) {
                     unpacked += some;
-                    if (unpacked > MOST_UNPACKED || entries > MOST_ENTRIES) {
+                    if (unpacked > MOST_UNPACKED || zip.size() > MOST_ENTRIES) {
                         throw new ImportFailure(name, 0, "The archive unpacks to more than a spreadsheet of logs can be.", "It was not taken in.");
                     }
                 }
             }
-        } catch (IOException | IllegalArgumentException broken) {
-            throw notXlsx(name);
         }
     }
 

@@ -74,7 +74,11 @@ public final class DataPackageReader {
         try (SafeZip zip = new SafeZip(path)) {
             new DataPackageReader(name, zip, target).all();
         } catch (IOException | UncheckedIOException broken) {
-            throw new ImportFailure(name, 0, "The package cannot be read: " + broken.getMessage() + ".", "Copy it again, or choose another.");
+            Throwable root = broken;
+            while (root.getCause() != null) {
+                root = root.getCause();
+            }
+            throw new ImportFailure(name, 0, "The package cannot be read: " + root.getMessage() + ".", "Copy it again, or choose another.");
         }
     }
 

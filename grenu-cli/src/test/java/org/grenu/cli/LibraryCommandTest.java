@@ -1,0 +1,123 @@
+package org.grenu.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.grenu.core.puck.DemoShelf;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfKind;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.library.Change;
+import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
+import org.grenu.library.Target;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class LibraryCommandTest {
+
+    @TempDir
+    private Path folder;
+    private Path home;
+    private String said;
+
+    @BeforeEach
+    void fill() {
+        home = folder.resolve("home.sqlite");
+        try (Library library = Library.open(home)) {
+            DemoStudy.shots().stream().limit(4).forEach(shot -> library.add(shot.name(), shot.name().getBytes(StandardCharsets.UTF_8), shot.shot()));
+            library.addItems(DemoShelf.items(), "shelf");
+            ShotSummary shot = library.summaries().get(1);
+            library.attach(shot.id(), "puck.png", new byte[] {1, 2, 3});
+            library.apply("Dose", List.of(Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.DOSE, "17.4"))), "misread");
+            library.bin(Target.SHOT, List.of(library.summaries().get(0).id()), "binned");
+        }
+    }
+
+    private int run(Path library, String task, Path file) {
+        StringWriter out = new StringWriter();
+        int code = new CommandLine(new LibraryCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(out)).execute(task, file.toString(), "--library", library.toString());
+        said = out.toString();
+        return code;
+    }
+
+    /** Out, into an empty library, and out again: the same file, byte for byte. */
+    @Test
+    void aPackageTakenInGivesTheSamePackage() throws IOException {
+        Path first = folder.resolve("first.zip");
+        Path second = folder.resolve("second.zip");
+        Path other = folder.resolve("other.sqlite");
+        assertThat(run(home, "export", first)).isZero();
+        assertThat(said).contains("Wrote 3 shots");
+        assertThat(run(other, "merge", first)).isZero();
+        assertThat(said).startsWith("3 shots taken in; " + DemoShelf.items().size() + " new on the shelf.");
+        assertThat(run(other, "export", second)).isZero();
+        assertThat(Files.readAllBytes(second)).isEqualTo(Files.readAllBytes(first));
+        try (Library library = Library.open(other)) {
+            assertThat(library.summaries()).extracting(ShotSummary::number).containsExactly(2, 3, 4);
+            assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
+            assertThat(library.history(Target.SHOT, library.summaries().get(0).id())).anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
+            library.undo();
+            assertThat(library.summaries()).as("taking in is one step").isEmpty();
+        }
+    }
+
+    @Test
+    void mergingTwiceChangesNothingAndOwnEntriesStay() {
+        Path other = folder.resolve("other.sqlite");
+        try (Library library = Library.open(other)) {
+            library.add("mine", new byte[] {1}, DemoStudy.shots().get(2).shot());
+            library.add("mine", new byte[] {1}, DemoStudy.shots().get(9).shot());
+            library.addItem(ShelfKind.COFFEE, "lot heron 14", Map.of(ShelfField.MOISTURE, "2.2"));
+        }
+        assertThat(run(other, "merge", home)).isZero();
+        assertThat(said).startsWith("2 shots taken in, 1 were here already; " + (DemoShelf.items().size() - 1) + " new on the shelf, ")
+                .contains("Kept as it is here, although it differs there: lot heron 14");
+        try (Library library = Library.open(other)) {
+            ShelfItem heron = library.shelf().find(ShelfKind.COFFEE, "Lot Heron 14").orElseThrow();
+            assertThat(heron.entries().number(ShelfField.MOISTURE)).hasValue(2.2);
+            assertThat(heron.entries().text(ShelfField.PROCESS)).as("was unknown").hasValue("washed");
+        }
+        assertThat(run(other, "merge", home)).isZero();
+        assertThat(said).startsWith("0 shots taken in, 3 were here already");
+    }
+
+    @Test
+    void backupAndRestoreGoThroughTheCommandLine() {
+        Path copy = folder.resolve("copy.sqlite");
+        assertThat(run(home, "backup", copy)).isZero();
+        assertThat(run(folder.resolve("fresh.sqlite"), "restore", copy)).isZero();
+        assertThat(said).contains("Restored and checked");
+        assertThat(run(home, "backup", copy)).isEqualTo(1);
+        assertThat(said).contains("exists already");
+        assertThat(run(home, "workbook", folder.resolve("w.xlsx"))).isZero();
+        assertThat(folder.resolve("w.xlsx")).isNotEmptyFile();
+    }
+
+    @Test
+    void mistakesAreNamed() throws IOException {
+        Path words = Files.writeString(folder.resolve("words.txt"), "just words");
+        assertThat(run(home, "merge", words)).isEqualTo(1);
+        assertThat(said).contains("words.txt").doesNotContain("grenu-merge");
+        assertThat(run(home, "merge", folder.resolve("none.zip"))).isEqualTo(1);
+        assertThat(said).contains("There is no such file");
+        assertThat(run(home, "merge", home)).isEqualTo(1);
+        assertThat(said).contains("this library itself");
+        assertThat(run(home, "polish", words)).isEqualTo(2);
+        assertThat(said).contains("Known: export, workbook, merge, backup, restore");
+        assertThat(run(folder.resolve("nowhere.sqlite"), "export", words)).isEqualTo(1);
+        assertThat(said).contains("There is no library");
+    }
+}

@@ -1,0 +1,103 @@
+package org.grenu.core.study;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.quantity.Measured;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RecordKeepingTest {
+
+    private static final ShotSheet BEFORE = DemoStudy.shots().get(0).shot().sheet();
+
+    @Test
+    void whatWasSetUpOtherwiseIsNamedAndWhatCameOfItIsNot() {
+        ShotSheet now = BEFORE.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "18.3").with(SheetField.READINGS, "9").with(SheetField.NOTE, "sweet")
+                .with(SheetField.BED_DEPTH, 14);
+        assertThat(SetUp.changed(BEFORE, now)).containsExactly(new SetUp.Changed(SheetField.GRIND, Optional.of("2.4"), Optional.of("2.6")));
+        assertThat(SetUp.changed(BEFORE, now.with(SheetField.GRIND, ""))).as("an unknown setting is not known to have changed").isEmpty();
+    }
+
+    @Test
+    void onlyWhatIsUnknownIsTakenOver() {
+        ShotSheet bare = ShotSheet.EMPTY.with(SheetField.GRIND, 3.0).with(SheetField.DOSE, 18.0);
+        List<SheetEdit> edits = SetUp.takenOver(BEFORE, bare);
+        ShotSheet filled = bare;
+        for (SheetEdit edit : edits) {
+            filled = edit.apply(filled);
+        }
+        assertThat(filled.number(SheetField.GRIND)).hasValue(3.0);
+        assertThat(filled.text(SheetField.COFFEE)).isEqualTo(BEFORE.text(SheetField.COFFEE));
+        assertThat(filled.profileSteps()).isEqualTo(BEFORE.profileSteps());
+        assertThat(filled.has(SheetField.READINGS)).isFalse();
+        assertThat(filled.has(SheetField.PULLED_AT)).isFalse();
+        assertThat(SetUp.takenOver(BEFORE, filled)).isEmpty();
+    }
+
+    @Test
+    void completenessCountsWhatIsKnown() {
+        assertThat(Completeness.of(ShotSheet.EMPTY).known()).isZero();
+        Completeness demo = Completeness.of(BEFORE);
+        assertThat(demo.known() + demo.missing().size()).isEqualTo(demo.counted());
+        assertThat(demo.missing()).contains(SheetField.TASTE).doesNotContain(SheetField.DOSE);
+        assertThat(Completeness.of(BEFORE.with(SheetField.DOSE, "")).next()).hasValue(SheetField.DOSE);
+        assertThat(Completeness.of(BEFORE.with(SheetField.TASTE, "sweet")).known()).isEqualTo(demo.known() + 1);
+    }
+
+    @Test
+    void aShotMayBeInSeveralStudiesWithAnArmInEach() {
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, "Chilling; Pressure and flow;").with(SheetField.ARM, "Chilling: treated; Pressure and flow: even");
+        assertThat(sheet.studies()).containsExactly("Chilling", "Pressure and flow");
+        assertThat(sheet.armIn("Pressure and flow")).hasValue("even");
+        assertThat(sheet.armIn("Other")).isEmpty();
+        assertThat(sheet.with(SheetField.ARM, "control").armIn("Chilling")).hasValue("control");
+    }
+
+    @Test
+    void repeatsOfARecipeGiveTheSpreadBetweenShots() {
+        SameRecipe recipe = SameRecipe.of(BEFORE);
+        Stream<SameRecipe.StrengthOf> shots = Stream.of(9.0, 9.2, 9.4).map(strength -> new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(strength))));
+        Stream<SameRecipe.StrengthOf> others = Stream.of(new SameRecipe.StrengthOf(BEFORE.with(SheetField.GRIND, 9.0), Optional.of(Measured.exact(3))),
+                new SameRecipe.StrengthOf(BEFORE.with(SheetField.FAULT, "choked"), Optional.of(Measured.exact(30))), new SameRecipe.StrengthOf(BEFORE, Optional.empty()));
+        assertThat(recipe.strengthSpread(Stream.concat(shots, others)).orElseThrow()).isCloseTo(0.2, within(1e-12));
+        assertThat(recipe.strengthSpread(Stream.of(new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(9)))))).isEqualTo(OptionalDouble.empty());
+    }
+
+    /** Handbook §14: 400 mg a day; an 18 g dose is taken for 194 mg (1.2 % of it, nine tenths in the cup; common practice, no source). */
+    @Test
+    void theCaffeineTallyIsAnEstimateFromDoses() {
+        ShotSheet shot = ShotSheet.EMPTY.with(SheetField.DOSE, 18.0);
+        assertThat(Caffeine.milligrams(List.of(shot, ShotSheet.EMPTY))).isCloseTo(194.4, within(1e-9));
+        assertThat(Caffeine.milligrams(List.of(shot, shot, shot))).isGreaterThan(Caffeine.A_DAY);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"coffee:\"lot heron 14\" | true", "coffee:heron | true", "coffee:\"heron lot\" | false", "-coffee:heron | false", "-siskin | true",
+        "grind:2.2-2.6 -grind:2.5 | true", "unknown:taste | true", "unknown:coffee | false", "coffee:\"lot her | true", "- | false", "\"\" | true"})
+    void filtersKnowQuotesAndMinus(String typed, boolean passes) {
+        ShotFilter.Subject subject = new ShotFilter.Subject() {
+            @Override
+            public String words() {
+                return "39 lot heron 14";
+            }
+
+            @Override
+            public OptionalDouble number(String name) {
+                return name.equals("grind") ? OptionalDouble.of(2.4) : OptionalDouble.empty();
+            }
+
+            @Override
+            public Optional<String> text(String name) {
+                return name.equals("coffee") ? Optional.of("Lot Heron 14") : Optional.empty();
+            }
+        };
+        assertThat(ShotFilter.parse(typed).matches(subject)).isEqualTo(passes);
+    }
+}

@@ -1,0 +1,169 @@
+package org.grenu.formats.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.groups.Tuple.tuple;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.puck.DemoShelf;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.Masses;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.ShelfJson;
+import org.grenu.formats.ShotReader;
+import org.grenu.formats.exchange.JoinedTable.Candidate;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SpreadsheetsTest {
+
+    private static final ShotSheet SHEET = DemoStudy.shots().get(0).shot().sheet().with(SheetField.NOTE, "=HYPERLINK(\"http://evil\")").with(SheetField.OPERATOR, "@SUM(A1)")
+            .withExtra("body", "+1");
+
+    private static byte[] workbook() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        LibraryWorkbook.write(List.of(new LibraryWorkbook.Row(5, SHEET, Masses.of(SHEET, Optional.empty()))), DemoShelf.items(), out);
+        return out.toByteArray();
+    }
+
+    /** Read back by the reader's own package. */
+    @Test
+    void numbersAreNumbersAndWordsAreWords() throws IOException {
+        try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(workbook()))) {
+            List<Row> rows = book.getFirstSheet().read();
+            List<String> heading = rows.get(0).stream().map(cell -> cell.getText()).toList();
+            Row shot = rows.get(1);
+            assertThat(shot.getCellAsNumber(heading.indexOf("Dose [g]")).orElseThrow().doubleValue()).isEqualTo(18);
+            assertThat(shot.getCellText(heading.indexOf("Note"))).isEqualTo("=HYPERLINK(\"http://evil\")");
+            assertThat(shot.getCellText(heading.indexOf("body"))).isEqualTo("+1");
+            assertThat(shot.getCellAsNumber(heading.indexOf("EY as dosed [%]")).orElseThrow().doubleValue()).isBetween(18.0, 24.0);
+            assertThat(book.getSheets().map(sheet -> sheet.getName())).contains("Shots", "Readings", "Coffees", "Machines");
+        }
+    }
+
+    @Test
+    void noCellIsAFormula(@TempDir Path folder) throws IOException {
+        try (ZipFile zip = new ZipFile(Files.write(folder.resolve("w.xlsx"), workbook()).toFile())) {
+            assertThat(zip.size()).isGreaterThan(5);
+            for (ZipEntry entry : zip.stream().toList()) {
+                assertThat(new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8)).as(entry.getName()).doesNotContain("<f>", "<f ");
+            }
+        }
+    }
+
+    @Nested
+    class Reading {
+
+        private byte[] log() throws IOException {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            Workbook book = new Workbook(out, "Logger", "1.0");
+            book.newWorksheet("empty");
+            Worksheet sheet = book.newWorksheet("log");
+            sheet.value(0, 0, "time [s]");
+            sheet.value(0, 1, "pressure [bar]");
+            sheet.value(0, 2, "cup mass [g]");
+            for (int i = 0; i < 300; i++) {
+                sheet.value(i + 1, 0, i * 0.1);
+                sheet.value(i + 1, 1, i < 20 ? 0.4 : 9.0);
+                sheet.value(i + 1, 2, Math.max(0, i - 60) * 0.15);
+            }
+            book.finish();
+            return out.toByteArray();
+        }
+
+        @Test
+        void aLogInASpreadsheetIsReadLikeAnyTable() throws IOException, ImportFailure {
+            ParsedShot shot = ShotReader.read("log.xlsx", log());
+            assertThat(shot.shot().log().time().size()).isEqualTo(300);
+            assertThat(shot.shot().log().channels().get(Channel.PRESSURE).get(100)).isEqualTo(9.0);
+        }
+
+        @Test
+        void otherArchivesAndBombsAreRefused() throws IOException {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            try (ZipOutputStream zip = new ZipOutputStream(out)) {
+                zip.putNextEntry(new ZipEntry("readme.txt"));
+                zip.write('x');
+            }
+            assertThatThrownBy(() -> ShotReader.read("notes.zip", out.toByteArray())).isInstanceOf(ImportFailure.class).hasMessageContaining("not a spreadsheet");
+            ByteArrayOutputStream bomb = new ByteArrayOutputStream();
+            try (ZipOutputStream zip = new ZipOutputStream(bomb)) {
+                zip.putNextEntry(new ZipEntry("xl/worksheets/sheet1.xml"));
+                byte[] zeros = new byte[1 << 20];
+                for (int i = 0; i < 600; i++) {
+                    zip.write(zeros);
+                }
+            }
+            assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", bomb.toByteArray())).isInstanceOf(ImportFailure.class).hasMessageContaining("unpacks to more");
+        }
+    }
+
+    @Nested
+    class Joining {
+
+        private final List<Candidate> shots = List.of(new Candidate(11, 1, ShotSheet.EMPTY.with(SheetField.NAME, "heron-01").with(SheetField.TASTE, "sour")),
+                new Candidate(12, 2, ShotSheet.EMPTY), new Candidate(13, 3, ShotSheet.EMPTY.with(SheetField.PULLED_AT, "2026-05-13T09:22")));
+
+        private JoinedTable.Plan plan(String text, int key) throws ImportFailure {
+            return JoinedTable.read("scores.csv", text.getBytes(StandardCharsets.UTF_8)).plan(key, shots);
+        }
+
+        @Test
+        void columnsBecomeFieldsAndOwnEntries() throws ImportFailure {
+            JoinedTable table = JoinedTable.read("scores.csv", "Body (1-9);Shot;Taste;Dose [g]\n6;1;sweet;18,2\n;2.0;;\n7;9;bitter;18\n".getBytes(StandardCharsets.UTF_8));
+            assertThat(table.guessedKey()).isEqualTo(1);
+            JoinedTable.Plan plan = table.plan(1, shots);
+            assertThat(plan.matched()).isEqualTo(2);
+            assertThat(plan.unmatched()).containsExactly("9");
+            assertThat(plan.replaced()).isEqualTo(1);
+            assertThat(plan.edits()).extracting(JoinedTable.Joined::shot, joined -> joined.edit().key(), joined -> joined.edit().before(), joined -> joined.edit().after())
+                    .containsExactly(tuple(11L, "Body 1-9", "", "6"), tuple(11L, "taste", "sour", "sweet"),
+                            tuple(11L, "dose_g", "", "18.2"));
+        }
+
+        @Test
+        void namesAndTimesFindTheirShotToo() throws ImportFailure {
+            assertThat(plan("which,x\nHERON-01,1\n2026-05-13T09:22,2\n", 0).edits()).extracting(JoinedTable.Joined::shot).containsExactly(11L, 13L);
+        }
+
+        @Test
+        void impossibleCellsAreNamedAndLeftOut() throws ImportFailure {
+            JoinedTable.Plan plan = plan("shot,dose_g,note\n1,heavy,fine\n\n2,18,ok\n", 0);
+            assertThat(plan.refused()).singleElement().asString().startsWith("line 2, dose_g: “heavy” is not a number.");
+            assertThat(plan.edits()).hasSize(3);
+        }
+
+        @Test
+        void whatIsNoTableIsRefused() {
+            assertThatThrownBy(() -> plan("just words\n", 0)).isInstanceOf(ImportFailure.class).hasMessageContaining("no table with a heading");
+        }
+    }
+
+    @Test
+    void theDemosShelfReadsBack() throws ImportFailure {
+        String text = ShelfJson.write(DemoShelf.items());
+        assertThat(ShelfJson.write(ShelfJson.read("shelf.json", text))).isEqualTo(text);
+        assertThatThrownBy(() -> ShelfJson.read("shelf.json", text.replace("\"moisture_pct\"", "\"wetness\""))).isInstanceOf(ImportFailure.class)
+                .hasMessageContaining("There is no entry “wetness” of a coffee");
+        assertThatThrownBy(() -> ShelfJson.read("shelf.json", "{\n\"format\": ")).hasMessageStartingWith("shelf.json, line 2");
+    }
+}
