@@ -47,6 +47,7 @@ public final class FoundInShots implements AutoCloseable {
             }
             goOn();
         });
+        begin();
     }
 
     /** {@return counts up when more is known} */

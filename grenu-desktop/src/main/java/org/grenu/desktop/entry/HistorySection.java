@@ -3,11 +3,7 @@ package org.grenu.desktop.entry;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
-import java.util.concurrent.Callable;
-import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
-import javafx.beans.value.ObservableValue;
+import javafx.beans.Observable;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -19,55 +15,40 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
-import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.Change;
 import org.grenu.library.HistoryEntry;
 
 /** Corrections with their old value, time and reason; each can be reverted, which is a correction itself. */
-public class HistorySection extends Section {
+public final class HistorySection extends Section {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm").withZone(ZoneId.systemDefault());
     private static final int AT_ONCE = 8;
 
-    private final StudyDesk desk;
-    private final UnaryOperator<String> titles;
-    private final Supplier<Callable<List<HistoryEntry>>> reading;
+    private final HistoryViewModel model;
     private final VBox list = new VBox(5);
     private boolean all;
 
-    /**
-     * The history of something.
-     *
-     * @param changing when to read it anew
-     * @param titles   gives an entry's name on screen
-     * @param reading  makes the work that reads it, which runs off the interface thread
-     */
-    protected HistorySection(StudyDesk desk, ObservableValue<?> changing, UnaryOperator<String> titles, Supplier<Callable<List<HistoryEntry>>> reading) {
+    /** The history of that model, whose list has that id. */
+    public HistorySection(HistoryViewModel model, String id) {
         super("Corrections");
-        this.desk = desk;
-        this.titles = titles;
-        this.reading = reading;
-        list.setId("history");
+        this.model = model;
+        list.setId(id);
         getChildren().add(list);
-        changing.addListener((o, was, is) -> read());
-        read();
+        model.entries().addListener((Observable o) -> show());
+        show();
     }
 
-    private void read() {
-        desk.background().run(reading.get(), this::show, desk::failed);
-    }
-
-    private void show(List<HistoryEntry> entries) {
-        List<HistoryEntry> shown = entries.stream().filter(entry -> !entry.undone()).toList();
-        remark().setText(shown.isEmpty() ? "none yet" : Integer.toString(shown.size()));
+    private void show() {
+        int count = model.entries().size();
+        remark().setText(count == 0 ? "none yet" : Integer.toString(count));
         list.getChildren().clear();
-        shown.stream().limit(all ? Integer.MAX_VALUE : AT_ONCE).forEach(entry -> list.getChildren().add(line(entry)));
-        if (!all && shown.size() > AT_ONCE) {
-            Button more = new Button("All " + shown.size());
+        model.entries().stream().limit(all ? Integer.MAX_VALUE : AT_ONCE).forEach(entry -> list.getChildren().add(line(entry)));
+        if (!all && count > AT_ONCE) {
+            Button more = new Button("All " + count);
             more.getStyleClass().add(Styles.LINK);
             more.setOnAction(event -> {
                 all = true;
-                read();
+                show();
             });
             list.getChildren().add(more);
         }
@@ -77,7 +58,7 @@ public class HistorySection extends Section {
         Change change = entry.change();
         boolean made = change.key().equals(Change.BINNED);
         Label what = new Label(made ? change.after().isEmpty() ? "put here" : "put into the bin"
-                : titles.apply(change.key()) + ": " + value(change.before()) + " → " + value(change.after()));
+                : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
         what.setWrapText(true);
         what.setTooltip(new Tooltip(change.before() + " → " + change.after()));
         Label when = new Label(when(entry.madeAt()) + (entry.reason().isEmpty() ? "" : " · " + entry.reason()));
@@ -86,24 +67,25 @@ public class HistorySection extends Section {
         HBox foot = new HBox(4, when);
         HBox.setHgrow(when, Priority.ALWAYS);
         if (!made && entry.reason().isEmpty()) {
-            Button why = new Button("Why?");
-            why.setId("why-" + entry.id());
-            why.getStyleClass().add(Styles.LINK);
-            why.setMinWidth(Region.USE_PREF_SIZE);
-            why.setTooltip(new Tooltip("Write down why this was corrected"));
+            Button why = link("why-" + entry.id(), "Why?", "Write down why this was corrected");
             why.setOnAction(event -> ask(entry, foot));
             foot.getChildren().add(why);
         }
-        if (!made) {
-            Button revert = new Button("Revert");
-            revert.setId("revert-" + entry.id());
-            revert.getStyleClass().add(Styles.LINK);
-            revert.setMinWidth(Region.USE_PREF_SIZE);
-            revert.setTooltip(new Tooltip("Enters the old value again; this correction stays in the history"));
-            revert.setOnAction(event -> desk.change(titles.apply(change.key()) + " reverted", List.of(change.inverse()), "reverted the correction of " + when(entry.madeAt())));
+        if (model.revertible(entry)) {
+            Button revert = link("revert-" + entry.id(), "Revert", "Enters the old value again; this correction stays in the history");
+            revert.setOnAction(event -> model.revert(entry, when(entry.madeAt())));
             foot.getChildren().add(revert);
         }
         return new VBox(0, what, foot);
+    }
+
+    private static Button link(String id, String words, String tip) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add(Styles.LINK);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setTooltip(new Tooltip(tip));
+        return button;
     }
 
     private void ask(HistoryEntry entry, HBox foot) {
@@ -112,10 +94,7 @@ public class HistorySection extends Section {
         reason.getStyleClass().add(Styles.ENTRY);
         reason.setPromptText("why, then Enter");
         HBox.setHgrow(reason, Priority.ALWAYS);
-        reason.setOnAction(event -> desk.background().run(() -> {
-            desk.library().giveReason(entry.id(), reason.getText());
-            return reason.getText();
-        }, given -> read(), desk::failed));
+        reason.setOnAction(event -> model.giveReason(entry, reason.getText()));
         foot.getChildren().setAll(reason);
         reason.requestFocus();
     }

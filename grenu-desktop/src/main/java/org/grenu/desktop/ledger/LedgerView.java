@@ -5,6 +5,7 @@ import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.HistorySection;
 
 /** The column of numbers at the right. */
 public final class LedgerView extends ScrollPane {
@@ -19,7 +20,7 @@ public final class LedgerView extends ScrollPane {
         VBox column = new VBox(new YieldSection(model), new MassesSection(model), new ReadingsSection(model, actions::takeReadings),
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), new FindingsSection(model), new NextSection(model), new ProfileSection(model),
                 new TimesSection(model),
-                new RecordSection(model), new OwnEntriesSection(model), new AttachmentsSection(model, desk, actions), new ShotHistorySection(model, desk));
+                new RecordSection(model), new OwnEntriesSection(model), new AttachmentsSection(new AttachmentsViewModel(desk), actions), new HistorySection(model.history(), "history"));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(desk.openProperty().isNotNull());
         column.managedProperty().bind(column.visibleProperty());

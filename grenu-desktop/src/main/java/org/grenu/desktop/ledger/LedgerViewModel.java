@@ -35,6 +35,7 @@ import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
@@ -44,6 +45,7 @@ import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
+import org.grenu.library.Target;
 
 /** The numbers of the shot being read, and the entries they rest on. */
 public final class LedgerViewModel {
@@ -109,6 +111,12 @@ public final class LedgerViewModel {
     EntryViewModel entry(SheetField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed))
                 .instead(() -> LedgerText.told(open(), field));
+    }
+
+    /** {@return what was corrected in the open shot's record} */
+    HistoryViewModel history() {
+        return new HistoryViewModel(desk, desk.openProperty(), key -> SheetField.find(key).map(SheetField::title).orElse(key),
+                () -> open() == null ? List.of() : List.of(new HistoryViewModel.Subject(Target.SHOT, open().summary().id())));
     }
 
     /** {@return the shot that was pulled before the open one, on whatever gear} */

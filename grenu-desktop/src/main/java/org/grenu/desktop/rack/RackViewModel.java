@@ -138,7 +138,7 @@ public final class RackViewModel {
     }
 
     /** {@return the search for shots of the open one's coffee on its grinder that came out within the usual windows; empty while neither is known} */
-    Optional<String> whatWorked() {
+    public Optional<String> whatWorked() {
         if (desk.openProperty().get() == null) {
             return Optional.empty();
         }

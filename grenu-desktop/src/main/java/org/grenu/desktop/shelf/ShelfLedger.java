@@ -7,6 +7,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.entry.HistorySection;
 
 /** The column at the right of the Shelf: what is written down about the chosen thing. Built anew only for another thing. */
 public final class ShelfLedger extends ScrollPane {
@@ -55,7 +56,7 @@ public final class ShelfLedger extends ScrollPane {
         if (kind == ShelfKind.SITE) {
             sections.add(new HeatSection(model));
         }
-        sections.add(new ShelfHistorySection(model));
+        sections.add(new HistorySection(model.history(), "shelf-history"));
         column.getChildren().setAll(sections);
         setVvalue(0);
     }

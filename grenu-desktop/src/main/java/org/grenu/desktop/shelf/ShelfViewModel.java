@@ -37,6 +37,7 @@ import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.StudySettings;
 import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.figures.shelf.ShelfFigures;
 import org.grenu.figures.shelf.ShelfShot;
 import org.grenu.formats.rules.ShippedPacks;
@@ -206,6 +207,13 @@ public final class ShelfViewModel implements AutoCloseable {
     /** {@return an editor for the chosen thing's name} */
     EntryViewModel name() {
         return new EntryViewModel(chosen, "Name", () -> chosen.get() == null ? "" : chosen.get().item().name(), this::rename);
+    }
+
+    /** {@return what was corrected about the chosen thing} */
+    HistoryViewModel history() {
+        return new HistoryViewModel(desk, chosen, key -> chosen.get() == null ? key : chosen.get().item().kind().field(key).map(Field::title).orElse(key),
+                () -> chosen.get() == null ? List.of() : List.of(new HistoryViewModel.Subject(Target.VERSION, chosen.get().version().id()),
+                        new HistoryViewModel.Subject(Target.ITEM, chosen.get().item().id())));
     }
 
     private String shown(Field field) {

@@ -64,7 +64,7 @@ public final class SeriesViewModel {
     }
 
     /** {@return temperature of the sample for the next reading, °C; blank is unknown} */
-    StringProperty sampleProperty() {
+    public StringProperty sampleProperty() {
         return sample;
     }
 

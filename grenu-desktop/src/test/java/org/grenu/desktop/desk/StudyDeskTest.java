@@ -44,7 +44,7 @@ class StudyDeskTest extends DeskFixture {
     @Test
     void whatCannotBeStoredIsSaidAndNotShown() {
         Jdbi.create("jdbc:sqlite:" + folder.resolve("library.sqlite")).useHandle(h -> h.execute(
-                "CREATE TRIGGER full BEFORE INSERT ON edit BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
+                "CREATE TRIGGER full BEFORE INSERT ON history BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
         desk.enter(SheetField.DOSE, "17.5");
         until(() -> desk.noticeProperty().get() != null);
         assertThat(desk.noticeProperty().get().kind()).isEqualTo(Notice.Kind.FAILED);

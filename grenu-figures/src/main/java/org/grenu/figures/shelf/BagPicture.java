@@ -58,7 +58,7 @@ final class BagPicture {
         for (BagLife.Frozen span : bag.life().frozen()) {
             double to = x(span.to().orElse(first.plusDays((long) days.high())));
             s.fill(x(span.from()), RAIL - 5, to - x(span.from()), 10, "slate", 0.22);
-            s.note("frozen", (x(span.from()) + to) / 2, RAIL - 9, Align.CENTRE);
+            s.note("frozen", Math.max((x(span.from()) + to) / 2, 18), RAIL - 9, Align.CENTRE);
         }
         shots();
         events();
@@ -120,7 +120,7 @@ final class BagPicture {
         double x = x(bag.today());
         if (x >= 0 && x <= days.to()) {
             s.line(x, 22, x, RAIL + 24, "accent", 1.2);
-            s.accent("today", x, RAIL + 36, Align.CENTRE);
+            s.accent("today", Math.max(x, 16), RAIL + 36, Align.CENTRE);
         }
     }
 
@@ -132,7 +132,7 @@ final class BagPicture {
             s.note(bag.age().getAsLong() == 1 ? "day since roast" : "days since roast", x + s.largeWidth(age) + 5, 24, Align.LEFT);
             boolean used = bag.life().first(BagEvent.Kind.USED_UP).isPresent();
             boolean frozen = bag.life().frozenOn(bag.today());
-            s.note(used ? "when it was used up" : frozen ? "frozen now, the clock stands" : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
+            s.note(used ? "when it was used up" : frozen ? "frozen: the clock stands" : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
         } else {
             s.warn("roast date unknown", x, 22, Align.LEFT);
             s.note("its age is not zero days", x, 36, Align.LEFT);

@@ -15,6 +15,9 @@ final class RecipePicture {
 
     static void paint(Sketch s, RecipeFigure recipe, double width) {
         double x = 0;
+        if (recipe.numbers().isEmpty()) {
+            s.note("No dose, grind or temperature on this card yet.", 0, 20, Align.LEFT);
+        }
         for (RecipeFigure.Number number : recipe.numbers()) {
             s.large(number.value(), x, 24);
             double after = x + s.largeWidth(number.value()) + 3;

@@ -79,6 +79,10 @@ final class Sketch {
         return Words.fitted(text, Face.REGULAR.at(10.5), room);
     }
 
+    String fittedValue(String text, double room) {
+        return Words.fitted(text, Face.SEMIBOLD.at(12), room);
+    }
+
     void line(double x1, double y1, double x2, double y2, String role, double width) {
         g.setColor(theme.color(role));
         g.setStroke(new BasicStroke((float) width, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND));

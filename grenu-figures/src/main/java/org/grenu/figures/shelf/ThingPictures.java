@@ -44,14 +44,15 @@ final class ThingPictures {
     private static void roast(Sketch s, CoffeeFigure coffee, double right) {
         double low = Math.min(COLOUR_LOW, Math.min(coffee.whole().orElse(COLOUR_LOW), coffee.ground().orElse(COLOUR_LOW)));
         double high = Math.max(COLOUR_HIGH, Math.max(coffee.whole().orElse(COLOUR_HIGH), coffee.ground().orElse(COLOUR_HIGH)));
-        Sketch.Axis axis = new Sketch.Axis(low, high, 0, right);
-        s.value(coffee.roast().isEmpty() ? "roast level unknown" : coffee.roast(), 0, 36, Align.LEFT);
+        Sketch.Axis axis = new Sketch.Axis(low, high, 6, right);
+        s.value(s.fittedValue(coffee.roast().isEmpty() ? "roast level unknown" : coffee.roast(), right), 0, 36, Align.LEFT);
         s.below(axis, 58, 5, "");
         String scale = coffee.scale().isEmpty() ? "colour number, scale not named" : coffee.scale();
         s.note(s.fittedNote(scale, right), 0, 88, Align.LEFT);
         if (coffee.whole().isPresent()) {
             s.dot(axis.at(coffee.whole().getAsDouble()), 58, 4, "ink", 1);
-            s.note("whole " + DecimalText.exact(coffee.whole().getAsDouble()), axis.at(coffee.whole().getAsDouble()) - 6, 51, Align.RIGHT);
+            String whole = "whole " + DecimalText.exact(coffee.whole().getAsDouble());
+            s.note(whole, Math.max(s.noteWidth(whole), axis.at(coffee.whole().getAsDouble()) - 6), 51, Align.RIGHT);
         }
         if (coffee.ground().isPresent()) {
             s.ring(axis.at(coffee.ground().getAsDouble()), 58, 4, "ink");

@@ -1,0 +1,88 @@
+package org.grenu.desktop.entry;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.beans.value.WeakChangeListener;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.library.Change;
+import org.grenu.library.HistoryEntry;
+import org.grenu.library.Target;
+
+/** What was corrected about something, the newest first, read anew whenever that changes. */
+public final class HistoryViewModel {
+
+    private final StudyDesk desk;
+    private final UnaryOperator<String> titles;
+    private final Supplier<List<Subject>> subjects;
+    private final ObservableList<HistoryEntry> entries = FXCollections.observableArrayList();
+    /** Held here because what changes outlives this history, and holds it weakly. */
+    private final ChangeListener<Object> changing = (o, was, is) -> read();
+
+    /** Whose history is read. */
+    public record Subject(Target target, long id) {
+    }
+
+    /**
+     * The history of what the subjects name when it is read.
+     *
+     * @param titles gives an entry's name on screen
+     */
+    public HistoryViewModel(StudyDesk desk, ObservableValue<?> changes, UnaryOperator<String> titles, Supplier<List<Subject>> subjects) {
+        this.desk = desk;
+        this.titles = titles;
+        this.subjects = subjects;
+        changes.addListener(new WeakChangeListener<>(changing));
+        read();
+    }
+
+    /** {@return the corrections that stand} */
+    public ObservableList<HistoryEntry> entries() {
+        return entries;
+    }
+
+    /** {@return the name of the entry that was corrected} */
+    String title(HistoryEntry entry) {
+        return titles.apply(entry.change().key());
+    }
+
+    /** Enters the old value again. */
+    void revert(HistoryEntry entry, String when) {
+        desk.change(title(entry) + " reverted", List.of(entry.change().inverse()), "reverted the correction of " + when);
+    }
+
+    /** {@return whether it can be reverted: it changed an entry, and nobody has changed that since} */
+    boolean revertible(HistoryEntry entry) {
+        return !entry.change().key().equals(Change.BINNED) && entries.stream().filter(other -> other.change().target() == entry.change().target()
+                && other.change().id() == entry.change().id() && other.change().key().equals(entry.change().key())).findFirst().filter(entry::equals).isPresent();
+    }
+
+    /** Says why the correction was made. */
+    void giveReason(HistoryEntry entry, String reason) {
+        desk.background().run(() -> {
+            desk.library().giveReason(entry.id(), reason);
+            return reason;
+        }, given -> read(), desk::failed);
+    }
+
+    private void read() {
+        List<Subject> wanted = subjects.get();
+        desk.background().run(() -> {
+            List<HistoryEntry> found = new ArrayList<>();
+            wanted.forEach(subject -> found.addAll(desk.library().history(subject.target, subject.id)));
+            found.removeIf(HistoryEntry::undone);
+            found.sort(Comparator.comparing(HistoryEntry::id).reversed());
+            return found;
+        }, found -> {
+            if (wanted.equals(subjects.get())) {
+                entries.setAll(found);
+            }
+        }, desk::failed);
+    }
+}

@@ -1,0 +1,123 @@
+package org.grenu.desktop.records;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.DeskFixture;
+import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.rack.RackViewModel;
+import org.grenu.library.Change;
+import org.grenu.library.ShotSummary;
+import org.junit.jupiter.api.Test;
+
+/** Records of many shots at once: bulk edits, the bin, joined tables, searches. */
+class RecordsTest extends DeskFixture {
+
+    @Override
+    protected int shots() {
+        return 14;
+    }
+
+    @Test
+    void oneEntryOfManyShotsIsEnteredAndUndoneAtOnce() {
+        BulkViewModel bulk = new BulkViewModel(desk);
+        bulk.shotsProperty().set(List.copyOf(desk.shots()));
+        bulk.entryProperty().set("Operator");
+        bulk.valueProperty().set("Operator 1");
+        assertThat(bulk.planProperty().get().words()).isEqualTo("6 shots change, 8 stay as they are; 6 lose another entry, which the history keeps.");
+        bulk.reasonProperty().set("rota was wrong");
+        assertThat(bulk.apply()).isTrue();
+        until(() -> desk.shots().stream().allMatch(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 1")));
+        assertThat(bulk.apply()).as("nothing is left to change").isFalse();
+        desk.undo();
+        until(() -> desk.shots().stream().filter(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 2")).count() == 6);
+        assertThat(desk.noticeProperty().get()).isEqualTo(Notice.done("Undone: Operator of 6 shots"));
+    }
+
+    @Test
+    void ownEntriesAreEnteredLikeFieldsAndWrongOnesRefused() {
+        BulkViewModel bulk = new BulkViewModel(desk);
+        bulk.shotsProperty().set(desk.shots().subList(0, 2));
+        assertThat(bulk.planProperty().get().refusal()).isNotEmpty();
+        bulk.entryProperty().set("dose_g");
+        bulk.valueProperty().set("heavy");
+        assertThat(bulk.planProperty().get().words()).contains("is not a number");
+        assertThat(bulk.apply()).isFalse();
+        bulk.entryProperty().set("beans frozen");
+        bulk.valueProperty().set("yes");
+        bulk.apply();
+        until(() -> desk.shots().get(1).sheet().extras().containsKey("beans frozen"));
+        assertThat(bulk.entries()).contains("beans frozen", "Dose");
+        assertThat(bulk.values()).containsExactly("yes");
+    }
+
+    @Test
+    void binnedShotsAreGoneUntilTheyAreTakenOut() {
+        open(14);
+        ShotSummary binned = open();
+        desk.bin(List.of(binned));
+        until(() -> desk.shots().size() == 13 && desk.openProperty().get().summary().id() != binned.id());
+        desk.restore(desk.library().bin().get(0));
+        until(() -> desk.shots().size() == 14);
+        assertThat(desk.shots()).extracting(ShotSummary::number).isSorted();
+        desk.bin(List.copyOf(desk.shots()));
+        until(() -> desk.shots().isEmpty() && desk.openProperty().get() == null);
+        desk.undo();
+        until(() -> desk.shots().size() == 14 && desk.openProperty().get() != null);
+    }
+
+    @Test
+    void aTableIsLookedAtThenJoinedAsOneStep() throws IOException {
+        try (Background worker = new Background("test", onInterface::add)) {
+            JoinViewModel join = new JoinViewModel(desk, worker);
+            join.open(Files.writeString(folder.resolve("scores.csv"), "body,shot,Taste\n6,1,sweet\n7,2,\n5,99,sour\n"));
+            until(() -> join.shownProperty().get() != null);
+            assertThat(join.shownProperty().get().words()).containsExactly("2 of 3 rows belong to a shot; 3 entries change.", "1 column becomes an entry of your own.", "No shot for: 99.");
+            join.chooseKey(0);
+            assertThat(join.shownProperty().get().plan().matched()).as("bodies 6, 7 and 5 are numbers of shots too").isEqualTo(3);
+            join.chooseKey(1);
+            join.apply();
+            until(() -> desk.shots().get(1).sheet().extras().getOrDefault("body", "").equals("7"));
+            assertThat(desk.shots().get(0).sheet().text(SheetField.TASTE)).hasValue("sweet");
+            desk.undo();
+            until(() -> desk.shots().get(0).sheet().extras().isEmpty());
+            join.open(folder.resolve("none.csv"));
+            until(() -> desk.noticeProperty().get() != null && desk.noticeProperty().get().kind() == Notice.Kind.FAILED);
+        }
+    }
+
+    @Test
+    void shotsAreSearchedByWhatIsFoundInThem() {
+        FoundInShots found = new FoundInShots(desk, new Background("found", onInterface::add));
+        RackViewModel rack = new RackViewModel(desk, found);
+        long choked = desk.shots().get(5).id();
+        until(() -> !found.of(choked).isEmpty());
+        String rule = found.of(choked).substring(0, found.of(choked).indexOf(':'));
+        assertThat(found.names()).contains(rule);
+        rack.filterProperty().set("finding:" + rule + " is:faulty");
+        assertThat(rack.shown()).extracting(ShotSummary::number).contains(6).doesNotContain(1);
+        rack.filterProperty().set("-finding:" + rule);
+        assertThat(rack.shown()).extracting(ShotSummary::number).contains(1).doesNotContain(6);
+        rack.filterProperty().set("");
+        open(1);
+        assertThat(rack.whatWorked()).hasValue("coffee:\"Lot Heron 14\" grinder:\"G-burr A\" -is:faulty ey:18-22 strength:7-12");
+        rack.filterProperty().set(rack.whatWorked().orElseThrow());
+        assertThat(rack.shown()).isNotEmpty().allSatisfy(shot -> {
+            assertThat(shot.sheet().has(SheetField.FAULT)).isFalse();
+            assertThat(shot.masses().brew().orElseThrow().asDosed().percent().value()).isBetween(18.0, 22.0);
+        });
+        desk.change("Own", List.of(Change.of(open().id(), SheetEdit.ofOwn(open().recorded(), "ground twice", "yes"))), "");
+        until(() -> open().sheet().extras().containsKey("ground twice"));
+        rack.filterProperty().set("ground_twice:yes");
+        assertThat(rack.countProperty().get()).isEqualTo("1 of 14");
+        rack.filterProperty().set("purge>1 unknown:taste");
+        assertThat(rack.shown()).isNotEmpty();
+        found.close();
+    }
+}
