@@ -40,7 +40,7 @@ class CompareTest extends BenchFixture {
     void compareTheGrinds() {
         openShot(5);
         interact(() -> bench.rack().filterProperty().set("blocks"));
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         answered(18);
     }
 
@@ -160,7 +160,7 @@ class CompareTest extends BenchFixture {
         assertThat(bench.compare().viewProperty().get().length()).isLessThan(whole);
         push(KeyCode.DIGIT0);
         assertThat(bench.compare().viewProperty().get().length()).isEqualTo(whole);
-        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        push(KeyCode.CONTROL, KeyCode.DIGIT2);
         assertThat(bench.workspace().get()).isEqualTo(Workspace.READ);
     }
 
@@ -245,7 +245,7 @@ class CompareTest extends BenchFixture {
         assertThat(bench.rack().shown()).hasSize(12);
         assertThat(bench.picked().ids()).as("what is picked stays picked").hasSize(18);
         interact(() -> bench.rack().filterProperty().set(""));
-        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        push(KeyCode.CONTROL, KeyCode.DIGIT2);
         until("the picks step back", () -> !lookup("#picked").query().getParent().isVisible());
         openShot(7);
         assertThat(text("shot-title")).isEqualTo("Shot 7");
@@ -274,7 +274,7 @@ class CompareTest extends BenchFixture {
 
     @Test
     void anEntryOfOnesOwnBecomesAFactor() {
-        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        push(KeyCode.CONTROL, KeyCode.DIGIT2);
         for (int number : List.of(1, 2, 4, 5)) {
             openShot(number);
             String value = number % 2 == 0 ? "yes" : "no";
@@ -293,7 +293,7 @@ class CompareTest extends BenchFixture {
         interact(() -> bench.desk().redo());
         until("and made again", () -> !bench.desk().openProperty().get().summary().sheet().extras().isEmpty());
         interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> !shot.sheet().extras().isEmpty()).toList()));
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         answered(4);
         Factor own = bench.compare().dividingFactors().stream().filter(factor -> factor.key().equals("beans frozen")).findFirst().orElseThrow();
         reanswered(() -> bench.appearance().colourByProperty().set(own));
