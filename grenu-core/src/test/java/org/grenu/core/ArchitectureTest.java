@@ -32,9 +32,9 @@ class ArchitectureTest {
             .whereLayer("phase").mayOnlyBeAccessedByLayers("entry", "study", "diagnosis", "compare", "puck")
             .whereLayer("profile").mayOnlyBeAccessedByLayers("entry", "phase", "study", "diagnosis", "compare", "puck")
             .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "compare", "puck")
-            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "diagnosis", "compare")
+            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "compare")
             .whereLayer("strength").mayOnlyBeAccessedByLayers("entry", "study", "shelf", "diagnosis", "compare")
-            .whereLayer("curve").mayOnlyBeAccessedByLayers("entry", "hydraulics", "profile", "phase", "study", "diagnosis", "compare", "model", "puck");
+            .whereLayer("curve").mayOnlyBeAccessedByLayers("entry", "shelf", "hydraulics", "profile", "phase", "study", "diagnosis", "compare", "model", "puck");
 
     @ArchTest
     static final ArchRule coreKnowsNoFilesDatabaseThreadsOrInterface = noClasses().should().dependOnClassesThat()

@@ -26,14 +26,14 @@ public final class ReadView extends BorderPane {
     private final StripsPane strips;
 
     /** Shows what the model reads. */
-    public ReadView(ReadViewModel model, RackViewModel rack, StudyDesk desk, Appearance appearance, Node exports) {
+    public ReadView(ReadViewModel model, RackViewModel rack, StudyDesk desk, Appearance appearance, Node... menus) {
         getStyleClass().add(Styles.WORK);
         ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
                 ? appearance.themeProperty().get().color("muted")
                 : appearance.scale().get().color(desk.openProperty().get().summary().sheet(), appearance.themeProperty().get()),
                 desk.openProperty(), appearance.scale(), appearance.themeProperty());
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
-        setTop(titleRow(rack, exports));
+        setTop(titleRow(rack, menus));
         setCenter(strips);
         setBottom(new FootBar(model, desk));
         desk.openProperty().addListener((o, was, is) -> describe(model));
@@ -45,7 +45,7 @@ public final class ReadView extends BorderPane {
         return strips;
     }
 
-    private Node titleRow(RackViewModel rack, Node exports) {
+    private Node titleRow(RackViewModel rack, Node... menus) {
         title.setId("shot-title");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -54,7 +54,8 @@ public final class ReadView extends BorderPane {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> rack.step(-1)),
-                neighbour("›", "Older shot (Down)", () -> rack.step(1)), exports);
+                neighbour("›", "Older shot (Down)", () -> rack.step(1)));
+        row.getChildren().addAll(menus);
         row.getStyleClass().add(Styles.TITLE_ROW);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;

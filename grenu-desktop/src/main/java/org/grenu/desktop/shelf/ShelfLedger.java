@@ -1,7 +1,10 @@
 package org.grenu.desktop.shelf;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -13,13 +16,21 @@ import org.grenu.desktop.entry.HistorySection;
 public final class ShelfLedger extends ScrollPane {
 
     private final ShelfViewModel model;
+    private final RecipeViewModel recipes;
+    private final Function<String, Optional<Path>> askWhere;
     private final VBox column = new VBox();
     private long shown = -1;
     private long shownVersion = -1;
 
-    /** The ledger of that shelf. */
-    public ShelfLedger(ShelfViewModel model) {
+    /**
+     * The ledger of that shelf.
+     *
+     * @param askWhere asks for a place to save a file of that suggested name
+     */
+    public ShelfLedger(ShelfViewModel model, RecipeViewModel recipes, Function<String, Optional<Path>> askWhere) {
         this.model = model;
+        this.recipes = recipes;
+        this.askWhere = askWhere;
         getStyleClass().add(Styles.LEDGER);
         setId("shelf-ledger");
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
@@ -52,6 +63,9 @@ public final class ShelfLedger extends ScrollPane {
         }
         if (kind == ShelfKind.REFRACTOMETER) {
             sections.add(new CalibrationSection(model));
+        }
+        if (kind == ShelfKind.RECIPE) {
+            sections.add(new CardSection(model, recipes, askWhere));
         }
         if (kind == ShelfKind.SITE) {
             sections.add(new HeatSection(model));

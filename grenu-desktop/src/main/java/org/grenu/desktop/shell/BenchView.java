@@ -86,13 +86,13 @@ public final class BenchView extends StackPane {
         this.dialogs = dialogs;
         attachments = new AttachmentActions(bench.desk());
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
-        read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), exportMenu());
+        read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
         LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
-        ShelfLedger thing = new ShelfLedger(bench.shelf());
+        ShelfLedger thing = new ShelfLedger(bench.shelf(), bench.recipes(), dialogs::fileToSave);
         SeriesView series = new SeriesView(bench.series(), bench.appearance());
         StackPane work = new StackPane(read, compare, series, emptyState(), shelf);
         series.visibleProperty().bind(read.visibleProperty().and(bench.series().shownProperty()));

@@ -1,0 +1,92 @@
+package org.grenu.bench;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.Samples;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.puck.DemoShelf;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
+
+/**
+ * Fills a library with as many shots as wanted, or times how an existing one is read: {@code LargeLibrary fill PATH COUNT},
+ * {@code LargeLibrary time PATH}.
+ */
+public final class LargeLibrary {
+
+    private static final int SHOTS_A_DAY = 25;
+    private static final int TIMES = 7;
+
+    private LargeLibrary() {
+    }
+
+    /** Fills, or times. */
+    public static void main(String[] arguments) {
+        if (arguments[0].equals("fill")) {
+            fill(Path.of(arguments[1]), Integer.parseInt(arguments[2]));
+        } else {
+            time(Path.of(arguments[1]));
+        }
+    }
+
+    /** The demo's shots over and over, each a little different and on days of its own. */
+    private static void fill(Path path, int count) {
+        List<Shot> demo = DemoStudy.shots().stream().map(DemoStudy.DemoShot::shot).toList();
+        byte[] raw = "time [s],pressure [bar]\n".repeat(40).getBytes(StandardCharsets.UTF_8);
+        try (Library library = Library.open(path)) {
+            library.addItems(DemoShelf.items(), "shelf");
+            for (int i = 0; i < count; i++) {
+                Shot shot = demo.get(i % demo.size());
+                LocalDateTime at = LocalDateTime.of(2024, 1, 2, 8, 0).plusDays(i / SHOTS_A_DAY).plusMinutes(9L * (i % SHOTS_A_DAY));
+                library.add("shot-" + i % 50 + ".csv", raw, new Shot(shot.sheet().with(SheetField.PULLED_AT, at.toString()).with(SheetField.NOTE, "number " + i), moved(shot.log(), i)));
+            }
+        }
+    }
+
+    private static ShotLog moved(ShotLog log, int by) {
+        Map<Channel, Samples> channels = new EnumMap<>(log.channels());
+        Samples pressure = channels.get(Channel.PRESSURE);
+        double[] values = new double[pressure.size()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = pressure.get(i) + 1e-6 * by;
+        }
+        channels.put(Channel.PRESSURE, Samples.of(values));
+        return new ShotLog(log.time(), channels);
+    }
+
+    private static void time(Path path) {
+        List<Long> opened = new ArrayList<>();
+        List<Long> first = new ArrayList<>();
+        List<Long> all = new ArrayList<>();
+        int shots = 0;
+        for (int i = 0; i < TIMES; i++) {
+            long begin = System.nanoTime();
+            try (Library library = Library.open(path)) {
+                opened.add(System.nanoTime() - begin);
+                begin = System.nanoTime();
+                library.newest(200);
+                first.add(System.nanoTime() - begin);
+                begin = System.nanoTime();
+                List<ShotSummary> summaries = library.summaries();
+                all.add(System.nanoTime() - begin);
+                shots = summaries.size();
+            }
+        }
+        System.out.printf("%d shots: open %d ms, newest 200 %d ms, all %d ms (medians of %d)%n", shots, median(opened), median(first), median(all), TIMES);
+    }
+
+    private static long median(List<Long> nanos) {
+        nanos.sort(Comparator.naturalOrder());
+        return nanos.get(nanos.size() / 2) / 1_000_000;
+    }
+}

@@ -1,0 +1,68 @@
+package org.grenu.core.shelf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.entry.Row;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.study.ShotSheet;
+import org.junit.jupiter.api.Test;
+
+class RecipeCardTest {
+
+    private static final Shot SHOT = DemoStudy.shots().get(0).shot();
+    private static final ShotMeasures MEASURES = ShotMeasures.of(SHOT);
+    private static final Entries CARD = RecipeCard.of(1, SHOT.sheet(), MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+
+    @Test
+    void theCardHoldsTheConditionsAndWhatCameOfThem() {
+        assertThat(CARD.number(SheetField.GRIND)).hasValue(2.4);
+        assertThat(CARD.text(SheetField.WATER)).hasValue("Brew water 3");
+        assertThat(CARD.text(SheetField.BASKET)).hasValue("18 g ridgeless");
+        assertThat(CARD.number(SheetField.DOSE_TARGET)).hasValue(18);
+        assertThat(CARD.number(ShelfField.FROM_SHOT)).hasValue(1);
+        assertThat(CARD.text(ShelfField.CLOCK)).hasValue(TimeConvention.PUMP_ON_TO_PUMP_OFF.title());
+        assertThat(CARD.number(ShelfField.YIELD_MEANT).orElseThrow()).isCloseTo(MEASURES.masses().brew().orElseThrow().asDosed().percent().value(), within(0.05));
+        assertThat(CARD.number(ShelfField.TIME_MEANT).orElseThrow()).isCloseTo(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(MEASURES.curve().times()).orElseThrow(), within(0.05));
+    }
+
+    @Test
+    void theCorridorFollowsTheShotFromPumpOnToPumpOff() {
+        List<Row> corridor = CARD.rows(ShelfField.PRESSURE_CORRIDOR);
+        assertThat(corridor.get(0).needed(0)).isZero();
+        double length = corridor.get(corridor.size() - 1).needed(0);
+        assertThat(length).isCloseTo(CARD.number(ShelfField.TIME_MEANT).orElseThrow(), within(0.6));
+        assertThat(corridor.get(corridor.size() / 2).needed(1)).as("a straight nine").isCloseTo(9, within(0.3));
+    }
+
+    @Test
+    void aDoseThatWasNotMeantIsTakenAsItWas() {
+        ShotSheet plain = SHOT.sheet().with(SheetField.DOSE_TARGET, "").with(SheetField.BEVERAGE_TARGET, "");
+        Entries card = RecipeCard.of(1, plain, MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+        assertThat(card.number(SheetField.DOSE_TARGET)).hasValue(18);
+        assertThat(card.number(SheetField.BEVERAGE_TARGET)).hasValue(40);
+    }
+
+    @Test
+    void aShotStartsFromTheCardWithoutLosingWhatItSays() {
+        ShelfItem recipe = new ShelfItem(1, ShelfKind.RECIPE, "Heron, nine", List.of(new ShelfVersion(1, 1, Optional.empty(), "", Entries.NONE),
+                new ShelfVersion(2, 2, Optional.empty(), "", CARD)));
+        ShotSheet started = ShotSheet.EMPTY.with(SheetField.GRIND, 3.0).with(SheetField.DOSE, 17.0);
+        for (SheetEdit edit : RecipeCard.start(recipe, recipe.newest(), started)) {
+            started = edit.apply(started);
+        }
+        assertThat(started.text(SheetField.RECIPE)).hasValue("Heron, nine v2");
+        assertThat(started.number(SheetField.GRIND)).as("entered before").hasValue(3);
+        assertThat(started.profileSteps()).isEqualTo(SHOT.sheet().profileSteps());
+        assertThat(started.has(SheetField.READINGS)).isFalse();
+        assertThat(RecipeCard.start(recipe, recipe.newest(), started)).isEmpty();
+    }
+}

@@ -1,0 +1,98 @@
+package org.grenu.desktop.shelf;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.shelf.RecipeCard;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfKind;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.desk.Notice;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.export.FigureExport;
+import org.grenu.figures.export.FigureFormat;
+import org.grenu.figures.shelf.RecipeFigure;
+import org.grenu.figures.shelf.RecipeSheet;
+import org.grenu.figures.shelf.ShelfFigures;
+import org.grenu.figures.theme.Theme;
+import org.grenu.library.Change;
+
+/** Recipes made of shots, and shots that start from recipes. */
+public final class RecipeViewModel {
+
+    private final StudyDesk desk;
+    private final Clock clock;
+
+    /** Recipes of that desk's library. */
+    public RecipeViewModel(StudyDesk desk, Clock clock) {
+        this.desk = desk;
+        this.clock = clock;
+    }
+
+    /** {@return the name that the open shot's recipe gets: that it was pulled by, or its coffee with its profile} */
+    public String suggestedName() {
+        OpenShot open = desk.openProperty().get();
+        if (open == null) {
+            return "";
+        }
+        return byRecipe(open).map(ShelfItem::name).orElseGet(() -> open.summary().sheet().text(SheetField.COFFEE).orElse("Shot " + open.summary().number())
+                + open.summary().sheet().text(SheetField.PROFILE).map(profile -> ", " + profile.toLowerCase(Locale.ROOT)).orElse(""));
+    }
+
+    private Optional<ShelfItem> byRecipe(OpenShot open) {
+        return open.summary().sheet().text(SheetField.RECIPE).flatMap(name -> desk.shelfProperty().get().find(ShelfKind.RECIPE, name.replaceFirst(" v\\d+$", "")));
+    }
+
+    /** Makes the open shot a recipe, or a new version of the one it was pulled by, then shows it. */
+    public void promote(Consumer<ShelfItem> then) {
+        OpenShot open = desk.openProperty().get();
+        if (open == null) {
+            return;
+        }
+        Entries card = RecipeCard.of(open.summary().number(), open.summary().sheet(), open.measures(), desk.settingsProperty().get().convention());
+        String name = suggestedName();
+        Optional<ShelfItem> there = desk.shelfProperty().get().find(ShelfKind.RECIPE, name);
+        if (there.isEmpty()) {
+            desk.addItem(ShelfKind.RECIPE, name, card, then);
+            return;
+        }
+        desk.step(() -> desk.library().addVersion(there.get().id(), LocalDate.now(clock), "from shot " + open.summary().number(), card.texts()),
+                step -> desk.shelfProperty().get().find(there.get().id()).ifPresent(then));
+    }
+
+    /** {@return the recipes, by name} */
+    public List<ShelfItem> recipes() {
+        return desk.shelfProperty().get().of(ShelfKind.RECIPE);
+    }
+
+    /** Fills what the open shot leaves open with what the recipe says, as one step. */
+    public void start(ShelfItem recipe) {
+        OpenShot open = desk.openProperty().get();
+        if (open != null) {
+            desk.change("Shot " + open.summary().number() + " starts from " + recipe.name(), RecipeCard.start(recipe, recipe.newest(), open.summary().recorded()).stream()
+                    .map(edit -> Change.of(open.summary().id(), edit)).toList(), "");
+        }
+    }
+
+    /** Saves a version of a recipe as a card to print. */
+    void print(Chosen chosen, Path file) {
+        RecipeFigure figure = (RecipeFigure) new ShelfFigures(List.of(), Optional.empty(), LocalDate.now(clock)).of(chosen.item(), chosen.version());
+        desk.background().run(() -> {
+            write(file, new RecipeSheet(chosen.item().name(), figure));
+            return file;
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
+                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+    }
+
+    private static void write(Path file, RecipeSheet sheet) throws IOException {
+        Files.write(file, FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF));
+    }
+}
