@@ -26,6 +26,8 @@ import org.slf4j.LoggerFactory;
 public final class GrenuWindow extends Application {
 
     private static final Logger LOG = LoggerFactory.getLogger(GrenuWindow.class);
+    /** Shots that are shown before the others are read. */
+    private static final int AT_ONCE = 200;
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
     private static WindowRequest request;
@@ -38,7 +40,7 @@ public final class GrenuWindow extends Application {
 
         static Opened open(WindowRequest request) {
             Library library = Library.open(request.library());
-            return new Opened(library, library.summaries());
+            return new Opened(library, library.newest(AT_ONCE));
         }
     }
 
@@ -78,6 +80,9 @@ public final class GrenuWindow extends Application {
         scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
         bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
         bench.desk().load(opened.shots);
+        if (opened.shots.size() == AT_ONCE) {
+            bench.desk().loadTheRest();
+        }
         if (request.demo() && opened.shots.isEmpty()) {
             bench.importing().importSources(DemoFiles.all());
             bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");

@@ -9,10 +9,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.grenu.core.curve.AxisKind;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.desktop.compare.Answered;
@@ -23,6 +25,7 @@ import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.theme.Theme;
+import org.grenu.formats.rules.ShippedPacks;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.junit.jupiter.api.Test;
 
@@ -100,6 +103,43 @@ class DocumentationPictures extends BenchFixture {
         picture("import.png");
         interact(() -> lookup("#import-close").queryButton().fire());
         comparisons();
+        shelfAndRecords();
+    }
+
+    private void shelfAndRecords() throws IOException {
+        interact(() -> {
+            bench.rack().filterProperty().set("");
+            bench.appearance().colourByProperty().set(SheetFactor.GRIND);
+            bench.workspace().set(Workspace.SHELF);
+            bench.desk().choose(bench.desk().settingsProperty().get().with(ShippedPacks.all().stream().filter(pack -> pack.id().equals("rest_1_3w")).findFirst().orElseThrow(), true));
+        });
+        thing(ShelfKind.BAG, "Heron 14 bag A");
+        picture("shelf-coffee.png");
+        thing(ShelfKind.MACHINE, "Rig 2");
+        picture("shelf-machine.png");
+        thing(ShelfKind.REFRACTOMETER, "R-1 (°Brix)");
+        picture("shelf-refractometer.png");
+        interact(() -> bench.workspace().set(Workspace.READ));
+        openShot(18);
+        interact(() -> {
+            bench.desk().enter(SheetField.READINGS, "9.71@0/24.3/24.0/filtered; 9.73@38/24.2/24.0/filtered; 9.70@75/24.2/24.1/filtered; 9.81@118/24.1/24.1/filtered");
+            bench.series().show();
+        });
+        until("the series is drawn", () -> bench.desk().openProperty().get().summary().sheet().readings().size() == 4);
+        picture("series.png");
+        interact(() -> {
+            bench.series().shownProperty().set(false);
+            ((TextInputControl) lookup("#filter").query()).requestFocus();
+            bench.rack().filterProperty().set("");
+        });
+        write("ey>20 -is:faulty prof", 0);
+        ledgerAt(0.9);
+        picture("search.png");
+    }
+
+    private void thing(ShelfKind kind, String name) {
+        interact(() -> bench.shelf().choose(bench.desk().shelfProperty().get().find(kind, name).orElseThrow()));
+        until(name + " is drawn", () -> bench.shelf().cards().stream().anyMatch(card -> card.toString().contains(name)));
     }
 
     private void comparisons() throws IOException {

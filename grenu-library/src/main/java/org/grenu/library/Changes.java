@@ -107,7 +107,7 @@ final class Changes {
     private void edit(Change change) {
         SheetEdit edit = change.edit();
         StoredRecord stored = handle.createQuery("SELECT number, extras, " + ShotRows.FIELD_COLUMNS + " FROM shot WHERE id = :id").bind("id", change.id())
-                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row))).one();
+                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row, 2))).one();
         check(change, edit.title() + " of shot " + stored.number, edit.current(stored.sheet));
         ShotRows.update(handle, change.id(), edit.field(), edit.apply(stored.sheet));
     }

@@ -25,6 +25,7 @@ final class LibraryFile {
 
     /** Number of the newest migration. */
     static final int CURRENT_VERSION = 6;
+    private static final long CHECKED_AT_ONCE = 32L << 20;
     private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
 
     private final Path path;
@@ -57,7 +58,7 @@ final class LibraryFile {
         Handle handle = null;
         try {
             handle = Jdbi.create(source).open();
-            if (existed) {
+            if (existed && !large()) {
                 checkIntegrity(handle);
             }
             int version = version(handle).orElse(0);
@@ -96,6 +97,24 @@ final class LibraryFile {
         String reason = root instanceof SQLException ? root.getMessage() : broken.getMessage();
         return new LibraryException("The library " + path + " cannot be opened (" + reason
                 + "). Check that it is a Grenu library and can be written, restore a copy, or choose another with --library.", broken);
+    }
+
+    /** A large file is looked through after it was opened: that takes seconds. */
+    boolean large() {
+        try {
+            return Files.size(path) > CHECKED_AT_ONCE;
+        } catch (IOException gone) {
+            return false;
+        }
+    }
+
+    /** Looks a large file through on a connection of its own. */
+    void checkLarge() {
+        if (large()) {
+            try (Handle own = Jdbi.create(source).open()) {
+                checkIntegrity(own);
+            }
+        }
     }
 
     private void checkIntegrity(Handle handle) {

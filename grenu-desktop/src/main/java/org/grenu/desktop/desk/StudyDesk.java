@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -38,9 +39,12 @@ import org.grenu.library.EditDepth;
 import org.grenu.library.Binned;
 import org.grenu.library.Change;
 import org.grenu.library.Library;
+import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
 import org.grenu.library.StoredStep;
 import org.grenu.library.Target;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * A library's shots, which one is being read, and its edits. An edit is shown once it is stored, never before: what the
@@ -48,6 +52,7 @@ import org.grenu.library.Target;
  */
 public final class StudyDesk implements AutoCloseable {
 
+    private static final Logger LOG = LoggerFactory.getLogger(StudyDesk.class);
     private static final int ONE_BY_ONE = 12;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
 
@@ -131,6 +136,19 @@ public final class StudyDesk implements AutoCloseable {
         if (!found.isEmpty() && open.get() == null) {
             select(ShotOrder.newestFirst(found).get(0).id());
         }
+    }
+
+    /** Reads the shots that {@link #load} was not given, and looks a large library through. */
+    public void loadTheRest() {
+        background.run(library::summaries, all -> {
+            shots.setAll(all);
+            LOG.info("All {} shots are there", all.size());
+        }, this::failed);
+        CompletableFuture.runAsync(library::check).whenComplete((done, failure) -> {
+            if (failure != null) {
+                background.onInterface(() -> failed(new LibraryException(failure.getCause() == null ? failure.getMessage() : failure.getCause().getMessage())));
+            }
+        });
     }
 
     /** Shows the library anew after it was changed as a whole. */
