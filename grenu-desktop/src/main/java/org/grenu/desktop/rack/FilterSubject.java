@@ -26,6 +26,7 @@ final class FilterSubject implements ShotFilter.Subject {
     private final Supplier<String> findings;
     private String words;
     private Masses masses;
+    private OptionalDouble percent;
 
     FilterSubject(ShotSummary shot, TimeConvention convention, Supplier<String> findings) {
         this.shot = shot;
@@ -43,6 +44,12 @@ final class FilterSubject implements ShotFilter.Subject {
         fields.put("temp", SheetField.TEMPERATURE);
         fields.put("profile", SheetField.PROFILE);
         return fields;
+    }
+
+    /** Makes what every keystroke asks for; another thread may do that, since each is made whole or not at all. */
+    void prepare() {
+        words();
+        number("ey");
     }
 
     @Override
@@ -65,7 +72,7 @@ final class FilterSubject implements ShotFilter.Subject {
             case "beverage", "mass" -> value(masses().beverage());
             case "ratio" -> value(masses().ratio());
             case "strength", "tds" -> value(masses().strength());
-            case "ey", "yield" -> value(masses().brew().map(Brew::asDosed).map(y -> y.percent()));
+            case "ey", "yield" -> yieldPercent();
             case "time" -> convention.of(shot.digest().times());
             case "age" -> shot.sheet().ageDays();
             case "peak" -> shot.digest().peakPressure();
@@ -89,6 +96,13 @@ final class FilterSubject implements ShotFilter.Subject {
     /** An entry that the user made up, called with underscores for spaces. */
     private Optional<String> own(String name) {
         return shot.sheet().extras().entrySet().stream().filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name)).map(Map.Entry::getValue).findFirst();
+    }
+
+    private OptionalDouble yieldPercent() {
+        if (percent == null) {
+            percent = value(masses().brew().map(Brew::asDosed).map(y -> y.percent()));
+        }
+        return percent;
     }
 
     private Masses masses() {

@@ -1,6 +1,5 @@
 package org.grenu.desktop.rack;
 
-import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -9,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleStringProperty;
@@ -31,6 +31,7 @@ import org.grenu.library.ShotSummary;
 public final class RackViewModel {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
+    private static final int MANY = 1_000;
     private static final String UNKNOWN_DAY = "Day unknown";
 
     private final StudyDesk desk;
@@ -42,7 +43,7 @@ public final class RackViewModel {
     private final Map<Long, Known> known = new HashMap<>();
     private List<ShotSummary> ordered = List.of();
 
-    private record Known(ShotSummary shot, FilterSubject subject) {
+    private record Known(ShotSummary shot, FilterSubject subject, String day, RackRow.Slip slip) {
     }
 
     /** The rack of that desk's shots, searched by what is found in them too. */
@@ -159,6 +160,7 @@ public final class RackViewModel {
             inPlace &= change.wasReplaced() && change.getAddedSize() == 1 && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
         }
         if (!inPlace) {
+            warmUp();
             rebuild();
         }
     }
@@ -177,33 +179,42 @@ public final class RackViewModel {
     }
 
     private boolean passes(ShotSummary shot) {
-        return ShotFilter.parse(filter.get()).matches(subject(shot));
+        return ShotFilter.parse(filter.get()).matches(known(shot).subject);
     }
 
-    private FilterSubject subject(ShotSummary shot) {
+    private Known known(ShotSummary shot) {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
-            there = new Known(shot, new FilterSubject(shot, desk.settingsProperty().get().convention(), () -> found.of(shot.id())));
+            there = new Known(shot, new FilterSubject(shot, desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
+                    shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY), new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }
-        return there.subject;
+        return there;
+    }
+
+    /** What a keystroke asks of every shot is made before the first one, off the interface thread. */
+    private void warmUp() {
+        if (ordered.size() > MANY) {
+            List<FilterSubject> subjects = ordered.stream().map(shot -> known(shot).subject).toList();
+            CompletableFuture.runAsync(() -> subjects.forEach(FilterSubject::prepare));
+        }
     }
 
     private void rebuild() {
         ShotFilter wanted = ShotFilter.parse(filter.get());
-        Map<String, List<ShotSummary>> days = new LinkedHashMap<>();
+        Map<String, List<RackRow.Slip>> days = new LinkedHashMap<>();
         int passing = 0;
         for (ShotSummary shot : ordered) {
-            if (wanted.matches(subject(shot))) {
-                Optional<LocalDate> day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate());
-                days.computeIfAbsent(day.map(DAY::format).orElse(UNKNOWN_DAY), key -> new ArrayList<>()).add(shot);
+            Known there = known(shot);
+            if (wanted.matches(there.subject)) {
+                days.computeIfAbsent(there.day, key -> new ArrayList<>()).add(there.slip);
                 passing++;
             }
         }
-        List<RackRow> built = new ArrayList<>();
-        days.forEach((day, shots) -> {
-            built.add(new RackRow.DayHeading(day, shots.size()));
-            shots.forEach(shot -> built.add(new RackRow.Slip(shot)));
+        List<RackRow> built = new ArrayList<>(passing + days.size());
+        days.forEach((day, slips) -> {
+            built.add(new RackRow.DayHeading(day, slips.size()));
+            built.addAll(slips);
         });
         rows.setAll(built);
         int all = desk.shots().size();

@@ -5,5 +5,5 @@ import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.figures.shelf.ShelfFigure;
 
 /** A thing on the shelf with its picture, as that version of it was. */
-record ShelfCard(ShelfItem item, ShelfVersion version, ShelfFigure figure) {
+public record ShelfCard(ShelfItem item, ShelfVersion version, ShelfFigure figure) {
 }
