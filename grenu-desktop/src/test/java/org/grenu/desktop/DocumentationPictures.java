@@ -107,7 +107,10 @@ class DocumentationPictures extends BenchFixture {
     }
 
     private void shelfAndRecords() throws IOException {
+        interact(() -> bench.desk().bin(bench.desk().shots().stream().filter(shot -> shot.sheet().pulledAt().isEmpty()).toList()));
+        until("the strange shot is gone", () -> bench.desk().shots().size() == 39);
         interact(() -> {
+            bench.desk().noticeProperty().set(null);
             bench.rack().filterProperty().set("");
             bench.appearance().colourByProperty().set(SheetFactor.GRIND);
             bench.workspace().set(Workspace.SHELF);
