@@ -92,9 +92,6 @@ class DocumentationPictures extends BenchFixture {
         picture("mapping.png");
         push(KeyCode.ESCAPE);
         openShot(5);
-        enter("dose_g", "abc");
-        picture("edit-refused.png");
-        push(KeyCode.ESCAPE);
         Path broken = Files.writeString(folder.resolve("2026-05-14 shot 3.csv"), "time [s],pressure [bar]\n0,0.1\n0.1,o.4\n0.2,0.9\n");
         Path foreign = Files.writeString(folder.resolve("logger.tsv"), table());
         interact(() -> bench.importing().importPaths(List.of(broken, foreign)));
