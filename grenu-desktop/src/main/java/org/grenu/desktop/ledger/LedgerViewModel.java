@@ -3,6 +3,7 @@ package org.grenu.desktop.ledger;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.entry.RefusedEntry;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -32,6 +33,7 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
+import org.grenu.core.study.Caffeine;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -132,6 +134,18 @@ public final class LedgerViewModel {
     /** {@return what was set up otherwise than for the shot before} */
     List<SetUp.Changed> changed() {
         return before().map(shot -> SetUp.changed(shot.sheet(), open().summary().sheet())).orElse(List.of());
+    }
+
+    /** {@return what swallowing the day's tasted shots whole would come to, as a caution; empty when the open one was not tasted} */
+    Optional<String> caffeine() {
+        if (open() == null || !open().summary().sheet().has(SheetField.TASTE) || open().summary().sheet().pulledAt().isEmpty()) {
+            return Optional.empty();
+        }
+        LocalDate day = open().summary().sheet().pulledAt().get().toLocalDate();
+        List<ShotSheet> tasted = desk.shots().stream().map(ShotSummary::sheet).filter(sheet -> sheet.has(SheetField.TASTE)
+                && sheet.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent()).toList();
+        return Optional.of(String.format(Locale.ROOT, "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). Healthy adults: up to %.0f mg at once "
+                + "and %.0f mg a day, half of that in pregnancy (EFSA 2015). Spit when tasting many.", tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY));
     }
 
     /** {@return how many entries the shot before could lend} */

@@ -46,6 +46,7 @@ final class RecordSection extends Section {
     private final Label score = new Label();
     private final Label changed = new Label();
     private final Button takeOver = new Button();
+    private final Label caffeine = new Label();
     private final Label cryogens = new Label("Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never swallow; only with training and ventilation.");
 
     private static Map<String, List<SheetField>> groups() {
@@ -81,6 +82,11 @@ final class RecordSection extends Section {
         cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
         cryogens.setWrapText(true);
         cryogens.managedProperty().bind(cryogens.visibleProperty());
+        caffeine.setId("caffeine");
+        caffeine.getStyleClass().addAll(Styles.MUTED, Styles.GUARD_QUIET);
+        caffeine.setWrapText(true);
+        caffeine.managedProperty().bind(caffeine.textProperty().isNotEmpty());
+        caffeine.visibleProperty().bind(caffeine.managedProperty());
         getChildren().addAll(changed, takeOver);
         GROUPS.forEach((title, fields) -> {
             if (!title.isEmpty()) {
@@ -90,6 +96,9 @@ final class RecordSection extends Section {
                 getChildren().add(heading);
             }
             getChildren().add(grid(fields));
+            if (fields.contains(SheetField.TASTE)) {
+                getChildren().add(caffeine);
+            }
             if (fields.contains(SheetField.BEANS_TREATMENT)) {
                 getChildren().add(cryogens);
             }
@@ -113,6 +122,7 @@ final class RecordSection extends Section {
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
         takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before" : "Take " + offered + " entries over from the shot before");
+        caffeine.setText(model.caffeine().orElse(""));
         String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " " + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
         cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
     }

@@ -1,0 +1,71 @@
+package org.grenu.desktop.rack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.DeskFixture;
+import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.entry.Suggestions.Offer;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+class FilterOffersTest extends DeskFixture {
+
+    private FoundInShots found;
+    private RackViewModel rack;
+
+    @BeforeEach
+    void rack() {
+        found = new FoundInShots(desk, new Background("found", onInterface::add));
+        rack = new RackViewModel(desk, found);
+    }
+
+    @AfterEach
+    void close() {
+        found.close();
+    }
+
+    @Test
+    void aFieldIsCompletedThenItsValues() {
+        assertThat(rack.offers("cof")).contains(new Offer("coffee:", "coffee:"));
+        assertThat(rack.offers("ey>20 coffee:her")).containsExactly(new Offer("coffee:\"Lot Heron 14\"", "ey>20 coffee:\"Lot Heron 14\" "));
+        assertThat(rack.offers("-profile:gen")).containsExactly(new Offer("-profile:\"Gentle ramp\"", "-profile:\"Gentle ramp\" "));
+        assertThat(rack.offers("coffee:\"Lot Her")).as("within quotes a space does not end the word").hasSize(1);
+    }
+
+    @Test
+    void aValueIsOfferedWithItsField() {
+        assertThat(rack.offers("ramp")).extracting(Offer::shown).containsExactly("profile:\"Gentle ramp\"");
+        assertThat(rack.offers("burr")).extracting(Offer::shown).containsExactly("grinder:\"G-burr A\"");
+    }
+
+    @Test
+    void nothingIsOfferedForNothing() {
+        assertThat(rack.offers("")).isEmpty();
+        assertThat(rack.offers("g")).isEmpty();
+        assertThat(rack.offers("coffee:\"lot heron 14\"")).as("it stands there already").isEmpty();
+    }
+
+    @Test
+    void whatWasFoundIsOfferedByItsName() {
+        until(() -> desk.shots().stream().noneMatch(shot -> found.of(shot.id()).isEmpty()) || !found.names().isEmpty());
+        String name = found.names().get(0);
+        assertThat(rack.offers("finding:" + name.substring(0, 3))).extracting(Offer::shown).contains("finding:" + name);
+    }
+
+    @Test
+    void searchesAreKeptAndForgotten() {
+        rack.filterProperty().set("  ey>20 gentle ");
+        rack.saveSearch();
+        assertThat(rack.savedSearches()).containsExactly("ey>20 gentle");
+        until(() -> desk.library().settings().getOrDefault("searches", "").equals("ey>20 gentle"));
+        restart();
+        RackViewModel again = new RackViewModel(desk, new FoundInShots(desk, new Background("again", onInterface::add)));
+        until(() -> again.savedSearches().equals(List.of("ey>20 gentle")));
+        again.filterProperty().set("ey>20 gentle");
+        again.saveSearch();
+        assertThat(again.savedSearches()).isEmpty();
+    }
+}
