@@ -1,7 +1,5 @@
 package org.grenu.core.shelf;
 
-import java.util.List;
-import java.util.Optional;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldForm;
 import org.grenu.core.entry.FieldKind;
@@ -106,10 +104,5 @@ public enum ShelfField implements Field {
     @Override
     public FieldForm form() {
         return form;
-    }
-
-    /** {@return the field with that key} */
-    public static Optional<Field> find(String key) {
-        return List.of(values()).stream().filter(field -> field.key().equals(key)).map(Field.class::cast).findFirst();
     }
 }

@@ -43,9 +43,4 @@ public record ShelfItem(long id, ShelfKind kind, String name, List<ShelfVersion>
         return day.map(date -> versions.stream().filter(version -> version.since().filter(since -> since.isAfter(date)).isEmpty())
                 .reduce((first, second) -> second).orElse(versions.get(0)));
     }
-
-    /** {@return the version that a shot's record calls so} */
-    public Optional<ShelfVersion> called(String label) {
-        return versions.stream().filter(version -> version.label().equals(label) || ("v" + version.number()).equals(label)).findFirst();
-    }
 }
