@@ -72,7 +72,7 @@ final class PackageTables {
                 new Column("kind", "string", "Kind", "sort of thing on the shelf"), new Column("name", "string", "Name", "of that thing"),
                 new Column("version", "integer", "Version", "of that thing"), new Column("field", "string", "Entry", "which entry was corrected"),
                 new Column("before", "string", "Before", "its text before; empty: unknown"), new Column("after", "string", "After", "its text after; empty: unknown"),
-                new Column("reason", "string", "Reason", "why"), new Column("made_at", "datetime", "When", "UTC"));
+                new Column("reason", "string", "Reason", "why"), new Column("made_at", "string", "When", "UTC, ISO 8601 with milliseconds"));
     }
 
     static List<Column> attachments() {
