@@ -6,20 +6,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
-import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.entry.Field;
 import org.grenu.core.shelf.Shelf;
@@ -36,14 +30,17 @@ import org.jdbi.v3.core.Handle;
  */
 public final class Library implements AutoCloseable {
 
-    private static final String TIME = "time";
-
     private final Path path;
     private final Clock clock;
     private final Handle handle;
     private final ShelfRows shelfRows;
     private final Changes changes;
     private final AttachmentRows attachments;
+    private final SampleRows samples;
+    private final HistoryRows history;
+    private final FindingRows findings;
+    private final RawFileRows rawFiles;
+    private final SettingRows settings;
     /** As the file has it; read again when another window has written to the file since. */
     private Shelf shelf;
     private int shelfRead;
@@ -55,6 +52,11 @@ public final class Library implements AutoCloseable {
         this.shelfRows = new ShelfRows(handle);
         this.changes = new Changes(handle, shelfRows);
         this.attachments = new AttachmentRows(handle);
+        this.samples = new SampleRows(handle);
+        this.history = new HistoryRows(handle);
+        this.findings = new FindingRows(handle);
+        this.rawFiles = new RawFileRows(handle);
+        this.settings = new SettingRows(handle);
     }
 
     /** {@return the library in that file, made when it does not exist and brought up to date when it is older} */
@@ -102,9 +104,8 @@ public final class Library implements AutoCloseable {
                 return new AddOutcome.Added(summary(existing.get().id));
             }
             int number = free(wantedNumber) ? wantedNumber : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
-            long id = ShotRows.insert(handle, number, rawFile(fileName, raw), digest, now(), shot.sheet());
-            insertSamples(id, TIME, shot.log().time());
-            shot.log().channels().forEach((channel, samples) -> insertSamples(id, channel.key(), samples));
+            long id = ShotRows.insert(handle, number, rawFiles.keep(fileName, raw, now()), digest, now(), shot.sheet());
+            samples.insert(id, shot.log());
             return new AddOutcome.Added(summary(new Row(id, number, shot.sheet(), complete(shot.sheet()), Optional.empty())));
         });
     }
@@ -118,20 +119,8 @@ public final class Library implements AutoCloseable {
 
     /** Keeps that those shots were added together, so that adding them can be undone. */
     public synchronized void addedTogether(List<Long> ids, String words) {
-        Storing.inTransaction(handle, "store what was added", () -> {
-            changes.keep(words, ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "", now());
-            return null;
-        });
-    }
-
-    /** A file that holds several shots is kept once. */
-    private long rawFile(String fileName, byte[] raw) {
-        String digest = Digests.sha256(raw);
-        return handle.createQuery("SELECT id FROM raw_file WHERE digest = :digest AND name = :name").bind("digest", digest).bind("name", fileName)
-                .mapTo(Long.class).findFirst().orElseGet(() -> handle
-                        .createUpdate("INSERT INTO raw_file (name, digest, bytes, imported_at) VALUES (:name, :digest, :bytes, :now)")
-                        .bind("name", fileName).bind("digest", digest).bind("bytes", raw).bind("now", now())
-                        .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one());
+        Storing.inTransaction(handle, "store what was added", () -> changes.keep(words,
+                ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "", now()));
     }
 
     /** {@return all shots that are not in the bin, in the order of their numbers} */
@@ -163,7 +152,7 @@ public final class Library implements AutoCloseable {
         return Storing.inTransaction(handle, "read the shots", () -> shots.stream().map(shot -> {
             ShotSummary now = shot.on(shelf());
             if (!now.equals(shot)) {
-                handle.execute("DELETE FROM shot_finding WHERE shot_id = ?", shot.id());
+                findings.forget(shot.id());
             }
             return now.sheet().curveSettings().equals(shot.sheet().curveSettings()) ? now : summary(shot.id());
         }).toList());
@@ -171,14 +160,12 @@ public final class Library implements AutoCloseable {
 
     /** {@return the shot's log} */
     public synchronized ShotLog log(long id) {
-        return Storing.inTransaction(handle, "read a log", () -> readLog(id));
+        return Storing.inTransaction(handle, "read a log", () -> samples.read(id));
     }
 
     /** {@return the file the shot came from} */
     public synchronized RawFile rawFile(long id) {
-        return Storing.inTransaction(handle, "read a file", () -> handle
-                .createQuery("SELECT r.name, r.bytes FROM raw_file r JOIN shot s ON s.raw_file_id = r.id WHERE s.id = :id")
-                .bind("id", id).map((row, context) -> new RawFile(row.getString(1), row.getBytes(2))).one());
+        return Storing.inTransaction(handle, "read a file", () -> rawFiles.of(id));
     }
 
     // Shelf
@@ -280,14 +267,7 @@ public final class Library implements AutoCloseable {
 
     /** {@return what is in the bin, the newest first} */
     public synchronized List<Binned> bin() {
-        return Storing.inTransaction(handle, "read the bin", () -> handle.createQuery(
-                "SELECT 'shot' AS target, id, 'Shot ' || number || coalesce(' · ' || coffee, '') AS words, binned_at FROM shot WHERE binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'item', id, name, binned_at FROM shelf_item WHERE binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'version', v.id, 'v' || v.number || ' of ' || i.name, v.binned_at FROM shelf_version v JOIN shelf_item i ON i.id = v.item_id "
-                + "WHERE v.binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'attachment', a.id, a.name || ' of shot ' || s.number, a.binned_at FROM attachment a JOIN shot s ON s.id = a.shot_id "
-                + "WHERE a.binned_at NOT IN ('', 'never') ORDER BY 4 DESC, 2 DESC")
-                .map((row, context) -> new Binned(Target.of(row.getString(1)), row.getLong(2), row.getString(3), Instant.parse(row.getString(4)))).list());
+        return Storing.inTransaction(handle, "read the bin", history::bin);
     }
 
     /** Takes the last step back; empty when there is none. */
@@ -307,28 +287,22 @@ public final class Library implements AutoCloseable {
 
     /** {@return what was changed of a thing, the newest first} */
     public synchronized List<HistoryEntry> history(Target target, long id) {
-        return Storing.inTransaction(handle, "read the history", () -> handle.createQuery("SELECT id, field, before_text, after_text, reason, made_at, state "
-                + "FROM history WHERE target = :target AND target_id = :id ORDER BY id DESC").bind("target", target.key()).bind("id", id)
-                .map((row, context) -> new HistoryEntry(row.getLong(1), new Change(target, id, row.getString(2), row.getString(3), row.getString(4)),
-                        row.getString(5), Instant.parse(row.getString(6)), row.getString(7).equals("undone") || row.getString(7).equals("replaced"))).list());
+        return Storing.inTransaction(handle, "read the history", () -> history.of(target, id));
     }
 
     /** {@return all corrections that stand, the oldest first} */
     public synchronized List<HistoryEntry> history() {
-        return Storing.inTransaction(handle, "read the history", () -> handle.createQuery("SELECT id, target, target_id, field, before_text, after_text, reason, made_at "
-                + "FROM history WHERE state IN ('applied', 'kept') ORDER BY id").map((row, context) -> new HistoryEntry(row.getLong(1),
-                        new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6)), row.getString(7),
-                        Instant.parse(row.getString(8)), false)).list());
+        return Storing.inTransaction(handle, "read the history", history::standing);
     }
 
     /** Keeps corrections that were made in another library; they are shown, and cannot be undone here. */
     public synchronized void keepHistory(List<HistoryEntry> entries) {
-        Storing.inTransaction(handle, "keep the history", () -> {
-            entries.forEach(entry -> handle.execute("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
-                    + "VALUES (0, '', ?, ?, ?, ?, ?, ?, ?, 'kept')", entry.change().target().key(), entry.change().id(), entry.change().key(), entry.change().before(),
-                    entry.change().after(), entry.reason(), entry.madeAt().toString()));
-            return null;
-        });
+        Storing.inTransaction(handle, "keep the history", () -> history.keep(entries));
+    }
+
+    /** Says why a correction was made, after it was. */
+    public synchronized void giveReason(long historyEntry, String reason) {
+        Storing.inTransaction(handle, "store a reason", () -> history.giveReason(historyEntry, reason));
     }
 
     // Copies
@@ -353,12 +327,6 @@ public final class Library implements AutoCloseable {
         return before;
     }
 
-    /** Says why a correction was made, after it was. */
-    public synchronized void giveReason(long historyEntry, String reason) {
-        Storing.inTransaction(handle, "store a reason", () -> handle.createUpdate("UPDATE history SET reason = :reason WHERE id = :id")
-                .bind("reason", reason.strip()).bind("id", historyEntry).execute());
-    }
-
     private StoredStep store(String words, List<Change> wanted, String reason) {
         wanted.forEach(changes::make);
         changes.keep(words, wanted, reason, now());
@@ -372,7 +340,7 @@ public final class Library implements AutoCloseable {
         }
         Set<Long> touched = kept.changes().stream().filter(change -> change.target() == Target.SHOT).map(Change::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        touched.forEach(id -> handle.execute("DELETE FROM shot_finding WHERE shot_id = ?", id));
+        touched.forEach(findings::forget);
         Set<Long> gone = handle.createQuery("SELECT id FROM shot WHERE binned_at <> ''").mapTo(Long.class).set();
         return new StoredStep(kept.words(), kept.changes(), touched.stream().filter(id -> !gone.contains(id)).map(this::summary).toList(),
                 touched.stream().filter(gone::contains).toList(), shelfChanged ? Optional.of(shelf) : Optional.empty());
@@ -382,42 +350,22 @@ public final class Library implements AutoCloseable {
 
     /** {@return what the user chose for this library, by key} */
     public synchronized Map<String, String> settings() {
-        Map<String, String> settings = new TreeMap<>();
-        handle.createQuery("SELECT key, value FROM setting").map((row, context) -> Map.entry(row.getString("key"), row.getString("value")))
-                .forEach(entry -> settings.put(entry.getKey(), entry.getValue()));
-        return settings;
+        return Storing.inTransaction(handle, "read the settings", settings::all);
     }
 
     /** Keeps those choices; a blank one is forgotten. */
-    public synchronized void keep(Map<String, String> settings) {
-        Storing.inTransaction(handle, "store the settings", () -> {
-            settings.forEach((key, value) -> {
-                if (value.isBlank()) {
-                    handle.execute("DELETE FROM setting WHERE key = ?", key);
-                } else {
-                    handle.execute("INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)", key, value);
-                }
-            });
-            return null;
-        });
+    public synchronized void keep(Map<String, String> chosen) {
+        Storing.inTransaction(handle, "store the settings", () -> settings.keep(chosen));
     }
 
     /** {@return what was found in each shot on that basis, in words, by the shot's key} */
     public synchronized Map<Long, String> findings(String basis) {
-        return Storing.inTransaction(handle, "read the findings", () -> {
-            Map<Long, String> found = new HashMap<>();
-            handle.createQuery("SELECT shot_id, words FROM shot_finding WHERE basis = :basis").bind("basis", basis)
-                    .map((row, context) -> found.put(row.getLong(1), row.getString(2))).list();
-            return found;
-        });
+        return Storing.inTransaction(handle, "read the findings", () -> findings.on(basis));
     }
 
     /** Keeps what was found in shots on that basis. */
     public synchronized void keepFindings(String basis, Map<Long, String> found) {
-        Storing.inTransaction(handle, "store the findings", () -> {
-            found.forEach((id, words) -> handle.execute("INSERT OR REPLACE INTO shot_finding (shot_id, basis, words) VALUES (?, ?, ?)", id, basis, words));
-            return null;
-        });
+        Storing.inTransaction(handle, "store the findings", () -> findings.keep(basis, found));
     }
 
     @Override
@@ -435,28 +383,11 @@ public final class Library implements AutoCloseable {
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = CurveDigest.of(CurveMeasures.of(readLog(row.id), row.complete.curveSettings()));
+            CurveDigest made = CurveDigest.of(CurveMeasures.of(samples.read(row.id), row.complete.curveSettings()));
             ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
             return made;
         });
         return new ShotSummary(row.id, row.number, row.recorded, row.complete, digest);
-    }
-
-    private ShotLog readLog(long id) {
-        Map<String, Samples> columns = handle.createQuery("SELECT channel, count, data FROM samples WHERE shot_id = :id").bind("id", id)
-                .reduceResultSet(new LinkedHashMap<String, Samples>(), (map, row, context) -> {
-                    map.put(row.getString(1), SampleBlob.unpack(row.getBytes(3), row.getInt(2)));
-                    return map;
-                });
-        Samples time = columns.remove(TIME);
-        Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
-        columns.forEach((key, samples) -> Channel.find(key).ifPresent(channel -> channels.put(channel, samples)));
-        return new ShotLog(time, channels);
-    }
-
-    private void insertSamples(long id, String channel, Samples samples) {
-        handle.createUpdate("INSERT INTO samples (shot_id, channel, count, data) VALUES (:id, :channel, :count, :data)")
-                .bind("id", id).bind("channel", channel).bind("count", samples.size()).bind("data", SampleBlob.pack(samples)).execute();
     }
 
     private String now() {

@@ -22,4 +22,11 @@ final class Storing {
                     + "). Nothing was changed; check the disk and try again.", failed);
         }
     }
+
+    static void inTransaction(Handle handle, String what, Runnable work) {
+        inTransaction(handle, what, () -> {
+            work.run();
+            return null;
+        });
+    }
 }

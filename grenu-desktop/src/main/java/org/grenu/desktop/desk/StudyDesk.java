@@ -4,13 +4,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
@@ -24,7 +19,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.RulePack;
@@ -53,12 +47,11 @@ import org.slf4j.LoggerFactory;
 public final class StudyDesk implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(StudyDesk.class);
-    private static final int ONE_BY_ONE = 12;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
 
     private final Library library;
     private final Background background;
-    private final ObservableList<ShotSummary> shots = FXCollections.observableArrayList();
+    private final ShownShots shots = new ShownShots();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(Shelf.EMPTY);
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
@@ -81,7 +74,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** {@return the library's shots by number} */
     public ObservableList<ShotSummary> shots() {
-        return shots;
+        return shots.list();
     }
 
     /** {@return the shot being read; null while there is none} */
@@ -128,7 +121,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Shows the library's shots as they were read when it was opened, and opens the newest. */
     public void load(List<ShotSummary> found) {
-        shots.setAll(found);
+        shots.list().setAll(found);
         loaded.set(true);
         background.run(library::shelf, shelf::set, this::failed);
         background.run(library::editDepth, editDepth::set, this::failed);
@@ -141,7 +134,7 @@ public final class StudyDesk implements AutoCloseable {
     /** Reads the shots that {@link #load} was not given, and looks a large library through. */
     public void loadTheRest() {
         background.run(library::summaries, all -> {
-            shots.setAll(all);
+            shots.list().setAll(all);
             LOG.info("All {} shots are there", all.size());
         }, this::failed);
         CompletableFuture.runAsync(library::check).whenComplete((done, failure) -> {
@@ -153,7 +146,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Shows the library anew after it was changed as a whole. */
     public void reload(List<ShotSummary> found) {
-        shots.setAll(found);
+        shots.list().setAll(found);
         background.run(library::shelf, shelf::set, this::failed);
         background.run(library::editDepth, editDepth::set, this::failed);
         background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
@@ -168,7 +161,9 @@ public final class StudyDesk implements AutoCloseable {
         }
         wanted = id;
         List<RulePack> packs = settings.get().packs();
-        find(id).ifPresent(summary -> background.run(() -> wanted == id ? OpenShot.of(summary, library.log(id), before(summary), packs) : null, shot -> {
+        List<ShotSummary> known = shots.now();
+        shots.find(id).ifPresent(summary -> background.run(
+                () -> wanted == id ? OpenShot.of(summary, library.log(id), ShownShots.before(summary, known), packs) : null, shot -> {
             if (shot != null && wanted == id) {
                 latest = null;
                 open.set(shot);
@@ -270,12 +265,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Adds shots that an import has stored. */
     public void added(List<ShotSummary> summaries) {
-        boolean last = shots.isEmpty() || summaries.stream().allMatch(shot -> shot.number() > shots.get(shots.size() - 1).number());
-        if (last) {
-            shots.addAll(summaries);
-        } else {
-            summaries.forEach(this::show);
-        }
+        shots.add(summaries);
         markStored();
     }
 
@@ -305,15 +295,8 @@ public final class StudyDesk implements AutoCloseable {
         settings.set(chosen);
         OpenShot shot = open.get();
         if (others && shot != null) {
-            open.set(shot.judgedBy(chosen.packs(), before(shot.summary())));
+            open.set(shot.judgedBy(chosen.packs(), ShownShots.before(shot.summary(), shots.now())));
         }
-    }
-
-    /** The record of the shot that was pulled just before, on whatever gear. */
-    private Optional<ShotSheet> before(ShotSummary shot) {
-        return shot.sheet().pulledAt().flatMap(at -> List.copyOf(shots).stream().map(ShotSummary::sheet)
-                .filter(sheet -> sheet.pulledAt().filter(other -> other.isBefore(at)).isPresent())
-                .max(Comparator.comparing(sheet -> sheet.pulledAt().orElseThrow())));
     }
 
     /** {@return the library, for work that brings its own thread} */
@@ -354,7 +337,7 @@ public final class StudyDesk implements AutoCloseable {
     private void change(Making making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
         underWay++;
         List<RulePack> packs = settings.get().packs();
-        List<ShotSummary> known = List.copyOf(shots);
+        List<ShotSummary> known = shots.now();
         background.run(() -> {
             Optional<StoredStep> made = making.make();
             return made.isEmpty() ? null : changed(made.get(), known, knownLog, leadsToShot, packs);
@@ -376,7 +359,7 @@ public final class StudyDesk implements AutoCloseable {
                 : library.refreshed(known.stream().filter(shot -> !step.gone().contains(shot.id())).toList());
         long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
         Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream()).filter(shot -> shot.id() == leading).findFirst()
-                .map(shot -> OpenShot.of(shot, knownLog != null ? knownLog : library.log(shot.id()), before(shot), packs));
+                .map(shot -> OpenShot.of(shot, knownLog != null ? knownLog : library.log(shot.id()), ShownShots.before(shot, known), packs));
         return new Changed(step, opened, after, library.editDepth());
     }
 
@@ -387,15 +370,7 @@ public final class StudyDesk implements AutoCloseable {
 
     private void show(Changed changed) {
         changed.step.shelf().ifPresent(shelf::set);
-        Map<Long, ShotSummary> there = new HashMap<>();
-        shots.forEach(shot -> there.put(shot.id(), shot));
-        List<ShotSummary> all = Stream.concat(changed.shots.stream(), changed.step.shots().stream()).filter(shot -> !shot.equals(there.get(shot.id()))).toList();
-        if (all.size() + changed.step.gone().size() > ONE_BY_ONE) {
-            showTogether(all, changed.step.gone());
-        } else {
-            all.forEach(this::show);
-            shots.removeIf(shot -> changed.step.gone().contains(shot.id()));
-        }
+        shots.change(Stream.concat(changed.shots.stream(), changed.step.shots().stream()).toList(), changed.step.gone());
         changed.open.ifPresent(shot -> {
             wanted = shot.summary().id();
             open.set(shot);
@@ -407,51 +382,17 @@ public final class StudyDesk implements AutoCloseable {
         markStored();
     }
 
-    /** Many changes are told of once, so that what is shown is not worked out for each. */
-    private void showTogether(List<ShotSummary> changed, List<Long> gone) {
-        Map<Integer, ShotSummary> byNumber = new TreeMap<>();
-        shots.forEach(shot -> byNumber.put(shot.number(), shot));
-        changed.forEach(shot -> byNumber.put(shot.number(), shot));
-        Set<Long> missing = Set.copyOf(gone);
-        shots.setAll(byNumber.values().stream().filter(shot -> !missing.contains(shot.id())).toList());
-    }
-
-    /** Puts the shot where its number belongs, unless it is shown so already. */
-    private void show(ShotSummary summary) {
-        int low = 0;
-        int high = shots.size();
-        while (low < high) {
-            int middle = (low + high) / 2;
-            if (shots.get(middle).number() < summary.number()) {
-                low = middle + 1;
-            } else {
-                high = middle;
-            }
-        }
-        if (low < shots.size() && shots.get(low).id() == summary.id()) {
-            if (!shots.get(low).equals(summary)) {
-                shots.set(low, summary);
-            }
-        } else {
-            shots.add(low, summary);
-        }
-    }
-
     private void openAnother() {
         wanted = -1;
-        if (shots.isEmpty()) {
+        if (shots.list().isEmpty()) {
             latest = null;
             open.set(null);
         } else {
-            select(ShotOrder.newestFirst(shots).get(0).id());
+            select(ShotOrder.newestFirst(shots.now()).get(0).id());
         }
     }
 
     private void markStored() {
         stored.set("Stored " + LocalTime.now().format(CLOCK));
-    }
-
-    private Optional<ShotSummary> find(long id) {
-        return shots.stream().filter(shot -> shot.id() == id).findFirst();
     }
 }

@@ -1,0 +1,56 @@
+package org.grenu.library;
+
+import java.time.Instant;
+import java.util.List;
+import org.jdbi.v3.core.Handle;
+
+/** The corrections in the file as they are read; {@link Changes} makes them. */
+final class HistoryRows {
+
+    private static final String COLUMNS = "SELECT id, target, target_id, field, before_text, after_text, reason, made_at, state FROM history ";
+
+    private final Handle handle;
+
+    HistoryRows(Handle handle) {
+        this.handle = handle;
+    }
+
+    /** What was changed of a thing, the newest first. */
+    List<HistoryEntry> of(Target target, long id) {
+        return read(COLUMNS + "WHERE target = '" + target.key() + "' AND target_id = " + id + " ORDER BY id DESC");
+    }
+
+    /** All corrections that stand, the oldest first. */
+    List<HistoryEntry> standing() {
+        return read(COLUMNS + "WHERE state IN ('applied', 'kept') ORDER BY id");
+    }
+
+    private List<HistoryEntry> read(String query) {
+        return handle.createQuery(query).map((row, context) -> new HistoryEntry(row.getLong(1),
+                new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6)), row.getString(7),
+                Instant.parse(row.getString(8)), List.of("undone", "replaced").contains(row.getString(9)))).list();
+    }
+
+    /** Keeps corrections that were made in another library. */
+    void keep(List<HistoryEntry> entries) {
+        entries.forEach(entry -> handle.execute("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
+                + "VALUES (0, '', ?, ?, ?, ?, ?, ?, ?, 'kept')", entry.change().target().key(), entry.change().id(), entry.change().key(), entry.change().before(),
+                entry.change().after(), entry.reason(), entry.madeAt().toString()));
+    }
+
+    void giveReason(long entry, String reason) {
+        handle.createUpdate("UPDATE history SET reason = :reason WHERE id = :id").bind("reason", reason.strip()).bind("id", entry).execute();
+    }
+
+    /** What is in the bin, the newest first. */
+    List<Binned> bin() {
+        return handle.createQuery(
+                "SELECT 'shot' AS target, id, 'Shot ' || number || coalesce(' · ' || coffee, '') AS words, binned_at FROM shot WHERE binned_at NOT IN ('', 'never') "
+                + "UNION ALL SELECT 'item', id, name, binned_at FROM shelf_item WHERE binned_at NOT IN ('', 'never') "
+                + "UNION ALL SELECT 'version', v.id, 'v' || v.number || ' of ' || i.name, v.binned_at FROM shelf_version v JOIN shelf_item i ON i.id = v.item_id "
+                + "WHERE v.binned_at NOT IN ('', 'never') "
+                + "UNION ALL SELECT 'attachment', a.id, a.name || ' of shot ' || s.number, a.binned_at FROM attachment a JOIN shot s ON s.id = a.shot_id "
+                + "WHERE a.binned_at NOT IN ('', 'never') ORDER BY 4 DESC, 2 DESC")
+                .map((row, context) -> new Binned(Target.of(row.getString(1)), row.getLong(2), row.getString(3), Instant.parse(row.getString(4)))).list();
+    }
+}
