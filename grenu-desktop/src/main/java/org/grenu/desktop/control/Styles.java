@@ -20,7 +20,6 @@ public final class Styles {
     public static final String SPINE_ITEM = "spine-item";
     public static final String HEADER = "header";
     public static final String RACK = "rack";
-    public static final String SLIP_DAY = "slip-day";
     public static final String CHIP = "chip";
     public static final String FAULTY = "faulty";
     public static final String LEDGER = "ledger";

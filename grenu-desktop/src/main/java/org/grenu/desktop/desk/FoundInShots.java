@@ -3,7 +3,6 @@ package org.grenu.desktop.desk;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -34,6 +33,8 @@ public final class FoundInShots implements AutoCloseable {
     private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
     private String basis = "";
     private boolean working;
+    /** Null when the shots have changed since. */
+    private Course course;
 
     /** What is found in that desk's shots; {@code worker} is closed with it. */
     public FoundInShots(StudyDesk desk, Background worker) {
@@ -42,6 +43,7 @@ public final class FoundInShots implements AutoCloseable {
         desk.settingsProperty().addListener((o, was, is) -> begin());
         desk.loadedProperty().addListener((o, was, is) -> begin());
         desk.shots().addListener((ListChangeListener<ShotSummary>) change -> {
+            course = null;
             while (change.next()) {
                 change.getRemoved().forEach(shot -> words.remove(shot.id()));
             }
@@ -81,10 +83,12 @@ public final class FoundInShots implements AutoCloseable {
             return;
         }
         basis = now;
+        course = null;
         words.clear();
         worker.run(() -> desk.library().findings(now), kept -> {
             if (now.equals(basis)) {
                 words.putAll(kept);
+                course = null;
                 changes.set(changes.get() + 1);
                 goOn();
             }
@@ -95,40 +99,73 @@ public final class FoundInShots implements AutoCloseable {
         if (working || basis.isEmpty()) {
             return;
         }
-        List<ShotSummary> all = List.copyOf(desk.shots());
-        List<ShotSummary> next = all.stream().filter(shot -> !words.containsKey(shot.id())).limit(A_FEW).toList();
+        if (course == null) {
+            course = new Course(desk.shots(), words.keySet());
+        }
+        List<ShotSummary> next = course.next();
         if (next.isEmpty()) {
             return;
         }
         working = true;
-        String mine = basis;
+        Course mine = course;
+        String on = basis;
         List<RulePack> packs = desk.settingsProperty().get().packs();
-        worker.run(() -> look(next, all, packs, mine), found -> {
+        worker.run(() -> look(next, mine, packs, on), found -> {
             working = false;
-            if (mine.equals(basis)) {
-                Set<ShotSummary> still = new HashSet<>(desk.shots());
-                next.stream().filter(still::contains).forEach(shot -> words.put(shot.id(), found.get(shot.id())));
+            if (on.equals(basis)) {
+                next.stream().filter(shot -> mine == course || desk.shots().contains(shot)).forEach(shot -> words.put(shot.id(), found.get(shot.id())));
                 changes.set(changes.get() + 1);
             }
             goOn();
         }, failure -> working = false);
     }
 
-    private Map<Long, String> look(List<ShotSummary> next, List<ShotSummary> all, List<RulePack> packs, String mine) {
+    private Map<Long, String> look(List<ShotSummary> next, Course course, List<RulePack> packs, String on) {
         Library library = desk.library();
         Map<Long, String> found = new HashMap<>();
-        List<ShotSummary> ordered = new ArrayList<>(all);
-        ordered.removeIf(shot -> shot.sheet().pulledAt().isEmpty());
-        ordered.sort(Comparator.comparing(shot -> shot.sheet().pulledAt().orElseThrow()));
         for (ShotSummary shot : next) {
-            int place = ordered.indexOf(shot);
-            Optional<ShotSheet> before = place > 0 ? Optional.of(ordered.get(place - 1).sheet()) : Optional.empty();
-            OpenShot open = OpenShot.of(shot, library.log(shot.id()), before, packs);
+            OpenShot open = OpenShot.of(shot, library.log(shot.id()), course.before(shot), packs);
             found.put(shot.id(), open.findings().stream().map(finding -> finding.rule() + ": " + finding.statement()).collect(Collectors.joining("\n"))
                     .toLowerCase(Locale.ROOT));
         }
-        library.keepFindings(mine, found);
+        library.keepFindings(on, found);
         return found;
+    }
+
+    /** The shots as they stood at one time, a few after the other, and which was pulled before which. */
+    private static final class Course {
+
+        private final List<ShotSummary> shots;
+        private final Set<Long> known;
+        private final Map<Long, ShotSheet> before = new HashMap<>();
+        private int at;
+
+        Course(List<ShotSummary> shots, Set<Long> known) {
+            this.shots = List.copyOf(shots);
+            this.known = Set.copyOf(known);
+        }
+
+        List<ShotSummary> next() {
+            List<ShotSummary> next = new ArrayList<>();
+            for (; at < shots.size() && next.size() < A_FEW; at++) {
+                if (!known.contains(shots.get(at).id())) {
+                    next.add(shots.get(at));
+                }
+            }
+            return next;
+        }
+
+        /** Runs on the worker, which puts all in order once. */
+        Optional<ShotSheet> before(ShotSummary shot) {
+            if (before.isEmpty()) {
+                List<ShotSummary> dated = shots.stream().filter(one -> one.sheet().pulledAt().isPresent())
+                        .sorted(Comparator.comparing(one -> one.sheet().pulledAt().orElseThrow())).toList();
+                for (int i = 1; i < dated.size(); i++) {
+                    before.put(dated.get(i).id(), dated.get(i - 1).sheet());
+                }
+            }
+            return Optional.ofNullable(before.get(shot.id()));
+        }
     }
 
     @Override

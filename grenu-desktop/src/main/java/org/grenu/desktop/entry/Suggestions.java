@@ -101,7 +101,9 @@ public final class Suggestions {
         }
         list.getChildren().setAll(shown.stream().map(this::line).toList());
         list.setMinWidth(field.getWidth());
-        list.getStylesheets().setAll(field.getScene().getStylesheets());
+        if (!list.getStylesheets().equals(field.getScene().getStylesheets())) {
+            list.getStylesheets().setAll(field.getScene().getStylesheets());
+        }
         if (!popup.isShowing()) {
             Bounds at = field.localToScreen(field.getBoundsInLocal());
             popup.show(field, at.getMinX(), at.getMaxY() + 3);

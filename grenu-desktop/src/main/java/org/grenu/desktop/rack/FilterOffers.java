@@ -2,11 +2,12 @@ package org.grenu.desktop.rack;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import javafx.beans.Observable;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.FoundInShots;
 import org.grenu.desktop.desk.StudyDesk;
@@ -21,10 +22,13 @@ final class FilterOffers {
 
     private final StudyDesk desk;
     private final FoundInShots found;
+    /** What stands in a field of the shots, until one of them changes. */
+    private final Map<SheetField, List<String>> values = new EnumMap<>(SheetField.class);
 
     FilterOffers(StudyDesk desk, FoundInShots found) {
         this.desk = desk;
         this.found = found;
+        desk.shots().addListener((Observable o) -> values.clear());
     }
 
     List<Offer> of(String typed) {
@@ -77,9 +81,13 @@ final class FilterOffers {
         if (name.equals("finding")) {
             return found.names();
         }
-        Optional<SheetField> field = SheetField.find(name);
-        Map<String, Integer> used = new HashMap<>();
-        field.ifPresent(known -> desk.shots().forEach(shot -> shot.sheet().text(known).ifPresent(text -> used.merge(text, 1, Integer::sum))));
-        return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+        return SheetField.find(name).map(field -> values.computeIfAbsent(field, this::used)).orElse(List.of());
+    }
+
+    /** The most frequent first. */
+    private List<String> used(SheetField field) {
+        Map<String, Integer> counts = new HashMap<>();
+        desk.shots().forEach(shot -> shot.sheet().text(field).ifPresent(text -> counts.merge(text, 1, Integer::sum)));
+        return counts.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
     }
 }

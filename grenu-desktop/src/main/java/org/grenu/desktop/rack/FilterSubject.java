@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Brew;
@@ -27,6 +28,9 @@ final class FilterSubject implements ShotFilter.Subject {
     private String words;
     private Masses masses;
     private OptionalDouble percent;
+    /** By name; concurrent since they are also made ahead, see {@link #prepare}. */
+    private final Map<String, OptionalDouble> numbers = new ConcurrentHashMap<>(4);
+    private final Map<String, Optional<String>> texts = new ConcurrentHashMap<>(4);
 
     FilterSubject(ShotSummary shot, TimeConvention convention, Supplier<String> findings) {
         this.shot = shot;
@@ -77,8 +81,7 @@ final class FilterSubject implements ShotFilter.Subject {
             case "age" -> shot.sheet().ageDays();
             case "peak" -> shot.digest().peakPressure();
             case "shot", "number" -> OptionalDouble.of(shot.number());
-            default -> FIELDS.containsKey(name) ? shot.sheet().number(FIELDS.get(name))
-                    : own(name).map(DecimalText::parse).orElse(OptionalDouble.empty());
+            default -> numbers.computeIfAbsent(name, this::entered);
         };
     }
 
@@ -89,8 +92,12 @@ final class FilterSubject implements ShotFilter.Subject {
             case "finding" -> Optional.of(findings.get());
             case "is" -> Optional.of((shot.sheet().has(SheetField.FAULT) ? "faulty " : "") + (shot.sheet().flag(SheetField.FAULT_ON_PURPOSE) ? "purpose " : "")
                     + (masses().brew().isPresent() ? "read" : "unread"));
-            default -> FIELDS.containsKey(name) ? shot.sheet().entry(FIELDS.get(name)) : own(name);
+            default -> texts.computeIfAbsent(name, key -> FIELDS.containsKey(key) ? shot.sheet().entry(FIELDS.get(key)) : own(key));
         };
+    }
+
+    private OptionalDouble entered(String name) {
+        return FIELDS.containsKey(name) ? shot.sheet().number(FIELDS.get(name)) : own(name).map(DecimalText::parse).orElse(OptionalDouble.empty());
     }
 
     /** An entry that the user made up, called with underscores for spaces. */

@@ -1,6 +1,7 @@
 package org.grenu.desktop.rack;
 
-import javafx.scene.Node;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
@@ -10,38 +11,38 @@ import javafx.scene.shape.StrokeLineJoin;
 import org.grenu.core.curve.Samples;
 import org.grenu.desktop.control.Styles;
 
-/** A shot's pressure as a small shape on a foot. */
-final class Miniature {
+/** A shot's pressure as a small shape on a foot, too small for axes: only its shape is to be seen. */
+final class Miniature extends Pane {
 
     private static final double FULL_SCALE_BAR = 10;
+    private static final double WIDTH = 52;
+    private static final double HEIGHT = 30;
 
-    private Miniature() {
-    }
+    private final Polyline line = new Polyline();
+    private final Polygon fill = new Polygon();
 
-    static Node of(Samples points, Color color, double width, double height) {
-        Pane pane = new Pane();
-        pane.setMinSize(width, height);
-        pane.setMaxSize(width, height);
-        Line foot = new Line(0, height - 0.5, width, height - 0.5);
+    Miniature() {
+        setMinSize(WIDTH, HEIGHT);
+        setMaxSize(WIDTH, HEIGHT);
+        Line foot = new Line(0, HEIGHT - 0.5, WIDTH, HEIGHT - 0.5);
         foot.getStyleClass().add(Styles.MINIATURE_FOOT);
-        pane.getChildren().add(foot);
-        if (points.size() < 2) {
-            return pane;
-        }
-        Polyline line = new Polyline();
-        Polygon fill = new Polygon(0, height - 0.5);
-        for (int i = 0; i < points.size(); i++) {
-            double x = width * i / (points.size() - 1.0);
-            double y = (height - 1) * (1 - Math.min(1.1, points.get(i) / FULL_SCALE_BAR));
-            line.getPoints().addAll(x, y);
-            fill.getPoints().addAll(x, y);
-        }
-        fill.getPoints().addAll(width, height - 0.5);
-        fill.setFill(color.deriveColor(0, 1, 1, 0.10));
-        line.setStroke(color);
         line.setStrokeWidth(1.25);
         line.setStrokeLineJoin(StrokeLineJoin.ROUND);
-        pane.getChildren().addAll(fill, line);
-        return pane;
+        getChildren().addAll(foot, fill, line);
+    }
+
+    void show(Samples pressure, Color color) {
+        List<Double> points = new ArrayList<>();
+        for (int i = 0; pressure.size() > 1 && i < pressure.size(); i++) {
+            points.add(WIDTH * i / (pressure.size() - 1.0));
+            points.add((HEIGHT - 1) * (1 - Math.min(1.1, pressure.get(i) / FULL_SCALE_BAR)));
+        }
+        line.getPoints().setAll(points);
+        if (!points.isEmpty()) {
+            points.addAll(List.of(WIDTH, HEIGHT - 0.5, 0.0, HEIGHT - 0.5));
+        }
+        fill.getPoints().setAll(points);
+        fill.setFill(color.deriveColor(0, 1, 1, 0.10));
+        line.setStroke(color);
     }
 }

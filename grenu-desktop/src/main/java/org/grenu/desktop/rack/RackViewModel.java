@@ -40,6 +40,7 @@ public final class RackViewModel {
     private final ObservableList<RackRow> rows = FXCollections.observableArrayList();
 
     private final FoundInShots found;
+    private final FilterOffers offers;
     private final Map<Long, Known> known = new HashMap<>();
     private List<ShotSummary> ordered = List.of();
 
@@ -50,6 +51,7 @@ public final class RackViewModel {
     public RackViewModel(StudyDesk desk, FoundInShots found) {
         this.desk = desk;
         this.found = found;
+        this.offers = new FilterOffers(desk, found);
         ordered = ShotOrder.newestFirst(desk.shots());
         found.changesProperty().addListener((o, was, is) -> {
             if (filter.get().contains("finding")) {
@@ -122,7 +124,7 @@ public final class RackViewModel {
 
     /** {@return what could be meant by what is typed} */
     List<Suggestions.Offer> offers(String typed) {
-        return new FilterOffers(desk, found).of(typed);
+        return offers.of(typed);
     }
 
     /** {@return searches that the user kept, by name} */
@@ -216,7 +218,9 @@ public final class RackViewModel {
             built.add(new RackRow.DayHeading(day, slips.size()));
             built.addAll(slips);
         });
-        rows.setAll(built);
+        if (!rows.equals(built)) {
+            rows.setAll(built);
+        }
         int all = desk.shots().size();
         count.set(passing == all ? all == 1 ? "1 shot" : all + " shots" : passing + " of " + all);
     }

@@ -3,8 +3,12 @@ package org.grenu.figures.theme;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 
@@ -20,16 +24,19 @@ public final class TreatmentScale {
 
     private final Factor factor;
     private final List<String> levels;
+    private final Map<String, Integer> ranks = new HashMap<>();
 
     private TreatmentScale(Factor factor, List<String> levels) {
         this.factor = factor;
         this.levels = List.copyOf(levels);
+        levels.forEach(level -> ranks.put(level, ranks.size()));
     }
 
     /** {@return the scale for that factor over the study's shots} */
     public static TreatmentScale of(Factor factor, List<ShotSheet> study) {
-        List<String> levels = new ArrayList<>();
-        study.forEach(sheet -> factor.level(sheet).filter(level -> !levels.contains(level)).ifPresent(levels::add));
+        Set<String> found = new HashSet<>();
+        study.forEach(sheet -> factor.level(sheet).ifPresent(found::add));
+        List<String> levels = new ArrayList<>(found);
         levels.sort(factor.numeric() ? Comparator.comparingDouble(Double::parseDouble) : Comparator.naturalOrder());
         return new TreatmentScale(factor, levels);
     }
@@ -52,7 +59,7 @@ public final class TreatmentScale {
 
     /** {@return the level's colour} */
     public Color color(String level, Theme theme) {
-        int rank = levels.indexOf(level);
+        int rank = ranks.getOrDefault(level, -1);
         if (rank < 0) {
             return theme.color("muted");
         }
