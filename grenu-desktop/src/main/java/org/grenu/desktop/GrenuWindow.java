@@ -85,7 +85,7 @@ public final class GrenuWindow extends Application {
         }
         if (request.demo() && opened.shots.isEmpty()) {
             bench.importing().importSources(DemoFiles.all());
-            bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");
+            bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
         }
         if (!request.files().isEmpty()) {
             bench.importing().importPaths(request.files());

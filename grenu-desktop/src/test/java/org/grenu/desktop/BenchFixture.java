@@ -64,7 +64,7 @@ public abstract class BenchFixture extends ApplicationTest {
         bench.desk().load(bench.desk().library().summaries());
         if (withDemo()) {
             bench.importing().importSources(DemoFiles.all());
-            bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");
+            bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
         }
     }
 

@@ -1,7 +1,6 @@
 package org.grenu.desktop.desk;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -22,10 +21,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ObservableList;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.RulePack;
-import org.grenu.core.entry.Entries;
 import org.grenu.core.shelf.Shelf;
-import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
@@ -52,6 +48,7 @@ public final class StudyDesk implements AutoCloseable {
     private final Library library;
     private final Background background;
     private final ShownShots shots = new ShownShots();
+    private final Reckonings reckonings = new Reckonings();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(Shelf.EMPTY);
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
@@ -80,6 +77,11 @@ public final class StudyDesk implements AutoCloseable {
     /** {@return the shot being read; null while there is none} */
     public ReadOnlyObjectProperty<OpenShot> openProperty() {
         return open.getReadOnlyProperty();
+    }
+
+    /** {@return how things are put on the shelf} */
+    public ShelfSteps onShelf() {
+        return new ShelfSteps(this);
     }
 
     /** {@return what stands on the shelf} */
@@ -112,6 +114,11 @@ public final class StudyDesk implements AutoCloseable {
         return settings.getReadOnlyProperty();
     }
 
+    /** {@return what follows from the shots' records} */
+    public Reckonings reckonings() {
+        return reckonings;
+    }
+
     /** {@return the library's file} */
     public Path path() {
         return library.path();
@@ -133,7 +140,11 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Reads the shots that {@link #load} was not given, and looks a large library through. */
     public void loadTheRest() {
-        background.run(library::summaries, all -> {
+        background.run(() -> {
+            List<ShotSummary> all = library.summaries();
+            all.forEach(reckonings::of);
+            return all;
+        }, all -> {
             shots.list().setAll(all);
             LOG.info("All {} shots are there", all.size());
         }, this::failed);
@@ -220,25 +231,6 @@ public final class StudyDesk implements AutoCloseable {
         if (!changes.isEmpty()) {
             change(() -> Optional.of(library.apply(words, changes, reason)), null, false, step -> { });
         }
-    }
-
-    /** Puts a thing on the shelf, then hands it over. */
-    public void addItem(ShelfKind kind, String name, Entries entries, Consumer<ShelfItem> then) {
-        change(() -> Optional.of(library.addItem(kind, name, entries.texts())), null, false, step ->
-                shelf.get().find(step.changes().get(0).id()).ifPresent(then));
-    }
-
-    /** Puts things on the shelf, those it has already left out. */
-    public void addItems(List<ShelfItem> items, String words) {
-        List<ShelfItem> others = items.stream().filter(item -> shelf.get().find(item.kind(), item.name()).isEmpty()).toList();
-        if (!others.isEmpty()) {
-            step(() -> library.addItems(others, words), step -> { });
-        }
-    }
-
-    /** Begins a new version of a thing whose parts were changed. */
-    public void addVersion(ShelfItem item, LocalDate since, String changed) {
-        change(() -> Optional.of(library.addVersion(item.id(), since, changed, item.entries().texts())), null, false, step -> { });
     }
 
     /** Makes any step of the library. */

@@ -27,7 +27,6 @@ import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.extraction.Basis;
-import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
@@ -40,6 +39,7 @@ import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.Reckonings;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.StudySettings;
 import org.grenu.figures.plane.PlaneFigure;
@@ -254,8 +254,9 @@ public final class LedgerViewModel {
         List<PlaneFigure.Point> others = new ArrayList<>();
         Optional<PlaneFigure.Point> open = Optional.empty();
         for (ShotSummary shot : desk.shots()) {
-            Optional<PlaneFigure.Point> point = shot.masses().brew().filter(brew -> brew.beverage().value() > 0)
-                    .map(brew -> point(brew, shot, scale, theme));
+            Reckonings.Reckoning reckoning = desk.reckonings().of(shot);
+            Optional<PlaneFigure.Point> point = reckoning.ratio().filter(ratio -> ratio.value() > 0)
+                    .map(ratio -> new PlaneFigure.Point(ratio, reckoning.yield().orElseThrow(), scale.color(shot.sheet(), theme)));
             if (shot.id() == chosen) {
                 open = point;
             } else {
@@ -265,9 +266,6 @@ public final class LedgerViewModel {
         return new PlaneFigure(others, open, TargetWindow.USUAL);
     }
 
-    private static PlaneFigure.Point point(Brew brew, ShotSummary shot, TreatmentScale scale, Theme theme) {
-        return new PlaneFigure.Point(brew.ratio(), brew.asDosed().percent(), scale.color(shot.sheet(), theme));
-    }
 
     /** {@return what stands over the map: the window, and where both of its ranges can be met} */
     static String windowCaption() {

@@ -9,12 +9,12 @@ import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
+import org.grenu.desktop.desk.Reckonings;
 import org.grenu.library.ShotSummary;
 
 /** What the filter finds in a stored shot. Words and masses are made once, since every keystroke asks for them. */
@@ -23,17 +23,17 @@ final class FilterSubject implements ShotFilter.Subject {
     private static final Map<String, SheetField> FIELDS = fields();
 
     private final ShotSummary shot;
+    private final Supplier<Reckonings.Reckoning> reckoning;
     private final TimeConvention convention;
     private final Supplier<String> findings;
     private String words;
-    private Masses masses;
-    private OptionalDouble percent;
     /** By name; concurrent since they are also made ahead, see {@link #prepare}. */
     private final Map<String, OptionalDouble> numbers = new ConcurrentHashMap<>(4);
     private final Map<String, Optional<String>> texts = new ConcurrentHashMap<>(4);
 
-    FilterSubject(ShotSummary shot, TimeConvention convention, Supplier<String> findings) {
+    FilterSubject(ShotSummary shot, Supplier<Reckonings.Reckoning> reckoning, TimeConvention convention, Supplier<String> findings) {
         this.shot = shot;
+        this.reckoning = reckoning;
         this.convention = convention;
         this.findings = findings;
     }
@@ -53,7 +53,7 @@ final class FilterSubject implements ShotFilter.Subject {
     /** Makes what every keystroke asks for; another thread may do that, since each is made whole or not at all. */
     void prepare() {
         words();
-        number("ey");
+        reckoning.get();
     }
 
     @Override
@@ -76,7 +76,7 @@ final class FilterSubject implements ShotFilter.Subject {
             case "beverage", "mass" -> value(masses().beverage());
             case "ratio" -> value(masses().ratio());
             case "strength", "tds" -> value(masses().strength());
-            case "ey", "yield" -> yieldPercent();
+            case "ey", "yield" -> value(reckoning.get().yield());
             case "time" -> convention.of(shot.digest().times());
             case "age" -> shot.sheet().ageDays();
             case "peak" -> shot.digest().peakPressure();
@@ -105,16 +105,8 @@ final class FilterSubject implements ShotFilter.Subject {
         return shot.sheet().extras().entrySet().stream().filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name)).map(Map.Entry::getValue).findFirst();
     }
 
-    private OptionalDouble yieldPercent() {
-        if (percent == null) {
-            percent = value(masses().brew().map(Brew::asDosed).map(y -> y.percent()));
-        }
-        return percent;
-    }
-
     private Masses masses() {
-        masses = masses == null ? shot.masses() : masses;
-        return masses;
+        return reckoning.get().masses();
     }
 
     private static OptionalDouble value(Optional<Measured> measured) {

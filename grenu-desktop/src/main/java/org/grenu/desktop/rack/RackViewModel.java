@@ -187,7 +187,7 @@ public final class RackViewModel {
     private Known known(ShotSummary shot) {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
-            there = new Known(shot, new FilterSubject(shot, desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
+            there = new Known(shot, new FilterSubject(shot, () -> desk.reckonings().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
                     shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY), new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }

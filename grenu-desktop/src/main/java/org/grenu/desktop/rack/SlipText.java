@@ -3,12 +3,10 @@ package org.grenu.desktop.rack;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Factor;
@@ -16,6 +14,7 @@ import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.desktop.desk.Reckonings;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -35,9 +34,9 @@ record SlipText(String number, String masses, String time, String yield, String 
 
     private static final String UNKNOWN = "–";
 
-    static SlipText of(ShotSummary shot, Factor colourBy, TimeConvention convention) {
-        Masses masses = shot.masses();
-        Optional<Reported> yield = masses.brew().map(Brew::asDosed).map(y -> Reported.of(y.percent()));
+    static SlipText of(ShotSummary shot, Reckonings.Reckoning reckoning, Factor colourBy, TimeConvention convention) {
+        Masses masses = reckoning.masses();
+        Optional<Reported> yield = reckoning.yield().map(Reported::of);
         OptionalDouble time = convention.of(shot.digest().times());
         return new SlipText(Integer.toString(shot.number()), grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",

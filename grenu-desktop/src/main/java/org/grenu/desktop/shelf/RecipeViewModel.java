@@ -61,7 +61,7 @@ public final class RecipeViewModel {
         String name = suggestedName();
         Optional<ShelfItem> there = desk.shelfProperty().get().find(ShelfKind.RECIPE, name);
         if (there.isEmpty()) {
-            desk.addItem(ShelfKind.RECIPE, name, card, then);
+            desk.onShelf().add(ShelfKind.RECIPE, name, card, then);
             return;
         }
         desk.step(() -> desk.library().addVersion(there.get().id(), LocalDate.now(clock), "from shot " + open.summary().number(), card.texts()),

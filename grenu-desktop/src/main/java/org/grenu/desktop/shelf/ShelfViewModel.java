@@ -128,7 +128,7 @@ public final class ShelfViewModel implements AutoCloseable {
     private Optional<String> add(ShelfKind sort, String name, Entries entries) {
         Optional<String> refused = refusedName(sort, name);
         if (refused.isEmpty()) {
-            desk.addItem(sort, name.strip(), entries, this::choose);
+            desk.onShelf().add(sort, name.strip(), entries, this::choose);
         }
         return refused;
     }
@@ -191,7 +191,7 @@ public final class ShelfViewModel implements AutoCloseable {
             throw new RefusedEntry("The version before begins on " + item.newest().since().get() + "; this one must begin later.");
         }
         wantedVersion = -1;
-        desk.addVersion(item, since, what.strip());
+        desk.onShelf().addVersion(item, since, what.strip());
     }
 
     /** {@return today} */

@@ -198,7 +198,7 @@ public final class BenchView extends StackPane {
 
     private void loadDemo() {
         bench.importing().importSources(DemoFiles.all());
-        bench.desk().addItems(DemoFiles.shelf(), "The demo’s shelf");
+        bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
     }
 
     private MenuButton exportMenu() {

@@ -59,14 +59,14 @@ class RecordViewModelTest extends DeskFixture {
 
     @Test
     void namesAreOfferedFromShotsAndShelf() {
-        desk.addItem(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
+        desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
         until(() -> !desk.shelfProperty().get().items().isEmpty());
         assertThat(model.known(SheetField.WATER)).containsExactly("Brew water 3", "Spring");
     }
 
     @Test
     void whatTheGearTellsStandsForAnOpenEntry() {
-        desk.addItem(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
         EntryViewModel altitude = model.entry(SheetField.ALTITUDE);
         until(() -> altitude.insteadProperty().get().equals("320"));
         assertThat(altitude.shownProperty().get()).isEmpty();

@@ -54,6 +54,11 @@ class RackPace extends ApplicationTest {
         Thread.sleep(Long.getLong("grenu.settle", 10_000));
         report("scrolling, 120 pixels a frame", frames(frame -> flow().scrollPixels(120)));
         report("back to the top, a page a frame", frames(frame -> flow().scrollPixels(-600)));
+        report("to the next shot, three a second", frames(frame -> {
+            if (frame % 20 == 0) {
+                bench.rack().step(1);
+            }
+        }));
         Platform.runLater(() -> scene.lookup("#filter").requestFocus());
         for (String query : QUERIES) {
             List<Long> nanos = new ArrayList<>();
