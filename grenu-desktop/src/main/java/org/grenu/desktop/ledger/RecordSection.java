@@ -1,5 +1,6 @@
 package org.grenu.desktop.ledger;
 
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -43,6 +44,7 @@ final class RecordSection extends Section {
             SheetField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means");
 
     private final LedgerViewModel model;
+    private final Map<SheetField, EntryField> editors = new EnumMap<>(SheetField.class);
     private final Label score = new Label();
     private final Label changed = new Label();
     private final Button takeOver = new Button();
@@ -109,6 +111,12 @@ final class RecordSection extends Section {
         show();
     }
 
+    /** Puts the caret into the first of the usual entries that is unknown, or the first when all are known. */
+    void focusUnknown() {
+        List<EntryField> usual = GROUPS.get("").stream().map(editors::get).toList();
+        usual.stream().filter(entry -> entry.field().getText().isBlank()).findFirst().orElse(usual.get(0)).field().requestFocus();
+    }
+
     private void show() {
         OpenShot open = model.open();
         if (open == null) {
@@ -166,6 +174,7 @@ final class RecordSection extends Section {
             return new ChoiceEntry(model.entry(field), field.key(), List.of("yes", "no"));
         }
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
+        editors.put(field, entry);
         if (field.kind() == FieldKind.TEXT) {
             Suggestions.on(entry.field(), typed -> typed.isBlank() ? List.of() : Suggestions.among(model.known(field), typed));
         }

@@ -63,6 +63,7 @@ public final class BenchView extends StackPane {
 
     private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
     private static final KeyCombination EDIT_SHOWN = new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination TO_RECORD = new KeyCodeCombination(KeyCode.R, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TAKE_OVER = new KeyCodeCombination(KeyCode.L, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TAKE_READINGS = new KeyCodeCombination(KeyCode.T, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
@@ -73,6 +74,7 @@ public final class BenchView extends StackPane {
     private final FileDialogs dialogs;
     private final RackView rack;
     private final ReadView read;
+    private final LedgerView ledger;
     private final SettingsPanel settings;
     private final MappingPanel mapping;
     private final AttachmentActions attachments;
@@ -88,7 +90,7 @@ public final class BenchView extends StackPane {
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
         read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
-        LedgerView ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
+        ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
@@ -272,6 +274,8 @@ public final class BenchView extends StackPane {
             bench.mapping().putAway();
         } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
+        } else if (TO_RECORD.match(event)) {
+            toRecord();
         } else if (TAKE_OVER.match(event)) {
             bench.ledger().takeOver();
         } else if (TAKE_READINGS.match(event)) {
@@ -303,6 +307,13 @@ public final class BenchView extends StackPane {
         }
         if (taken) {
             event.consume();
+        }
+    }
+
+    private void toRecord() {
+        bench.workspace().set(Workspace.READ);
+        if (bench.desk().openProperty().get() != null) {
+            ledger.toRecord();
         }
     }
 

@@ -1,5 +1,6 @@
 package org.grenu.figures.shelf;
 
+import java.awt.geom.Rectangle2D;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
@@ -139,7 +140,7 @@ final class BagPicture {
         }
     }
 
-    /** What became of the net mass, from left to right. */
+    /** What became of the net mass, from left to right, and at the right what is still there. */
     private void stock() {
         BagStock stock = bag.stock();
         double y = 112;
@@ -147,20 +148,24 @@ final class BagPicture {
             s.note("net mass unknown · " + grams(stock.gone()) + " taken out so far", 0, y + 8, Align.LEFT);
             return;
         }
-        Sketch.Axis mass = new Sketch.Axis(0, Math.max(stock.net().getAsDouble(), stock.gone()), 0, days.to());
+        double net = stock.net().getAsDouble();
+        Sketch.Axis mass = new Sketch.Axis(0, Math.max(net, stock.gone()), 0, days.to());
         double x = 0;
-        double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned()};
-        String[] names = {"doses", "purges", "waste", "taken out"};
-        String[] roles = {"ink", "muted", "rail", "slate"};
+        double word = 0;
+        double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(), Math.max(0, net - stock.gone())};
+        String[] names = {"doses", "purges", "waste", "portioned out", "left"};
+        String[] roles = {"ink", "muted", "rail", "slate", "chip-2"};
         for (int i = 0; i < parts.length; i++) {
             double to = x + mass.at(parts[i]);
             s.fill(x, y - 4, to - x - (to - x > 1.5 ? 1 : 0), 8, roles[i], 0.9);
-            if (to - x > s.noteWidth(names[i] + " " + grams(parts[i])) + 8) {
-                s.note(names[i] + " " + grams(parts[i]), x, y + 17, Align.LEFT);
+            if (parts[i] > 0) {
+                s.fill(word, y + 10, 7, 7, roles[i], 0.9);
+                s.note(names[i] + " " + grams(parts[i]), word + 11, y + 17, Align.LEFT);
+                word += 24 + s.noteWidth(names[i] + " " + grams(parts[i]));
             }
             x = to;
         }
-        s.outline(new java.awt.geom.Rectangle2D.Double(0, y - 4, mass.at(stock.net().getAsDouble()), 8), "phase-edge", 0.75);
+        s.outline(new Rectangle2D.Double(0, y - 4, mass.at(net), 8), "phase-edge", 0.75);
         left(stock, width - 126, y);
     }
 
