@@ -77,6 +77,7 @@ public final class Styles {
     public static final String OFFER = "offer";
     public static final String CARD = "card";
     public static final String SHELF_LIST = "shelf-list";
+    public static final String ROW = "row";
     public static final String LEDGER_PAGE = "ledger-page";
     public static final String LEDGER_PARTS = "ledger-parts";
     public static final String LEDGER_COLUMN = "ledger-column";

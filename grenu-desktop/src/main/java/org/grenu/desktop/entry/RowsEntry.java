@@ -1,10 +1,9 @@
 package org.grenu.desktop.entry;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
-import javafx.beans.property.SimpleStringProperty;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -12,26 +11,32 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.Row;
 import org.grenu.core.entry.RowColumn;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 
-/** A small table in an entry: each row is corrected where it stands, a new one is typed cell by cell below. */
+/** A small table in an entry: its rows, and below them cells in which a new one is typed or the pressed one is corrected. */
 public final class RowsEntry extends VBox {
 
     private static final int ROWS_AT_ONCE = 12;
+    private static final int NEW = -1;
 
     private final EntryViewModel model;
     private final Field field;
     private final String id;
-    private final VBox rows = new VBox(2);
+    private final VBox rows = new VBox();
     private final List<Node> cells = new ArrayList<>();
+    private final Button enter = new Button();
+    private int edited = NEW;
     private boolean all;
 
     /** The table whose parts have ids that begin so. */
@@ -46,74 +51,132 @@ public final class RowsEntry extends VBox {
         refusal.setWrapText(true);
         refusal.textProperty().bind(model.refusalProperty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-        getChildren().addAll(rows, adding(), refusal);
-        model.shownProperty().addListener((o, was, is) -> show());
-        show();
+        getChildren().addAll(rows, typing(), refusal);
+        model.shownProperty().addListener((o, was, is) -> edit(NEW));
+        addEventFilter(KeyEvent.KEY_PRESSED, key -> {
+            if (key.getCode() == KeyCode.ESCAPE && edited != NEW) {
+                edit(NEW);
+                key.consume();
+            }
+        });
+        edit(NEW);
     }
 
-    private List<String> texts() {
-        return Arrays.stream(model.shownProperty().get().split(";")).map(String::strip).filter(text -> !text.isEmpty()).toList();
+    private List<Row> table() {
+        return Entries.NONE.with(field, model.shownProperty().get()).rows(field);
     }
 
-    private void show() {
-        List<String> texts = texts();
+    /** Puts that row into the cells, or empties them for a new one. */
+    private void edit(int index) {
+        edited = index;
+        List<Row> table = table();
+        for (int i = 0; i < cells.size(); i++) {
+            fill(cells.get(i), index == NEW ? "" : table.get(index).cells().get(i));
+        }
+        enter.setGraphic((index == NEW ? Icon.ADD : Icon.CHECK).node());
+        enter.setTooltip(new Tooltip(index == NEW ? "Add the row (Enter)" : "Keep the row so (Enter); Esc leaves it as it was"));
+        enter.setAccessibleText((index == NEW ? "Add a row to " : "Keep the row of ") + field.title());
+        show(table);
+    }
+
+    private void show(List<Row> table) {
         rows.getChildren().clear();
-        int from = all ? 0 : Math.max(0, texts.size() - ROWS_AT_ONCE);
+        int from = all ? 0 : Math.max(0, table.size() - ROWS_AT_ONCE);
+        if (!table.isEmpty() && field.columns().size() > 1) {
+            HBox headings = new HBox(6);
+            field.columns().forEach(column -> headings.getChildren().add(sized(new Label(heading(column)), column, Styles.MUTED, Styles.CAPTION)));
+            headings.setPadding(new Insets(0, 22, 0, 4));
+            rows.getChildren().add(headings);
+        }
         if (from > 0) {
             Button earlier = new Button(from + " earlier");
             earlier.getStyleClass().add(Styles.LINK);
             earlier.setOnAction(event -> {
                 all = true;
-                show();
+                show(table());
             });
             rows.getChildren().add(earlier);
         }
-        for (int i = from; i < texts.size(); i++) {
-            rows.getChildren().add(row(i, texts));
+        for (int i = from; i < table.size(); i++) {
+            rows.getChildren().add(row(i, table.get(i)));
         }
     }
 
-    private Node row(int index, List<String> texts) {
-        EntryViewModel one = new EntryViewModel(new SimpleStringProperty(), field.title() + " " + (index + 1), () -> texts.get(index), typed -> replace(index, typed));
-        EntryField entry = new EntryField(one, id + "-" + index);
-        entry.field().setTooltip(new Tooltip(field.columns().stream().map(RowsEntry::heading).collect(Collectors.joining(" · "))));
-        HBox.setHgrow(entry, Priority.ALWAYS);
+    private Node row(int index, Row row) {
+        HBox line = new HBox(6);
+        line.setMouseTransparent(true);
+        for (int i = 0; i < field.columns().size(); i++) {
+            line.getChildren().add(sized(new Label(row.cells().get(i).replace('T', ' ')), field.columns().get(i)));
+        }
+        Button press = new Button();
+        press.setId(id + "-" + index);
+        press.setGraphic(line);
+        press.setMaxWidth(Double.MAX_VALUE);
+        press.setAccessibleText(row.text());
+        press.setTooltip(new Tooltip(row.text() + "\nPress to correct it"));
+        press.getStyleClass().add(Styles.ROW);
+        if (index == edited) {
+            press.getStyleClass().add(Styles.CURRENT);
+        }
+        press.setOnAction(event -> {
+            edit(index);
+            cells.get(0).requestFocus();
+        });
+        HBox.setHgrow(press, Priority.ALWAYS);
         Button remove = new Button();
         remove.setId("remove-" + id + "-" + index);
         remove.setGraphic(Icon.CLOSE.node());
         remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
         remove.setAccessibleText("Remove row " + (index + 1));
-        remove.setOnAction(event -> replace(index, ""));
-        HBox line = new HBox(2, entry, remove);
-        line.setAlignment(Pos.TOP_LEFT);
-        return line;
+        remove.setOnAction(event -> {
+            List<String> texts = texts();
+            texts.remove(index);
+            enter(texts);
+        });
+        HBox both = new HBox(2, press, remove);
+        both.setAlignment(Pos.CENTER_LEFT);
+        return both;
     }
 
-    private boolean replace(int index, String typed) {
-        List<String> texts = new ArrayList<>(texts());
-        texts.set(index, typed.replace(';', ','));
-        return enter(texts);
+    private static Label sized(Label label, RowColumn column, String... styles) {
+        label.getStyleClass().addAll(styles);
+        double width = switch (column.type()) {
+            case DAY -> 68;
+            case MOMENT -> 104;
+            case NUMBER -> 58;
+            case CHOICE -> 66;
+            case WORDS -> 20;
+        };
+        label.setPrefWidth(width);
+        label.setMinWidth(width);
+        if (column.type() == RowColumn.Type.NUMBER) {
+            label.setAlignment(Pos.CENTER_RIGHT);
+        } else if (column.type() == RowColumn.Type.WORDS) {
+            label.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(label, Priority.ALWAYS);
+        }
+        return label;
+    }
+
+    private List<String> texts() {
+        return new ArrayList<>(table().stream().map(Row::text).toList());
     }
 
     private boolean enter(List<String> texts) {
-        return model.enter(String.join("; ", texts.stream().filter(text -> !text.isBlank()).toList())) == EntryViewModel.Outcome.STORED;
+        return model.enter(String.join("; ", texts)) == EntryViewModel.Outcome.STORED;
     }
 
-    private Node adding() {
+    private Node typing() {
         FlowPane line = new FlowPane(3, 3);
         for (int i = 0; i < field.columns().size(); i++) {
             Node cell = cell(field.columns().get(i), i);
             cells.add(cell);
             line.getChildren().add(cell);
         }
-        Button add = new Button();
-        add.setId(id + "-add");
-        add.setGraphic(Icon.ADD.node());
-        add.getStyleClass().add(Styles.QUIET);
-        add.setAccessibleText("Add a row to " + field.title());
-        add.setTooltip(new Tooltip("Add the row (Enter)"));
-        add.setOnAction(event -> add());
-        line.getChildren().add(add);
+        enter.setId(id + "-add");
+        enter.getStyleClass().add(Styles.QUIET);
+        enter.setOnAction(event -> enter());
+        line.getChildren().add(enter);
         return line;
     }
 
@@ -138,7 +201,7 @@ public final class RowsEntry extends VBox {
             case WORDS -> 118;
             default -> 88;
         });
-        typed.setOnAction(event -> add());
+        typed.setOnAction(event -> enter());
         return typed;
     }
 
@@ -146,13 +209,19 @@ public final class RowsEntry extends VBox {
         return column.title() + (column.unit().isEmpty() ? "" : ", " + column.unit());
     }
 
-    private void add() {
-        List<String> texts = new ArrayList<>(texts());
-        String row = cells.stream().map(RowsEntry::typed).map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ',')).collect(Collectors.joining(" "));
-        texts.add(row.replaceAll("( \\" + Row.UNKNOWN + ")+$", ""));
+    private void enter() {
+        String row = cells.stream().map(RowsEntry::typed).map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ',')).collect(Collectors.joining(" "))
+                .replaceAll("( \\" + Row.UNKNOWN + ")+$", "");
+        List<String> texts = texts();
+        if (edited == NEW) {
+            texts.add(row);
+        } else {
+            texts.set(edited, row);
+        }
         if (enter(texts)) {
-            cells.forEach(RowsEntry::clear);
             cells.get(0).requestFocus();
+        } else if (model.refusalProperty().get().isEmpty()) {
+            edit(NEW);
         }
     }
 
@@ -164,11 +233,12 @@ public final class RowsEntry extends VBox {
         return chosen == null ? "" : chosen.toString();
     }
 
-    private static void clear(Node cell) {
-        if (cell instanceof TextField text) {
-            text.clear();
+    @SuppressWarnings("unchecked")
+    private static void fill(Node cell, String text) {
+        if (cell instanceof TextField field) {
+            field.setText(text);
         } else {
-            ((ComboBox<?>) cell).setValue(null);
+            ((ComboBox<String>) cell).setValue(text.isEmpty() ? null : text);
         }
     }
 }

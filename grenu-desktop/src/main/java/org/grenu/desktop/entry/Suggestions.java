@@ -1,5 +1,6 @@
 package org.grenu.desktop.entry;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
@@ -64,6 +65,15 @@ public final class Suggestions {
         return names.stream().filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted) && !name.equals(typed))
                 .sorted((one, other) -> Boolean.compare(!one.toLowerCase(Locale.ROOT).startsWith(wanted), !other.toLowerCase(Locale.ROOT).startsWith(wanted)))
                 .map(name -> new Offer(name, name)).toList();
+    }
+
+    /** {@return as {@link #among}, for the last part of a list with semicolons between; parts that are there already are not offered} */
+    public static List<Offer> amongParts(List<String> names, String typed) {
+        int end = typed.lastIndexOf(';') + 1;
+        String before = end == 0 ? "" : typed.substring(0, end) + " ";
+        List<String> there = Arrays.stream(before.split(";")).map(String::strip).toList();
+        return among(names, typed.substring(end)).stream().filter(offer -> !there.contains(offer.shown))
+                .map(offer -> new Offer(offer.shown, before + offer.becomes)).toList();
     }
 
     /** {@return whether that field shows offers now, to which Up and Down belong} */

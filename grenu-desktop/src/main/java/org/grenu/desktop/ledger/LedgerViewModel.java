@@ -163,7 +163,8 @@ public final class LedgerViewModel {
     List<String> known(SheetField field) {
         Map<String, Integer> used = new HashMap<>();
         ShelfKind.of(field).ifPresent(kind -> desk.shelfProperty().get().of(kind).forEach(item -> used.merge(item.name(), 1, Integer::sum)));
-        desk.shots().forEach(shot -> shot.sheet().text(field).ifPresent(text -> used.merge(text, 1, Integer::sum)));
+        desk.shots().forEach(shot -> (field == SheetField.STUDY ? shot.sheet().studies().stream() : shot.sheet().text(field).stream())
+                .forEach(text -> used.merge(text, 1, Integer::sum)));
         return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
     }
 

@@ -176,7 +176,8 @@ final class RecordSection extends Section {
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
         if (field.kind() == FieldKind.TEXT) {
-            Suggestions.on(entry.field(), typed -> typed.isBlank() ? List.of() : Suggestions.among(model.known(field), typed));
+            Suggestions.on(entry.field(), typed -> typed.isBlank() ? List.of()
+                    : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed));
         }
         return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }

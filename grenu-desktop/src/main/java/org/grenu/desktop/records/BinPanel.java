@@ -3,6 +3,7 @@ package org.grenu.desktop.records;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -79,7 +80,7 @@ public final class BinPanel extends VBox {
         when.getStyleClass().add(Styles.MUTED);
         when.setMinWidth(Region.USE_PREF_SIZE);
         Button out = new Button("Take out");
-        out.setId("take-out-" + binned.target().name().toLowerCase(java.util.Locale.ROOT) + "-" + binned.id());
+        out.setId("take-out-" + binned.target().name().toLowerCase(Locale.ROOT) + "-" + binned.id());
         out.getStyleClass().add(Styles.LINK);
         out.setMinWidth(Region.USE_PREF_SIZE);
         out.setOnAction(event -> desk.restore(binned));

@@ -17,6 +17,7 @@ public final class ShelfLedger extends ScrollPane {
 
     private final ShelfViewModel model;
     private final RecipeViewModel recipes;
+    private final StudyViewModel studies;
     private final Function<String, Optional<Path>> askWhere;
     private final VBox column = new VBox();
     private long shown = -1;
@@ -27,9 +28,10 @@ public final class ShelfLedger extends ScrollPane {
      *
      * @param askWhere asks for a place to save a file of that suggested name
      */
-    public ShelfLedger(ShelfViewModel model, RecipeViewModel recipes, Function<String, Optional<Path>> askWhere) {
+    public ShelfLedger(ShelfViewModel model, RecipeViewModel recipes, StudyViewModel studies, Function<String, Optional<Path>> askWhere) {
         this.model = model;
         this.recipes = recipes;
+        this.studies = studies;
         this.askWhere = askWhere;
         getStyleClass().add(Styles.LEDGER);
         setId("shelf-ledger");
@@ -66,6 +68,9 @@ public final class ShelfLedger extends ScrollPane {
         }
         if (kind == ShelfKind.RECIPE) {
             sections.add(new CardSection(model, recipes, askWhere));
+        }
+        if (kind == ShelfKind.STUDY) {
+            sections.add(new StudySection(studies));
         }
         if (kind == ShelfKind.SITE) {
             sections.add(new HeatSection(model));

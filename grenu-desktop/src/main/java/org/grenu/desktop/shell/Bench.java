@@ -18,13 +18,14 @@ import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.desktop.read.ReadViewModel;
 import org.grenu.desktop.shelf.RecipeViewModel;
 import org.grenu.desktop.shelf.ShelfViewModel;
+import org.grenu.desktop.shelf.StudyViewModel;
 import org.grenu.desktop.strength.SeriesViewModel;
 import org.grenu.library.Library;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
                     ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
-                    ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes) implements AutoCloseable {
+                    ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes, StudyViewModel studies) implements AutoCloseable {
 
     /** {@return a bench on that library} */
     public static Bench on(Library library, Executor interfaceThread) {
@@ -44,10 +45,11 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
-        return new Bench(desk, appearance, workspace, picked, found, new RackViewModel(desk, found), read, new LedgerViewModel(desk, appearance, read::showAt),
+        RackViewModel rack = new RackViewModel(desk, found);
+        return new Bench(desk, appearance, workspace, picked, found, rack, read, new LedgerViewModel(desk, appearance, read::showAt),
                 compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread), new LibraryActions(desk, interfaceThread),
-                new RecipeViewModel(desk, Clock.systemDefaultZone()));
+                new RecipeViewModel(desk, Clock.systemDefaultZone()), new StudyViewModel(desk, shelf, rack));
     }
 
     /** Lets work that has begun finish, then closes the library. */

@@ -94,7 +94,7 @@ public final class BenchView extends StackPane {
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
-        ShelfLedger thing = new ShelfLedger(bench.shelf(), bench.recipes(), dialogs::fileToSave);
+        ShelfLedger thing = new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave);
         SeriesView series = new SeriesView(bench.series(), bench.appearance());
         StackPane work = new StackPane(read, compare, series, emptyState(), shelf);
         series.visibleProperty().bind(read.visibleProperty().and(bench.series().shownProperty()));

@@ -95,6 +95,69 @@ class ShelfTest extends BenchFixture {
         });
         until("it was roasted", () -> bench.shelf().chosenProperty().get().version().entries().rows(ShelfField.LIFE).size() == 1);
         assertThat(field("shelf-life-new-0").getText()).isEmpty();
-        assertThat(text("shelf-life-0")).isEqualTo("2026-04-27 roasted");
+        assertThat(lookup("#shelf-life-0").queryButton().getAccessibleText()).isEqualTo("2026-04-27 roasted");
+    }
+
+    /** A row is corrected in the cells where new ones are typed; Escape leaves it as it was, and the history keeps what stood there. */
+    @Test
+    void correctRow() {
+        openShot(5);
+        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        interact(() -> bench.shelf().choose(bench.desk().shelfProperty().get().find(ShelfKind.SCALE, "S-1").orElseThrow()));
+        until("the scale is shown", () -> lookup("#shelf-check-weights-1").tryQuery().isPresent());
+        interact(() -> lookup("#shelf-check-weights-1").queryButton().fire());
+        assertThat(field("shelf-check-weights-new-2").getText()).isEqualTo("100");
+        interact(() -> field("shelf-check-weights-new-2").setText("99.8"));
+        push(KeyCode.ESCAPE);
+        assertThat(field("shelf-check-weights-new-2").getText()).isEmpty();
+        assertThat(lookup("#shelf-check-weights-1").queryButton().getAccessibleText()).isEqualTo("2026-05-11 100 100");
+
+        interact(() -> {
+            lookup("#shelf-check-weights-1").queryButton().fire();
+            field("shelf-check-weights-new-2").setText("99.8");
+            lookup("#shelf-check-weights-add").queryButton().fire();
+        });
+        until("the weight is corrected", () -> bench.shelf().chosenProperty().get().version().entries().rows(ShelfField.CHECK_WEIGHTS).get(1).needed(2) == 99.8);
+        assertThat(bench.shelf().chosenProperty().get().version().entries().rows(ShelfField.CHECK_WEIGHTS)).hasSize(7);
+        interact(() -> lookup("#remove-shelf-check-weights-1").queryButton().fire());
+        until("the row is gone", () -> bench.shelf().chosenProperty().get().version().entries().rows(ShelfField.CHECK_WEIGHTS).size() == 6);
+        interact(() -> bench.desk().undo());
+        until("it is there again", () -> lookup("#shelf-check-weights-1").tryQuery().map(row -> row.getAccessibleText().equals("2026-05-11 100 99.8")).orElse(false));
+    }
+
+    /** The rack's filter says which shots go into a study; both ways are one step each. */
+    @Test
+    void groupShotsToAQuestion() {
+        openShot(5);
+        push(KeyCode.CONTROL, KeyCode.DIGIT1);
+        interact(() -> {
+            bench.shelf().choose(bench.desk().shelfProperty().get().find(ShelfKind.STUDY, "Ageing at a fixed grind").orElseThrow());
+            bench.rack().filterProperty().set("study:pressure");
+        });
+        until("the study is shown", () -> lookup("#study-count").tryQuery().isPresent());
+        assertThat(text("study-count")).isEqualTo("Of the 9 shots in the rack 0 are in this study.");
+        interact(() -> {
+            field("study-arm").setText("x; y");
+            lookup("#study-take").queryButton().fire();
+        });
+        assertThat(lookup("#study-count").query().getParent().lookupAll(".refusal")).extracting(node -> ((Labeled) node).getText()).first().asString().contains("no semicolon");
+
+        interact(() -> {
+            field("study-arm").setText("control");
+            lookup("#study-take").queryButton().fire();
+        });
+        until("they are in it", () -> text("study-count").equals("Of the 9 shots in the rack 9 are in this study."));
+        assertThat(bench.rack().shown()).allSatisfy(shot -> {
+            assertThat(shot.sheet().studies()).containsExactly("Pressure and flow", "Ageing at a fixed grind");
+            assertThat(shot.sheet().armIn("Ageing at a fixed grind")).hasValue("control");
+            assertThat(shot.sheet().armIn("Pressure and flow")).isEmpty();
+        });
+        interact(() -> lookup("#study-leave").queryButton().fire());
+        until("they are out of it", () -> text("study-count").contains(" 0 are in"));
+        interact(() -> {
+            bench.desk().undo();
+            bench.desk().undo();
+        });
+        until("all is as it was", () -> bench.rack().shown().stream().allMatch(shot -> shot.recorded().studies().equals(List.of("Pressure and flow"))));
     }
 }
