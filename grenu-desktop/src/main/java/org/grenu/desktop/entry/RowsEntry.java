@@ -29,6 +29,8 @@ public final class RowsEntry extends VBox {
 
     private static final int ROWS_AT_ONCE = 12;
     private static final int NEW = -1;
+    private static final double NUMBER_WIDTH = 58;
+    private static final double DIGIT_WIDTH = 6.5;
 
     private final EntryViewModel model;
     private final Field field;
@@ -98,15 +100,17 @@ public final class RowsEntry extends VBox {
             rows.getChildren().add(earlier);
         }
         for (int i = from; i < table.size(); i++) {
-            rows.getChildren().add(row(i, table.get(i)));
+            rows.getChildren().add(row(i, table.get(i), table));
         }
     }
 
-    private Node row(int index, Row row) {
+    private Node row(int index, Row row, List<Row> table) {
         HBox line = new HBox(6);
         line.setMouseTransparent(true);
         for (int i = 0; i < field.columns().size(); i++) {
-            line.getChildren().add(sized(new Label(row.cells().get(i).replace('T', ' ')), field.columns().get(i)));
+            String cell = row.cells().get(i);
+            line.getChildren().add(field.columns().get(i).type() == RowColumn.Type.NUMBER ? number(cell, i, table)
+                    : sized(new Label(cell.replace('T', ' ')), field.columns().get(i)));
         }
         Button press = new Button();
         press.setId(id + "-" + index);
@@ -138,12 +142,30 @@ public final class RowsEntry extends VBox {
         return both;
     }
 
+    /** Numbers stand with their points below each other, however many decimals each was written with. */
+    private static Node number(String cell, int column, List<Row> table) {
+        int longest = table.stream().map(row -> row.cells().get(column)).mapToInt(text -> text.length() - point(text)).max().orElse(0);
+        Label whole = new Label(cell.substring(0, point(cell)).replace('-', '\u2212'));
+        whole.setAlignment(Pos.CENTER_RIGHT);
+        whole.setMinWidth(NUMBER_WIDTH - longest * DIGIT_WIDTH);
+        Label rest = new Label(cell.substring(point(cell)));
+        rest.setMinWidth(longest * DIGIT_WIDTH);
+        HBox both = new HBox(whole, rest);
+        both.setMinWidth(NUMBER_WIDTH);
+        both.setMaxWidth(NUMBER_WIDTH);
+        return both;
+    }
+
+    private static int point(String number) {
+        return number.contains(".") ? number.indexOf('.') : number.length();
+    }
+
     private static Label sized(Label label, RowColumn column, String... styles) {
         label.getStyleClass().addAll(styles);
         double width = switch (column.type()) {
             case DAY -> 68;
             case MOMENT -> 104;
-            case NUMBER -> 58;
+            case NUMBER -> NUMBER_WIDTH;
             case CHOICE -> 66;
             case WORDS -> 20;
         };
