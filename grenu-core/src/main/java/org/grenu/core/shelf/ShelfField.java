@@ -85,7 +85,7 @@ public enum ShelfField implements Field {
             RowColumn.number("pressure", "bar", -2, 30))),
     FLOW_CORRIDOR(FieldForm.rows("flow_corridor", "Flow corridor", RowColumn.number("time", "s", -60, 10_800), RowColumn.number("flow", "g/s", -5, 60))),
     CLOCK(text("clock", "Times count")),
-    YIELD_MEANT(FieldForm.number("yield_pct", "EY it gave", "%", 0, 40)),
+    YIELD_MEANT(FieldForm.number("yield_pct", "EY as dosed it gave", "%", 0, 40)),
     STRENGTH_MEANT(FieldForm.number("strength_pct", "Strength it gave", "%", 0, 40)),
     TIME_MEANT(FieldForm.number("time_s", "Time it took", "s", 0, 10_800)),
     // Any

@@ -58,6 +58,9 @@ public final class ShelfLedger extends ScrollPane {
         ShelfKind kind = chosen.item().kind();
         List<Node> sections = new ArrayList<>();
         sections.add(new ThingSection(model));
+        if (kind == ShelfKind.RECIPE) {
+            sections.add(new CardSection(model, recipes, askWhere));
+        }
         sections.add(new FieldsSection(model, kind));
         if (kind == ShelfKind.MACHINE) {
             sections.add(new ValveSection(model));
@@ -65,9 +68,6 @@ public final class ShelfLedger extends ScrollPane {
         }
         if (kind == ShelfKind.REFRACTOMETER) {
             sections.add(new CalibrationSection(model));
-        }
-        if (kind == ShelfKind.RECIPE) {
-            sections.add(new CardSection(model, recipes, askWhere));
         }
         if (kind == ShelfKind.STUDY) {
             sections.add(new StudySection(studies));

@@ -10,9 +10,8 @@ import java.util.Locale;
  * @param numbers  the large ones
  * @param lines    everything else that is to be kept equal
  * @param pressure corridor, s and bar
- * @param clock    from when times count
  */
-public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure, String clock) implements ShelfFigure {
+public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure) implements ShelfFigure {
 
     /** A number with its unit and name. */
     public record Number(String value, String unit, String name) {
@@ -30,7 +29,7 @@ public record RecipeFigure(String version, List<Number> numbers, List<Line> line
 
     @Override
     public double height() {
-        return 62 + (pressure.isEmpty() ? 0 : 96) + 17.0 * ((lines.size() + 1) / 2) + 10;
+        return 78 + (pressure.isEmpty() ? 0 : 96) + 17.0 * ((lines.size() + 1) / 2) + 10;
     }
 
     @Override

@@ -25,9 +25,11 @@ final class RecipePicture {
             s.note(number.name(), x, 40, Align.LEFT);
             x = Math.max(after + s.noteWidth(number.unit()), x + s.noteWidth(number.name())) + 20;
         }
-        double y = 62;
+        double y = 78;
+        s.note(s.fittedNote(recipe.version() + (recipe.pressure().isEmpty() ? "" : " · bar against s from pump on, grain: within " + CORRIDOR + " bar of that shot"),
+                width - 10), 0, 62, Align.LEFT);
         if (!recipe.pressure().isEmpty()) {
-            corridor(s, recipe, width, y);
+            corridor(s, recipe, width, y - 6);
             y += 96;
         }
         double half = width / 2;
@@ -61,7 +63,10 @@ final class RecipePicture {
         }
         shape.closePath();
         s.grain(shape);
+        Path2D middle = new Path2D.Double();
+        middle.moveTo(across.at(points.get(0)[0]), up.at(points.get(0)[1]));
+        points.forEach(point -> middle.lineTo(across.at(point[0]), up.at(point[1])));
+        s.curve(middle, "ink-2", 1);
         s.below(across, top + 66, 8, "");
-        s.note("bar · s " + recipe.clock(), width - 10, top + 10, Align.RIGHT);
     }
 }

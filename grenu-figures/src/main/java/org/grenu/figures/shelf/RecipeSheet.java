@@ -31,7 +31,7 @@ public record RecipeSheet(String name, RecipeFigure recipe) implements Sheet {
 
     @Override
     public double height() {
-        return 84 + recipe.height() + MARGIN;
+        return 66 + recipe.height() + MARGIN;
     }
 
     @Override
@@ -40,9 +40,8 @@ public record RecipeSheet(String name, RecipeFigure recipe) implements Sheet {
         g.setColor(theme.color("panel"));
         g.fill(new Rectangle2D.Double(0, 0, width(), height()));
         Words.draw(g, Words.fitted(name, Face.SEMIBOLD.at(18), width() - 2 * MARGIN), MARGIN, 44, Align.LEFT, Face.SEMIBOLD.at(18), theme.color("ink"));
-        Words.draw(g, recipe.version() + " · grain: pressure to follow, ±0.5 bar", MARGIN, 62, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
         Graphics2D card = (Graphics2D) g.create();
-        card.translate(MARGIN, 76);
+        card.translate(MARGIN, 58);
         ShelfPainter.paint(card, theme, recipe, width() - 2 * MARGIN);
         card.dispose();
     }

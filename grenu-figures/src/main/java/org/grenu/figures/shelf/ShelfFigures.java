@@ -121,11 +121,16 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                 entries.number(ShelfField.COMPENSATED_FROM), entries.number(ShelfField.COMPENSATED_TO), entries.number(ShelfField.READING_REPEATABILITY));
     }
 
+    /** A title within a line of words; abbreviations stay as they are. */
+    private static String inside(String title) {
+        return Character.isUpperCase(title.charAt(1)) ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
+    }
+
     private static RecipeFigure recipe(ShelfVersion version) {
         Entries entries = version.entries();
         List<RecipeFigure.Number> numbers = new ArrayList<>();
         for (Field field : LARGE) {
-            entries.entry(field).ifPresent(text -> numbers.add(new RecipeFigure.Number(text, field.unit(), field.title().toLowerCase(java.util.Locale.ROOT))));
+            entries.entry(field).ifPresent(text -> numbers.add(new RecipeFigure.Number(text, field.unit(), inside(field.title()))));
         }
         List<RecipeFigure.Line> lines = new ArrayList<>();
         for (Field field : ShelfKind.RECIPE.fields()) {
@@ -134,7 +139,7 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
         }
         List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR).stream().map(row -> new double[] {row.needed(0), row.needed(1)}).toList();
         String from = entries.entry(ShelfField.FROM_SHOT).map(shot -> ", from shot " + shot).orElse("");
-        return new RecipeFigure("version " + version.number() + from, numbers, lines, pressure, entries.text(ShelfField.CLOCK).orElse("since pump on"));
+        return new RecipeFigure("version " + version.number() + from, numbers, lines, pressure);
     }
 
     private StudyFigure study(Entries entries, String name) {
