@@ -19,6 +19,7 @@ import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
 import org.grenu.desktop.shell.FileDialogs;
+import org.grenu.desktop.shell.FilesWanted;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
 import org.grenu.library.Library;
@@ -48,7 +49,7 @@ public abstract class BenchFixture extends ApplicationTest {
         bench = Bench.on(Library.open(folder.resolve("library.sqlite")), Platform::runLater);
         view = new BenchView(bench, new FileDialogs() {
             @Override
-            public List<Path> filesToImport() {
+            public List<Path> filesToOpen(FilesWanted wanted) {
                 return List.copyOf(chosenFiles);
             }
 

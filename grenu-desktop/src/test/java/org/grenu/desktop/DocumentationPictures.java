@@ -12,6 +12,8 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
+import javafx.stage.PopupWindow;
+import javafx.stage.Window;
 import javax.imageio.ImageIO;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.shelf.ShelfKind;
@@ -30,7 +32,7 @@ import org.grenu.desktop.shell.ThemeSheet;
 import org.junit.jupiter.api.Test;
 
 /**
- * Takes the pictures in docs/screenshots from the demo study; docs/screenshots/refresh runs it. Its name keeps it out of
+ * Takes the pictures in docs/screenshots from the demo study; docs/refresh-screenshots runs it. Its name keeps it out of
  * the test run.
  */
 class DocumentationPictures extends BenchFixture {
@@ -133,8 +135,30 @@ class DocumentationPictures extends BenchFixture {
             bench.rack().filterProperty().set("");
         });
         write("ey>20 -is:faulty prof", 0);
-        ledgerAt(0.9);
         picture("search.png");
+        interact(() -> bench.rack().filterProperty().set(""));
+        logged();
+    }
+
+    /** The walkthrough's shot, as it stands after its last step. */
+    private void logged() throws IOException {
+        Path log = Files.writeString(folder.resolve("shot.tsv"), table());
+        interact(() -> bench.importing().importPaths(List.of(log)));
+        until("it is imported", () -> !bench.importing().runningProperty().get() && bench.desk().shots().size() == 40);
+        openNewest();
+        interact(() -> {
+            bench.desk().noticeProperty().set(null);
+            lookup("#import-close").queryButton().fire();
+            bench.ledger().takeOver();
+            bench.desk().enter(SheetField.DOSE, "18.1");
+            bench.desk().enter(SheetField.READINGS, "9.41; 9.43; 9.40");
+            bench.desk().enter(SheetField.GRIND, "2.6");
+            bench.desk().enter(SheetField.TASTE, "sweet, round");
+            bench.desk().enter(SheetField.NOTE, "stream even");
+        });
+        until("it is logged", () -> bench.desk().openProperty().get().summary().sheet().has(SheetField.NOTE));
+        interact(() -> lookup("#to-record").queryButton().fire());
+        picture("logged.png");
     }
 
     private void thing(ShelfKind kind, String name) {
@@ -215,6 +239,22 @@ class DocumentationPictures extends BenchFixture {
         return rows.toString();
     }
 
+    /** Menus and offers are windows of their own, which a picture of the scene leaves out. */
+    private void over(BufferedImage image, Window popup) {
+        WritableImage[] shot = new WritableImage[1];
+        interact(() -> shot[0] = popup.getScene().snapshot(null));
+        Window main = view.getScene().getWindow();
+        int left = (int) Math.round(popup.getX() + popup.getScene().getX() - main.getX() - view.getScene().getX());
+        int top = (int) Math.round(popup.getY() + popup.getScene().getY() - main.getY() - view.getScene().getY());
+        for (int y = 0; y < shot[0].getHeight(); y++) {
+            for (int x = 0; x < shot[0].getWidth(); x++) {
+                if (left + x >= 0 && left + x < image.getWidth() && top + y >= 0 && top + y < image.getHeight()) {
+                    image.setRGB(left + x, top + y, shot[0].getPixelReader().getArgb(x, y));
+                }
+            }
+        }
+    }
+
     private void picture(String name) throws IOException {
         sleep(900);
         WritableImage[] shot = new WritableImage[1];
@@ -225,6 +265,7 @@ class DocumentationPictures extends BenchFixture {
                 image.setRGB(x, y, shot[0].getPixelReader().getArgb(x, y));
             }
         }
+        Window.getWindows().stream().filter(window -> window instanceof PopupWindow && window.isShowing()).forEach(popup -> over(image, popup));
         assertThat(ImageIO.write(image, "png", TARGET.resolve(name).toFile())).isTrue();
     }
 }

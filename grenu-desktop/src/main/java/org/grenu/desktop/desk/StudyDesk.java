@@ -229,6 +229,9 @@ public final class StudyDesk implements AutoCloseable {
     /** Stores changes that belong together, of shots or of the shelf. */
     public void change(String words, List<Change> changes, String reason) {
         if (!changes.isEmpty()) {
+            OpenShot shot = open.get();
+            changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && !change.key().equals(Change.BINNED))
+                    .forEach(change -> latest = change.edit().apply(latestSheet()));
             change(() -> Optional.of(library.apply(words, changes, reason)), null, false, step -> { });
         }
     }

@@ -1,14 +1,18 @@
 package org.grenu.desktop.ledger;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -20,6 +24,9 @@ import org.grenu.desktop.entry.HistorySection;
 public final class LedgerView extends VBox {
 
     private final ScrollPane scroll = new ScrollPane();
+    private final YieldSection yield;
+    private final MassesSection masses;
+    private final ReadingsSection readings;
     private final RecordSection record;
 
     /**
@@ -28,12 +35,14 @@ public final class LedgerView extends VBox {
      * @param actions what it asks of the window
      */
     public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, LedgerActions actions) {
-        YieldSection yield = new YieldSection(model);
+        yield = new YieldSection(model);
         FindingsSection findings = new FindingsSection(model);
         TimesSection times = new TimesSection(model);
         AttachmentsSection files = new AttachmentsSection(new AttachmentsViewModel(desk), actions);
+        masses = new MassesSection(model);
+        readings = new ReadingsSection(model, actions::takeReadings);
         record = new RecordSection(model);
-        VBox column = new VBox(yield, new MassesSection(model), new ReadingsSection(model, actions::takeReadings),
+        VBox column = new VBox(yield, masses, readings,
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings, new NextSection(model), new ProfileSection(model),
                 times, record, new OwnEntriesSection(model), files, new HistorySection(model.history(), "history"));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
@@ -56,10 +65,17 @@ public final class LedgerView extends VBox {
         getChildren().get(0).visibleProperty().bind(column.visibleProperty());
     }
 
-    /** Shows the record and puts the caret into the first of its usual entries that is unknown. */
-    public void toRecord() {
-        scrollTo(record);
-        record.focusUnknown();
+    /** Puts the caret where the next thing is unknown: the dose, the readings, then the usual entries of the record; all known, into the record. */
+    public void fillIn() {
+        List<TextField> unknown = Stream.of(masses.unknown(), readings.unknown(), record.unknown()).flatMap(List::stream).toList();
+        if (unknown.isEmpty()) {
+            scrollTo(record);
+            return;
+        }
+        int focused = unknown.indexOf(getScene().getFocusOwner());
+        TextField next = unknown.get((focused + 1) % unknown.size());
+        scrollTo(record.unknown().contains(next) ? record : yield);
+        next.requestFocus();
     }
 
     private HBox parts(Map<String, Section> parts) {
@@ -73,11 +89,17 @@ public final class LedgerView extends VBox {
             link.getStyleClass().add(Styles.LINK);
             link.setFocusTraversable(false);
             link.setOnAction(event -> scrollTo(section));
-            if (section == record) {
-                link.setTooltip(new Tooltip("Ctrl R goes on to the first entry that is unknown"));
-            }
             line.getChildren().add(link);
         });
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button fill = new Button("Fill in");
+        fill.setId("fill-in");
+        fill.getStyleClass().addAll(Styles.LINK, Styles.STRONG);
+        fill.setFocusTraversable(false);
+        fill.setTooltip(new Tooltip("On to the next thing that is unknown: dose, readings, then the record (Ctrl R)"));
+        fill.setOnAction(event -> fillIn());
+        line.getChildren().addAll(gap, fill);
         return line;
     }
 

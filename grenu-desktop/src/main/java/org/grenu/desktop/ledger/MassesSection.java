@@ -1,8 +1,11 @@
 package org.grenu.desktop.ledger;
 
+import java.util.List;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -18,6 +21,7 @@ final class MassesSection extends Section {
 
     private final GridPane grid = new GridPane();
     private final Label source = new Label();
+    private final EntryField dose;
     private final EntryField beverage;
     private final LedgerViewModel model;
 
@@ -32,7 +36,7 @@ final class MassesSection extends Section {
         rest.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().addAll(name, value, rest);
         source.setId("beverage-source");
-        row(0, "Dose", SheetField.DOSE, word("g"));
+        dose = row(0, "Dose", SheetField.DOSE, word("g"));
         beverage = row(1, "Beverage", SheetField.BEVERAGE, source);
         HBox moisture = new HBox(4, word("%   u"), field(SheetField.MOISTURE_U, 44).hinting("0.2")
                 .explained("Standard uncertainty of the moisture; 0.2 % where nothing is entered"), word("%"));
@@ -45,6 +49,11 @@ final class MassesSection extends Section {
         source.getStyleClass().add(Styles.CAPTION);
         model.text().addListener((o, was, is) -> show());
         show();
+    }
+
+    /** {@return the dose's field while it is unknown; the beverage mass is found in the curve} */
+    List<TextField> unknown() {
+        return Stream.of(dose.field()).filter(field -> field.getText().isBlank()).toList();
     }
 
     private EntryField row(int row, String name, SheetField field, Region rest) {

@@ -1,10 +1,12 @@
 package org.grenu.desktop.ledger;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -18,11 +20,15 @@ import org.grenu.desktop.desk.OpenShot;
 /** The strength readings with their zero check, and what is known of the refractometer. */
 final class ReadingsSection extends Section {
 
+    /** Readings that a mean should have (common practice, no source). */
+    private static final int SOUND = 3;
+
     private final LedgerViewModel model;
     private final FlowPane readings = new FlowPane(3, 4);
     private final Label summary = new Label();
     private int shown = -1;
     private long shot = -1;
+    private EntryField fresh;
 
     ReadingsSection(LedgerViewModel model, Runnable takeReadings) {
         super("Strength readings");
@@ -67,12 +73,17 @@ final class ReadingsSection extends Section {
         for (int i = 0; i < count; i++) {
             readings.getChildren().add(reading(i));
         }
-        EntryField fresh = new EntryField(model.newReading(), "new-reading").thatAdds().wide(47).hinting("add");
+        fresh = new EntryField(model.newReading(), "new-reading").thatAdds().wide(47).hinting("add");
         fresh.field().setTooltip(new Tooltip("Type a reading in % and press Enter"));
         readings.getChildren().add(fresh);
         if (typing) {
             fresh.field().requestFocus();
         }
+    }
+
+    /** {@return the field for another reading while there are fewer than a mean with its spread takes} */
+    List<TextField> unknown() {
+        return shown < SOUND ? List.of(fresh.field()) : List.of();
     }
 
     private Node reading(int index) {

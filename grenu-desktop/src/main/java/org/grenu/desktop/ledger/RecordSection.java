@@ -11,6 +11,7 @@ import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -111,10 +112,9 @@ final class RecordSection extends Section {
         show();
     }
 
-    /** Puts the caret into the first of the usual entries that is unknown, or the first when all are known. */
-    void focusUnknown() {
-        List<EntryField> usual = GROUPS.get("").stream().map(editors::get).toList();
-        usual.stream().filter(entry -> entry.field().getText().isBlank()).findFirst().orElse(usual.get(0)).field().requestFocus();
+    /** {@return the fields of the usual entries that are unknown} */
+    List<TextField> unknown() {
+        return GROUPS.get("").stream().map(editors::get).map(EntryField::field).filter(field -> field.getText().isBlank()).toList();
     }
 
     private void show() {
@@ -141,7 +141,7 @@ final class RecordSection extends Section {
         }
         List<SetUp.Changed> changed = model.changed();
         String since = "since shot " + model.before().get().number();
-        return changed.isEmpty() ? "Nothing was set up otherwise " + since + "."
+        return changed.isEmpty() ? (model.offered() > 0 ? "Nothing that is known was set up otherwise " : "Nothing was set up otherwise ") + since + "."
                 : (changed.size() == 1 ? "One thing changed " : changed.size() + " things changed ") + since + ": "
                         + changed.stream().map(RecordSection::words).collect(Collectors.joining("; ")) + ".";
     }

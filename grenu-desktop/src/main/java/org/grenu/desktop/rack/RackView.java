@@ -64,7 +64,7 @@ public final class RackView extends VBox {
         this.appearance = appearance;
         getStyleClass().add(Styles.RACK);
         setSpacing(8);
-        getChildren().addAll(filterField(), colourBy(), legend, picking(), listWithEmptyText(), conventions(), foot(desk));
+        getChildren().addAll(filterField(), colourBy(), countAndLegend(), picking(), listWithEmptyText(), conventions(), foot(desk));
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
         desk.openProperty().addListener((o, was, is) -> follow());
@@ -97,18 +97,25 @@ public final class RackView extends VBox {
                 key.consume();
             }
         });
+        HBox.setHgrow(filter, Priority.ALWAYS);
+        Suggestions.on(filter, model::offers);
+        HBox box = new HBox(6, Icon.SEARCH.node(), filter, new SearchMenu(model, actions));
+        box.getStyleClass().add(Styles.FILTER_BOX);
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private Node countAndLegend() {
         Label count = new Label();
         count.setId("count");
         count.getStyleClass().add(Styles.MUTED);
         count.textProperty().bind(model.countProperty());
         count.setMinWidth(Region.USE_PREF_SIZE);
-        count.setMouseTransparent(true);
-        HBox.setHgrow(filter, Priority.ALWAYS);
-        Suggestions.on(filter, model::offers);
-        HBox box = new HBox(6, Icon.SEARCH.node(), filter, count, new SearchMenu(model, actions));
-        box.getStyleClass().add(Styles.FILTER_BOX);
-        box.setAlignment(Pos.CENTER_LEFT);
-        return box;
+        HBox.setHgrow(legend, Priority.ALWAYS);
+        legend.setMinWidth(0);
+        HBox line = new HBox(6, count, legend);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
     }
 
     private Node colourBy() {

@@ -22,6 +22,8 @@ public final class BinPanel extends VBox {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm").withZone(ZoneId.systemDefault());
 
+    private static final double MOST_HEIGHT = 380;
+
     private final StudyDesk desk;
     private final VBox list = new VBox(4);
 
@@ -31,7 +33,7 @@ public final class BinPanel extends VBox {
         this.desk = desk;
         setId("bin-panel");
         getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(480, 460);
+        setMaxSize(480, USE_PREF_SIZE);
         Label title = new Label("Bin");
         title.getStyleClass().add(Styles.HEADING);
         Label words = new Label("Nothing in it counts or is shown anywhere else. It stays until it is taken out.");
@@ -45,6 +47,8 @@ public final class BinPanel extends VBox {
         HBox.setHgrow(gap, Priority.ALWAYS);
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
+        scroll.setMaxHeight(MOST_HEIGHT);
+        scroll.prefViewportHeightProperty().bind(list.heightProperty());
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         getChildren().addAll(new HBox(8, title, gap, close), words, scroll);
         setVisible(false);

@@ -63,7 +63,7 @@ public final class BenchView extends StackPane {
 
     private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
     private static final KeyCombination EDIT_SHOWN = new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TO_RECORD = new KeyCodeCombination(KeyCode.R, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination FILL_IN = new KeyCodeCombination(KeyCode.R, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TAKE_OVER = new KeyCodeCombination(KeyCode.L, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TAKE_READINGS = new KeyCodeCombination(KeyCode.T, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
@@ -183,7 +183,7 @@ public final class BenchView extends StackPane {
 
             @Override
             public void attach() {
-                attachments.attach(dialogs.filesToImport());
+                attachments.attach(dialogs.filesToOpen(FilesWanted.PHOTOS));
             }
 
             @Override
@@ -223,14 +223,14 @@ public final class BenchView extends StackPane {
     }
 
     private void askAndImport() {
-        var files = dialogs.filesToImport();
+        var files = dialogs.filesToOpen(FilesWanted.LOGS);
         if (!files.isEmpty()) {
             bench.importing().importPaths(files);
         }
     }
 
     private void askAndMap() {
-        dialogs.filesToImport().stream().findFirst().ifPresent(file -> bench.mapping().open(ShotSource.of(file)));
+        dialogs.filesToOpen(FilesWanted.LOG).stream().findFirst().ifPresent(file -> bench.mapping().open(ShotSource.of(file)));
     }
 
     private void saveText(String suggestedName, String text) {
@@ -274,8 +274,8 @@ public final class BenchView extends StackPane {
             bench.mapping().putAway();
         } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
-        } else if (TO_RECORD.match(event)) {
-            toRecord();
+        } else if (FILL_IN.match(event)) {
+            fillIn();
         } else if (TAKE_OVER.match(event)) {
             bench.ledger().takeOver();
         } else if (TAKE_READINGS.match(event)) {
@@ -310,10 +310,10 @@ public final class BenchView extends StackPane {
         }
     }
 
-    private void toRecord() {
+    private void fillIn() {
         bench.workspace().set(Workspace.READ);
         if (bench.desk().openProperty().get() != null) {
-            ledger.toRecord();
+            ledger.fillIn();
         }
     }
 

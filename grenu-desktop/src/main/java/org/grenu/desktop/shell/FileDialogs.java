@@ -11,8 +11,8 @@ import javafx.stage.Window;
 /** Asks for files by the system's dialogs; tests give their own answers. */
 public interface FileDialogs {
 
-    /** {@return the files to import, none when the dialog is closed} */
-    List<Path> filesToImport();
+    /** {@return the files to read, at most one unless several are wanted; none when the dialog is closed} */
+    List<Path> filesToOpen(FilesWanted wanted);
 
     /** {@return where to save under that name or another, nothing when the dialog is closed} */
     Optional<Path> fileToSave(String suggestedName);
@@ -21,11 +21,13 @@ public interface FileDialogs {
     static FileDialogs of(Window window) {
         return new FileDialogs() {
             @Override
-            public List<Path> filesToImport() {
+            public List<Path> filesToOpen(FilesWanted wanted) {
                 FileChooser chooser = new FileChooser();
-                chooser.setTitle("Import shots");
-                chooser.getExtensionFilters().addAll(new ExtensionFilter("Shot logs", "*.csv", "*.tsv", "*.txt", "*.json"),
-                        new ExtensionFilter("All files", "*"));
+                chooser.setTitle(wanted.title());
+                chooser.getExtensionFilters().addAll(new ExtensionFilter(wanted.kind(), wanted.patterns()), new ExtensionFilter("All files", "*"));
+                if (!wanted.several()) {
+                    return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath).stream().toList();
+                }
                 List<File> files = chooser.showOpenMultipleDialog(window);
                 return files == null ? List.of() : files.stream().map(File::toPath).toList();
             }

@@ -21,11 +21,11 @@ final class LibraryMenu extends MenuButton {
                 item("library-export-shown", "Save the shots shown as a data package…", () -> dialogs.fileToSave("grenu-study.zip").ifPresent(file -> actions.exportPackage(file, bench.rack().shown()))),
                 item("library-workbook", "Save all for spreadsheets…", () -> dialogs.fileToSave("grenu-library.xlsx").ifPresent(file -> actions.exportWorkbook(file, bench.desk().shots()))),
                 new SeparatorMenuItem(),
-                item("library-merge", "Take in a package or another library…", () -> dialogs.filesToImport().stream().findFirst().ifPresent(actions::merge)),
-                item("library-join", "Join a table to the shots…", () -> dialogs.filesToImport().stream().findFirst().ifPresent(join::open)),
+                item("library-merge", "Take in a package or another library…", () -> dialogs.filesToOpen(FilesWanted.PACKAGE).stream().findFirst().ifPresent(actions::merge)),
+                item("library-join", "Join a table to the shots…", () -> dialogs.filesToOpen(FilesWanted.TABLE).stream().findFirst().ifPresent(join::open)),
                 new SeparatorMenuItem(),
                 item("library-backup", "Back up…", () -> dialogs.fileToSave("grenu-backup.sqlite").ifPresent(actions::backUp)),
-                item("library-restore", "Restore a backup…", () -> dialogs.filesToImport().stream().findFirst().ifPresent(actions::restore)),
+                item("library-restore", "Restore a backup…", () -> dialogs.filesToOpen(FilesWanted.BACKUP).stream().findFirst().ifPresent(actions::restore)),
                 new SeparatorMenuItem(),
                 item("library-bin", "Bin…", openBin));
     }

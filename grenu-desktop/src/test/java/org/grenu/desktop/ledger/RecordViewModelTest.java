@@ -57,6 +57,19 @@ class RecordViewModelTest extends DeskFixture {
         until(() -> !open().recorded().has(SheetField.COFFEE) && !open().recorded().has(SheetField.WATER));
     }
 
+    /** Who types on while entries are still being taken over corrects what was taken over, not what stood before. */
+    @Test
+    void typeOnWhileEntriesAreTakenOver() {
+        desk.enter(SheetField.WATER, "");
+        until(() -> !open().recorded().has(SheetField.WATER));
+        model.takeOver();
+        desk.enter(SheetField.WATER, "Spring");
+        until(() -> open().recorded().text(SheetField.WATER).filter("Spring"::equals).isPresent());
+        assertThat(desk.noticeProperty().get()).isNull();
+        desk.undo();
+        until(() -> open().recorded().text(SheetField.WATER).filter("Brew water 3"::equals).isPresent());
+    }
+
     @Test
     void namesAreOfferedFromShotsAndShelf() {
         desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
