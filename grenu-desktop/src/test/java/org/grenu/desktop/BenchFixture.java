@@ -119,4 +119,8 @@ public abstract class BenchFixture extends ApplicationTest {
         return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
     }
 
+    /** {@return whether neither the node nor anything it stands in is hidden} */
+    protected static boolean inSight(Node node) {
+        return node == null || node.isVisible() && inSight(node.getParent());
+    }
 }

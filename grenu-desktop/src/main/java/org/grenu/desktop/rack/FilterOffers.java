@@ -46,7 +46,7 @@ final class FilterOffers {
             String name = word.substring(0, colon);
             String begun = word.substring(colon + 1).replace("\"", "");
             values(name).stream().filter(value -> value.toLowerCase(Locale.ROOT).contains(begun) && !value.equalsIgnoreCase(begun))
-                    .forEach(value -> offers.add(offer(before, sign + name, value)));
+                    .sorted(Comparator.comparing(value -> !value.toLowerCase(Locale.ROOT).startsWith(begun))).forEach(value -> offers.add(offer(before, sign + name, value)));
         } else {
             STARTS.stream().filter(start -> start.startsWith(last) && !start.equals(last)).forEach(start -> offers.add(new Offer(start, before + start)));
             for (SheetField field : NAMED) {

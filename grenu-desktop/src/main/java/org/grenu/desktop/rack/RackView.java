@@ -67,6 +67,8 @@ public final class RackView extends VBox {
         getChildren().addAll(filterField(), colourBy(), countAndLegend(), picking(), listWithEmptyText(), conventions(), foot(desk));
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
+        // The rows stay equal when their times are counted otherwise.
+        desk.settingsProperty().addListener((o, was, is) -> list.refresh());
         desk.openProperty().addListener((o, was, is) -> follow());
         recolour();
     }
@@ -89,10 +91,13 @@ public final class RackView extends VBox {
         filter.setTooltip(new Tooltip("Words, field:value, grind:2.2-2.6, ey>20, age<14, finding:channel, unknown:taste; a minus takes out (Ctrl F)"));
         filter.textProperty().bindBidirectional(model.filterProperty());
         filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
+            if (Suggestions.shownFor(filter)) {
+                return;
+            }
             if (key.getCode() == KeyCode.ESCAPE) {
                 filter.clear();
                 key.consume();
-            } else if ((key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) && !Suggestions.shownFor(filter)) {
+            } else if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
                 model.step(key.getCode() == KeyCode.DOWN ? 1 : -1);
                 key.consume();
             }

@@ -68,7 +68,7 @@ class LookTest extends BenchFixture {
         });
         until("the long name is shown", () -> text("profile").endsWith("to match"));
         List<String> cut = new ArrayList<>();
-        interact(() -> labels(view).filter(label -> label.isVisible() && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
+        interact(() -> labels(view).filter(label -> inSight(label) && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
                 .filter(label -> !label.getStyleClass().contains("recipe") && !label.getText().contains("ramp") && !label.getText().contains("name"))
                 .filter(label -> !label.getStyleClass().contains("rack-foot") && label.getParent().isVisible())
                 .filter(LookTest::isCut).forEach(label -> cut.add(label.getText())));

@@ -1,0 +1,102 @@
+package org.grenu.desktop.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import javafx.beans.Observable;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What is shown follows what is stored, one shot or many at a time. */
+class ShownShotsTest {
+
+    @TempDir
+    Path folder;
+
+    private static ShotSummary shot(int number, String note) {
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, note).with(SheetField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
+        return new ShotSummary(1000 + number, number, sheet, null);
+    }
+
+    /** Whatever is changed and taken away in whatever portions, the list holds each shot once, as last told, by number. */
+    @Property(tries = 300)
+    void theListFollows(@ForAll @Size(max = 40) List<@IntRange(min = 1, max = 60) Integer> changes, @ForAll @IntRange(min = 1, max = 25) int portion) {
+        ShownShots shown = new ShownShots();
+        TreeMap<Integer, ShotSummary> expected = new TreeMap<>();
+        for (int from = 0; from < changes.size(); from += portion) {
+            List<ShotSummary> changed = new ArrayList<>();
+            List<Long> gone = new ArrayList<>();
+            for (int number : changes.subList(from, Math.min(changes.size(), from + portion))) {
+                boolean goes = number % 5 == 0 && expected.containsKey(number);
+                if (goes) {
+                    gone.add(expected.remove(number).id());
+                    changed.removeIf(shot -> shot.number() == number);
+                } else if (!gone.contains(1000L + number)) {
+                    changed.removeIf(shot -> shot.number() == number);
+                    changed.add(shot(number, "change " + from));
+                    expected.put(number, shot(number, "change " + from));
+                }
+            }
+            shown.change(changed, gone);
+            assertThat(shown.list()).containsExactlyElementsOf(expected.values());
+        }
+    }
+
+    /** A large change is told of once, since everything shown is worked out anew each time; what stays equal is not told of. */
+    @Test
+    void manyChangesAreToldOfOnce() {
+        ShownShots shown = new ShownShots();
+        int[] told = new int[1];
+        shown.list().addListener((Observable o) -> told[0]++);
+        List<ShotSummary> many = IntStream.range(1, 40).mapToObj(number -> shot(number, "first")).toList();
+        shown.add(many);
+        assertThat(told[0]).isEqualTo(1);
+        shown.change(many.stream().map(shot -> shot(shot.number(), "second")).toList(), List.of());
+        assertThat(told[0]).isEqualTo(2);
+        shown.change(shown.now(), List.of());
+        assertThat(told[0]).as("nothing changed").isEqualTo(2);
+        shown.change(List.of(shot(7, "third")), List.of(1008L));
+        assertThat(told[0]).isEqualTo(4);
+        assertThat(shown.find(1007)).hasValueSatisfying(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("third"));
+        assertThat(shown.find(1008)).isEmpty();
+    }
+
+    @Test
+    void theShotBeforeIsTheOnePulledBefore() {
+        List<ShotSummary> all = List.of(shot(1, "a"), shot(2, "b"), shot(4, "c"));
+        assertThat(ShownShots.before(all.get(2), all)).hasValue(all.get(1).sheet());
+        assertThat(ShownShots.before(all.get(0), all)).isEmpty();
+        ShotSummary undated = new ShotSummary(9, 9, ShotSheet.EMPTY, null);
+        assertThat(ShownShots.before(undated, all)).as("a shot of unknown time has none before it").isEmpty();
+        assertThat(ShownShots.before(all.get(0), List.of(undated))).isEmpty();
+    }
+
+    /** A reckoning is made once for a record and anew for a corrected one. */
+    @Test
+    void whatFollowsFromARecordIsReckonedOnce() {
+        try (Library library = Library.open(folder.resolve("library.sqlite"))) {
+            DemoStudy.shots().stream().limit(1).forEach(demo -> library.add(demo.name(), new byte[] {1}, demo.shot()));
+            ShotSummary first = library.summaries().get(0);
+            Reckonings reckonings = new Reckonings();
+            Reckonings.Reckoning one = reckonings.of(first);
+            assertThat(reckonings.of(first)).isSameAs(one);
+            assertThat(one.yield().orElseThrow().value()).isEqualTo(first.masses().brew().orElseThrow().asDosed().percent().value());
+            assertThat(one.ratio().orElseThrow().value()).isEqualTo(first.masses().brew().orElseThrow().ratio().value());
+            ShotSummary undosed = new ShotSummary(first.id(), first.number(), first.recorded().with(SheetField.DOSE, ""), first.digest());
+            assertThat(reckonings.of(undosed).yield()).isEmpty();
+        }
+    }
+}

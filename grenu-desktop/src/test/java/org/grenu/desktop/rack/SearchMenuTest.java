@@ -1,0 +1,126 @@
+package org.grenu.desktop.rack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.skin.VirtualFlow;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.desk.Workspace;
+import org.junit.jupiter.api.Test;
+
+/** What can be done with the shots that a search finds, and the rack's rows while it is scrolled. */
+class SearchMenuTest extends BenchFixture {
+
+    private MenuItem item(String id) {
+        return ((MenuButton) lookup("#search-menu").query()).getItems().stream().filter(item -> id.equals(item.getId())).findFirst().orElseThrow();
+    }
+
+    private void open() {
+        interact(() -> ((MenuButton) lookup("#search-menu").query()).show());
+    }
+
+    @Test
+    void searchesAreKeptAndWhatWorkedIsFound() {
+        openShot(5);
+        open();
+        assertThat(item("save-search").isDisable()).as("there is nothing to keep").isTrue();
+        interact(() -> item("what-worked").fire());
+        assertThat(bench.rack().filterProperty().get()).startsWith("coffee:\"Lot Heron 14\"");
+        int worked = bench.rack().shown().size();
+        assertThat(worked).isBetween(1, 26);
+
+        open();
+        assertThat(item("save-search").getText()).startsWith("Keep “coffee:");
+        String search = bench.rack().filterProperty().get();
+        interact(() -> item("save-search").fire());
+        interact(() -> bench.rack().filterProperty().set(""));
+        open();
+        MenuItem kept = ((MenuButton) lookup("#search-menu").query()).getItems().stream().filter(item -> search.equals(item.getText())).findFirst().orElseThrow();
+        interact(kept::fire);
+        assertThat(bench.rack().shown()).hasSize(worked);
+        open();
+        assertThat(item("save-search").getText()).startsWith("Forget “");
+        assertThat(item("bin-shown").getText()).isEqualTo("Put the " + worked + " shots shown into the bin");
+    }
+
+    @Test
+    void shotsFoundAreEditedAndBinnedTogether() {
+        openShot(5);
+        interact(() -> bench.rack().filterProperty().set("siskin"));
+        open();
+        interact(() -> item("edit-shown").fire());
+        assertThat(lookup("#bulk-panel").query().isVisible()).isTrue();
+        assertThat(lookup("#bulk-panel").lookup("Edit 12 shots").tryQuery()).isPresent();
+        interact(() -> lookup("#bulk-close").queryButton().fire());
+
+        open();
+        interact(() -> item("bin-shown").fire());
+        until("they are gone", () -> bench.desk().shots().size() == 27);
+        assertThat(text("count")).isEqualTo("0 of 27");
+        open();
+        interact(() -> item("open-bin").fire());
+        until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 12);
+        assertThat(lookup("#bin-panel").query().getBoundsInParent().getHeight()).as("the panel is as high as it must be").isLessThan(480);
+        interact(() -> lookup("#bin-panel .link").queryButton().fire());
+        until("one is back", () -> bench.desk().shots().size() == 28 && lookup("#bin-panel .link").queryAll().size() == 11);
+        interact(() -> {
+            lookup("#bin-close").queryButton().fire();
+            bench.desk().undo();
+            bench.desk().undo();
+        });
+        until("all are back", () -> bench.desk().shots().size() == 39);
+    }
+
+    /** The same nodes show one shot after another: each row must say what its shot says, wherever it was before. */
+    @Test
+    void rowsSayWhatTheirShotsSayHoweverFarTheRackWasScrolled() {
+        openShot(5);
+        interact(() -> bench.desk().enter(SheetField.FAULT, "choked"));
+        until("it is faulty", () -> bench.desk().openProperty().get().summary().sheet().has(SheetField.FAULT));
+        ListView<RackRow> list = lookup("#rack").queryListView();
+        VirtualFlow<?> flow = (VirtualFlow<?>) list.lookup(".virtual-flow");
+        for (int row : new int[] {0, list.getItems().size() - 1, 12, 30, 3, list.getItems().size() - 1, 0}) {
+            interact(() -> {
+                list.scrollTo(row);
+                list.layout();
+            });
+            interact(() -> {
+                for (int i = flow.getFirstVisibleCell().getIndex(); i <= flow.getLastVisibleCell().getIndex(); i++) {
+                    check(list.getItems().get(i), flow.getCell(i));
+                }
+            });
+        }
+        interact(() -> bench.workspace().set(Workspace.COMPARE));
+        interact(() -> list.lookupAll(".check-box").stream().filter(Node::isVisible).map(CheckBox.class::cast)
+                .forEach(box -> assertThat(box.isSelected()).as(box.getId()).isEqualTo(bench.picked().ids().stream()
+                        .anyMatch(id -> box.getId().equals("pick-" + numberOf(id))))));
+        interact(() -> bench.workspace().set(Workspace.READ));
+        interact(list::layout);
+        assertThat(list.lookupAll(".check-box")).isEmpty();
+    }
+
+    private int numberOf(long id) {
+        return bench.desk().shots().stream().filter(shot -> shot.id() == id).findFirst().orElseThrow().number();
+    }
+
+    private void check(RackRow row, Node cell) {
+        List<String> words = cell.lookupAll(".label").stream().filter(BenchFixture::inSight).map(node -> ((Label) node).getText()).toList();
+        if (row instanceof RackRow.DayHeading heading) {
+            assertThat(words).contains(heading.day()).hasSize(2);
+        } else if (row instanceof RackRow.Slip slip) {
+            SlipText text = SlipText.of(slip.shot(), bench.desk().reckonings().of(slip.shot()), bench.appearance().colourByProperty().get(),
+                    bench.desk().settingsProperty().get().convention());
+            assertThat(words).contains(text.number(), text.masses()).containsAll(text.chips());
+            assertThat(words.contains("faulty")).isEqualTo(!text.fault().isEmpty());
+            assertThat(words.contains(text.yield())).isEqualTo(!text.yield().isEmpty());
+            assertThat(words.stream().anyMatch(word -> word.startsWith("EY needs"))).isEqualTo(text.yield().isEmpty());
+        }
+    }
+}
