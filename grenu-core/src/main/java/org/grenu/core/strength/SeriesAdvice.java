@@ -34,8 +34,8 @@ public record SeriesAdvice(Kind kind, String sentence) {
             return new SeriesAdvice(Kind.LOOK_FIRST, "Filtered and unfiltered readings stand in one series. They are different methods: take one of them out.");
         }
         if (n < FEWEST) {
-            return new SeriesAdvice(Kind.READ_ON, n == 0 ? "Take the first reading." : (FEWEST - n) + (FEWEST - n == 1 ? " more reading" : " more readings")
-                    + " make a series: only then can drift and outliers be told.");
+            return new SeriesAdvice(Kind.READ_ON, n == 0 ? "Take the first reading." : (FEWEST - n) + (FEWEST - n == 1 ? " more reading makes" : " more readings make")
+                    + " a series: only then can drift and outliers be told.");
         }
         if (SeriesCheck.drift(series).isPresent()) {
             double drift = SeriesCheck.drift(series).get().perReading();
