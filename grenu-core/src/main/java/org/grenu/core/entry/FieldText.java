@@ -169,7 +169,7 @@ public final class FieldText {
         try {
             return plain.length() == 10 ? LocalDate.parse(plain).atStartOfDay() : LocalDateTime.parse(plain);
         } catch (DateTimeParseException notIso) {
-            throw new RefusedEntry(field.title() + " must be a date and time such as 2026-05-14T10:31.");
+            throw new RefusedEntry(field.title() + " must be a date and time such as 2026-05-14 10:31.");
         }
     }
 

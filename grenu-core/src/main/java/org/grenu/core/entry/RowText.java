@@ -87,7 +87,7 @@ final class RowText {
         try {
             return LocalDateTime.parse(text).toString();
         } catch (DateTimeParseException notIso) {
-            throw new RefusedEntry(name + " must be a date, or a date and time such as 2026-05-14T10:31.");
+            throw new RefusedEntry(name + " must be a date, or a date and time such as 2026-05-14 10:31.");
         }
     }
 }

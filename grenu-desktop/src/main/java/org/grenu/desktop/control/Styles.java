@@ -33,6 +33,7 @@ public final class Styles {
     public static final String OVERLAY = "overlay";
     public static final String EMPTY = "empty";
     public static final String LINK = "link";
+    public static final String FOLD = "fold";
     public static final String SLIP_MASSES = "slip-masses";
     public static final String SLIP_BODY = "slip-body";
     public static final String CAPTION = "caption";

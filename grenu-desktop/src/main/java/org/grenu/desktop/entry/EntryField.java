@@ -18,6 +18,7 @@ public final class EntryField extends VBox {
     private final Label refusal = new Label();
     private boolean adding;
     private String hint = "";
+    private String focusedHint = "";
 
     /** The entry, whose field has that id. */
     public EntryField(EntryViewModel model, String id) {
@@ -31,6 +32,7 @@ public final class EntryField extends VBox {
         hint();
         field.setOnAction(event -> enter());
         field.focusedProperty().addListener((o, was, focused) -> {
+            hint();
             if (!focused && enter() == EntryViewModel.Outcome.REFUSED) {
                 field.setText(model.shownProperty().get());
             }
@@ -68,6 +70,11 @@ public final class EntryField extends VBox {
         return this;
     }
 
+    /** Shows those words instead while the caret stands in it. */
+    void hintingWhileFocused(String words) {
+        focusedHint = words;
+    }
+
     /** {@return this field, with what its number means on hovering} */
     public EntryField explained(String words) {
         field.setTooltip(new Tooltip(words));
@@ -92,7 +99,7 @@ public final class EntryField extends VBox {
 
     private void hint() {
         String instead = model.insteadProperty().get();
-        field.setPromptText(instead.isEmpty() ? hint : instead);
+        field.setPromptText(!instead.isEmpty() ? instead : field.isFocused() && !focusedHint.isEmpty() ? focusedHint : hint);
     }
 
     /** What was stored comes back through the model as it was stored; what changed nothing is put back at once. */

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -14,8 +15,8 @@ import javafx.stage.Popup;
 import org.grenu.desktop.control.Styles;
 
 /**
- * Offers what could be meant while something is typed. Down and Up choose an offer, Enter or a click takes it, Escape puts
- * them away; until one is chosen every key belongs to the field.
+ * Offers what could be meant while something is typed; where asked for with Down, what stood there last in an empty field. Down
+ * and Up choose an offer, Enter or a click takes it, Escape puts them away; until one is chosen every key belongs to the field.
  */
 public final class Suggestions {
 
@@ -23,6 +24,8 @@ public final class Suggestions {
 
     private final TextField field;
     private final Function<String, List<Offer>> offers;
+    private final Supplier<List<String>> last;
+    private final boolean enters;
     private final Popup popup = new Popup();
     private final VBox list = new VBox();
     private List<Offer> shown = List.of();
@@ -38,14 +41,16 @@ public final class Suggestions {
     public record Offer(String shown, String becomes) {
     }
 
-    private Suggestions(TextField field, Function<String, List<Offer>> offers) {
+    private Suggestions(TextField field, Function<String, List<Offer>> offers, Supplier<List<String>> last, boolean enters) {
         this.field = field;
         this.offers = offers;
+        this.last = last;
+        this.enters = enters;
         list.getStyleClass().addAll("root", Styles.OFFERS);
         popup.getContent().add(list);
         popup.setHideOnEscape(false);
         field.getProperties().put(Suggestions.class, this);
-        field.textProperty().addListener((o, was, is) -> offer());
+        field.textProperty().addListener((o, was, is) -> offer(() -> offers.apply(field.getText())));
         field.focusedProperty().addListener((o, was, focused) -> {
             if (!focused) {
                 popup.hide();
@@ -56,7 +61,18 @@ public final class Suggestions {
 
     /** Makes that field offer what the function gives for the text that is typed. */
     public static void on(TextField field, Function<String, List<Offer>> offers) {
-        new Suggestions(field, offers);
+        new Suggestions(field, offers, List::of, false);
+    }
+
+    /**
+     * Makes the field of an entry offer likewise, and on Down in the empty field what stood there last. An offer that Enter takes
+     * is entered at once.
+     *
+     * @param last the newest first
+     */
+    public static void on(EntryField entry, Function<String, List<Offer>> offers, Supplier<List<String>> last) {
+        new Suggestions(entry.field(), offers, last, true);
+        entry.hintingWhileFocused("↓ what stood here last");
     }
 
     /** {@return offers of those names that hold the text, those that begin with it first} */
@@ -83,6 +99,11 @@ public final class Suggestions {
 
     private void key(KeyEvent key) {
         if (!popup.isShowing()) {
+            if (key.getCode() == KeyCode.DOWN && field.getText().isEmpty()) {
+                offer(() -> last.get().stream().map(value -> new Offer(value, value)).toList());
+                choose(0);
+                key.consume();
+            }
             return;
         }
         if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
@@ -93,17 +114,17 @@ public final class Suggestions {
             key.consume();
         } else if (chosen >= 0 && (key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.TAB)) {
             take(shown.get(chosen));
-            if (key.getCode() == KeyCode.ENTER) {
+            if (key.getCode() == KeyCode.ENTER && !enters) {
                 key.consume();
             }
         }
     }
 
-    private void offer() {
+    private void offer(Supplier<List<Offer>> found) {
         if (taking || !field.isFocused() || field.getScene() == null) {
             return;
         }
-        shown = offers.apply(field.getText()).stream().limit(MOST).toList();
+        shown = found.get().stream().limit(MOST).toList();
         chosen = -1;
         if (shown.isEmpty()) {
             popup.hide();

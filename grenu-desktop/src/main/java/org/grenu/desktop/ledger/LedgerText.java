@@ -189,12 +189,16 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         return shot == null || shot.summary().recorded().has(field) ? "" : written(shot.summary().sheet().entry(field).orElse(""), field);
     }
 
-    private static String written(String text, SheetField field) {
+    /** {@return an entry as it is shown} */
+    static String written(String text, SheetField field) {
         int decimals = switch (field) {
             case DOSE, BEVERAGE, MOISTURE, MOISTURE_U -> 1;
             case ZERO -> 2;
             default -> 0;
         };
+        if (field.kind() == FieldKind.MOMENT) {
+            return text.replace('T', ' ');
+        }
         return padded(text, decimals).replace('-', field.kind() == FieldKind.NUMBER ? '\u2212' : '-');
     }
 

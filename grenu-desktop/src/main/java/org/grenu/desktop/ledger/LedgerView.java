@@ -44,7 +44,7 @@ public final class LedgerView extends VBox {
         record = new RecordSection(model);
         VBox column = new VBox(yield, masses, readings,
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings, new NextSection(model), new ProfileSection(model),
-                times, record, new OwnEntriesSection(model), files, new HistorySection(model.history(), "history"));
+                times, record, files, new HistorySection(model.history(), "history"));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         scroll.getStyleClass().add(Styles.LEDGER);
         scroll.setContent(column);

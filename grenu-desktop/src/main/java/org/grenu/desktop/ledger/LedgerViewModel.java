@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
@@ -40,6 +41,7 @@ import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.Reckonings;
+import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.StudySettings;
 import org.grenu.figures.plane.PlaneFigure;
@@ -168,6 +170,20 @@ public final class LedgerViewModel {
         return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
     }
 
+    /** {@return what stood in that entry of the shots pulled last, the newest first, each once} */
+    List<String> last(SheetField field) {
+        return last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
+    }
+
+    /** {@return likewise for an entry that the user made up} */
+    List<String> lastOwn(String key) {
+        return last(shot -> shot.recorded().extras().getOrDefault(key, ""));
+    }
+
+    private List<String> last(Function<ShotSummary, String> value) {
+        return ShotOrder.newestFirst(desk.shots()).stream().map(value).filter(text -> !text.isEmpty()).distinct().toList();
+    }
+
     /** {@return names that the user made up for entries, on any shot of the library} */
     List<String> ownKeys() {
         return desk.shots().stream().flatMap(shot -> shot.sheet().extras().keySet().stream()).distinct().sorted().toList();
@@ -266,7 +282,6 @@ public final class LedgerViewModel {
         }
         return new PlaneFigure(others, open, TargetWindow.USUAL);
     }
-
 
     /** {@return what stands over the map: the window, and where both of its ranges can be met} */
     static String windowCaption() {

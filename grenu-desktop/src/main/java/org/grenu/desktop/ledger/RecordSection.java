@@ -1,11 +1,11 @@
 package org.grenu.desktop.ledger;
 
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -16,11 +16,11 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.study.Completeness;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Fold;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.OpenShot;
@@ -28,50 +28,35 @@ import org.grenu.desktop.entry.ChoiceEntry;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.Suggestions;
 
-/** What is written down about the shot: first what changed since the one before, then every entry in groups. */
+/** What is written down about the shot: first what changed since the one before, then the usual and the user's own entries, and all others folded. */
 final class RecordSection extends Section {
 
-    private static final Map<String, List<SheetField>> GROUPS = groups();
-
-    private static final Map<SheetField, String> EXPLAINED = Map.of(
-            SheetField.PROFILE_STEPS, "Such as: soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; main: pressure 9 over 3 s ±0.6",
-            SheetField.PHASES, "Such as: wetting 0; soak 4.2; ramp 22.6; empty: found in the curves. Drag the borders on the strips.",
-            SheetField.MOMENT_NOTES, "Such as: 12.5 first blond streak; N on the strips notes something at the hairline",
-            SheetField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log",
-            SheetField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them",
-            SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days",
-            SheetField.STUDY, "One study or several, with semicolons between",
-            SheetField.ARM, "One arm, or study: arm for each study, with semicolons between",
-            SheetField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means");
+    private static final Map<SheetField, String> EXPLAINED = Map.ofEntries(
+            Map.entry(SheetField.PROFILE_STEPS, "Such as: soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; main: pressure 9 over 3 s ±0.6"),
+            Map.entry(SheetField.PHASES, "Such as: wetting 0; soak 4.2; ramp 22.6; empty: found in the curves. Drag the borders on the strips."),
+            Map.entry(SheetField.MOMENT_NOTES, "Such as: 12.5 first blond streak; N on the strips notes something at the hairline"),
+            Map.entry(SheetField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log"),
+            Map.entry(SheetField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them"),
+            Map.entry(SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days"),
+            Map.entry(SheetField.STUDY, "One study or several, with semicolons between"),
+            Map.entry(SheetField.ARM, "One arm, or study: arm for each study, with semicolons between"),
+            Map.entry(SheetField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means"),
+            Map.entry(SheetField.DWELL, "How long the loaded holder stood in the hot group before the pump came on"));
 
     private final LedgerViewModel model;
     private final Map<SheetField, EntryField> editors = new EnumMap<>(SheetField.class);
+    private final Map<RecordGroup, Fold> folds = new EnumMap<>(RecordGroup.class);
+    private final OwnEntries own;
     private final Label score = new Label();
     private final Label changed = new Label();
     private final Button takeOver = new Button();
     private final Label caffeine = new Label();
     private final Label cryogens = new Label("Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never swallow; only with training and ventilation.");
 
-    private static Map<String, List<SheetField>> groups() {
-        Map<String, List<SheetField>> groups = new LinkedHashMap<>();
-        groups.put("", List.of(SheetField.COFFEE, SheetField.BAG, SheetField.GRINDER, SheetField.GRIND, SheetField.TEMPERATURE, SheetField.PROFILE,
-                SheetField.MACHINE, SheetField.BASKET, SheetField.WATER, SheetField.TASTE, SheetField.NOTE));
-        groups.put("Study", List.of(SheetField.STUDY, SheetField.ARM, SheetField.BLOCK, SheetField.OPERATOR, SheetField.PULLED_AT, SheetField.RECIPE,
-                SheetField.FAULT, SheetField.FAULT_ON_PURPOSE));
-        groups.put("Beans and grounds", List.of(SheetField.ROASTED_ON, SheetField.FROZEN_DAYS, SheetField.PURGE, SheetField.BEANS_TREATMENT,
-                SheetField.BEANS_TEMPERATURE, SheetField.GROUNDS_TREATMENT, SheetField.GROUNDS_TEMPERATURE, SheetField.GRIND_TO_BREW, SheetField.PREPARATION));
-        groups.put("What was meant", List.of(SheetField.PROFILE_STEPS, SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET));
-        groups.put("Machine and place", List.of(SheetField.MACHINE_VERSION, SheetField.TEMPERATURE_PLACE, SheetField.MINUTES_ON, SheetField.FIRST_OF_SESSION,
-                SheetField.FLUSH, SheetField.DWELL, SheetField.BASKET_CAPACITY, SheetField.BED_DIAMETER, SheetField.BED_DEPTH, SheetField.SITE,
-                SheetField.ALTITUDE));
-        groups.put("What the log is told", List.of(SheetField.SCALE, SheetField.PUMP_ON, SheetField.PUMP_OFF, SheetField.SCALE_LAG, SheetField.PHASES,
-                SheetField.MOMENT_NOTES));
-        return groups;
-    }
-
     RecordSection(LedgerViewModel model) {
         super("Record");
         this.model = model;
+        own = new OwnEntries(model);
         score.setId("completeness");
         score.getStyleClass().add(Styles.MUTED);
         score.setWrapText(true);
@@ -91,30 +76,26 @@ final class RecordSection extends Section {
         caffeine.managedProperty().bind(caffeine.textProperty().isNotEmpty());
         caffeine.visibleProperty().bind(caffeine.managedProperty());
         getChildren().addAll(changed, takeOver);
-        GROUPS.forEach((title, fields) -> {
-            if (!title.isEmpty()) {
-                Label heading = new Label(title);
-                heading.getStyleClass().add(Styles.MUTED);
-                heading.setPadding(new Insets(6, 0, 0, 0));
-                getChildren().add(heading);
+        getChildren().addAll(score, grid(RecordGroup.USUAL.fields()), caffeine, own);
+        for (RecordGroup group : RecordGroup.values()) {
+            if (group != RecordGroup.USUAL) {
+                Fold fold = new Fold(group.title(), "fold-" + group.name().toLowerCase(Locale.ROOT), grid(group.fields()));
+                folds.put(group, fold);
+                getChildren().add(fold);
             }
-            getChildren().add(grid(fields));
-            if (fields.contains(SheetField.TASTE)) {
-                getChildren().add(caffeine);
-            }
-            if (fields.contains(SheetField.BEANS_TREATMENT)) {
+            if (group == RecordGroup.BEANS) {
                 getChildren().add(cryogens);
             }
-        });
-        getChildren().add(new VBox(score));
+        }
         remark().getStyleClass().add(Styles.MUTED);
         model.openProperty().addListener((o, was, is) -> show());
         show();
     }
 
-    /** {@return the fields of the usual entries that are unknown} */
+    /** {@return the fields of the usual entries that are unknown, and of the user's own that the shot before has} */
     List<TextField> unknown() {
-        return GROUPS.get("").stream().map(editors::get).map(EntryField::field).filter(field -> field.getText().isBlank()).toList();
+        return Stream.concat(RecordGroup.USUAL.fields().stream().map(editors::get).map(EntryField::field), own.expected())
+                .filter(field -> field.getText().isBlank()).toList();
     }
 
     private void show() {
@@ -130,6 +111,7 @@ final class RecordSection extends Section {
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
         takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before" : "Take " + offered + " entries over from the shot before");
+        folds.forEach((group, fold) -> fold.summarise(group.summary(open)));
         caffeine.setText(model.caffeine().orElse(""));
         String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " " + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
         cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
@@ -175,10 +157,8 @@ final class RecordSection extends Section {
         }
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
-        if (field.kind() == FieldKind.TEXT) {
-            Suggestions.on(entry.field(), typed -> typed.isBlank() ? List.of()
-                    : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed));
-        }
+        Suggestions.on(entry, typed -> typed.isBlank() || field.kind() != FieldKind.TEXT ? List.of()
+                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed), () -> model.last(field));
         return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }
 }

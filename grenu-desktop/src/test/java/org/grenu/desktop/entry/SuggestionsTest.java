@@ -60,6 +60,25 @@ class SuggestionsTest extends BenchFixture {
         assertThat(filter().getText()).isEmpty();
     }
 
+    /** Down in an empty entry offers what stood there last, and Enter enters it. A group that is folded is opened by its heading. */
+    @Test
+    void theLastValueIsTakenByTwoKeys() {
+        openShot(5);
+        assertThat(inSight(field("preparation"))).isFalse();
+        interact(() -> bench.desk().enter(SheetField.PREPARATION, "stirred with a needle"));
+        openShot(6);
+        interact(() -> lookup("#fold-beans").queryButton().fire());
+        assertThat(inSight(field("preparation"))).isTrue();
+        interact(() -> field("preparation").requestFocus());
+        push(KeyCode.DOWN);
+        until("the last is offered", () -> Suggestions.shownFor((TextField) field("preparation")));
+        push(KeyCode.ENTER);
+        until("it is entered", () -> bench.desk().openProperty().get().summary().recorded().text(SheetField.PREPARATION).orElse("").equals("stirred with a needle"));
+        interact(() -> lookup("#fold-beans").queryButton().fire());
+        assertThat(inSight(field("preparation"))).isFalse();
+        assertThat(lookup("#fold-beans").queryButton().getAccessibleText()).isEqualTo("Beans and grounds: roasted on 2026-04-27 · purge 2 g · stirred with a needle · 6 unknown");
+    }
+
     /** In a record's field Enter without a choice enters what is typed, whatever is offered. */
     @Test
     void whatIsTypedIsNeverReplacedUnasked() {

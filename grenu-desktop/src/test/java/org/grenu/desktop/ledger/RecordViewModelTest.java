@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import javafx.collections.FXCollections;
 import org.grenu.core.shelf.ShelfField;
@@ -75,6 +76,39 @@ class RecordViewModelTest extends DeskFixture {
         desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
         until(() -> !desk.shelfProperty().get().items().isEmpty());
         assertThat(model.known(SheetField.WATER)).containsExactly("Brew water 3", "Spring");
+    }
+
+    @Test
+    void whatStoodLastIsOfferedNewestFirst() {
+        open(1);
+        desk.enter(SheetField.PURGE, "3");
+        desk.enterOwn("beans frozen", "no");
+        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        open(3);
+        desk.enter(SheetField.PURGE, "2");
+        desk.enterOwn("beans frozen", "yes");
+        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        open(2);
+        desk.enter(SheetField.PURGE, "3");
+        until(() -> open().recorded().number(SheetField.PURGE).orElse(0) == 3);
+        assertThat(model.last(SheetField.PURGE)).containsExactly("2", "3");
+        assertThat(model.lastOwn("beans frozen")).containsExactly("yes", "no");
+        assertThat(model.last(SheetField.PREPARATION)).isEmpty();
+    }
+
+    /** A folded group says what is known of it, also by the gear, and counts what is not. */
+    @Test
+    void aFoldedGroupSaysWhatIsKnownOfIt() {
+        open(1);
+        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get())).isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 5 unknown");
+        desk.enter(SheetField.PROFILE_STEPS, "");
+        desk.enter(SheetField.DOSE_TARGET, "");
+        desk.enter(SheetField.BEVERAGE_TARGET, "");
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        until(() -> !open().recorded().has(SheetField.BEVERAGE_TARGET) && open().sheet().has(SheetField.ALTITUDE));
+        assertThat(RecordGroup.MEANT.summary(desk.openProperty().get())).isEqualTo("nothing known");
+        assertThat(RecordGroup.PLACE.summary(desk.openProperty().get())).contains("Basalt Room · altitude 320 m");
+        assertThat(Arrays.stream(RecordGroup.values()).flatMap(group -> group.fields().stream())).doesNotHaveDuplicates();
     }
 
     @Test

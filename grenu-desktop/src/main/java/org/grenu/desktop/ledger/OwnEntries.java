@@ -1,8 +1,12 @@
 package org.grenu.desktop.ledger;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
@@ -13,38 +17,39 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import org.grenu.desktop.entry.EntryField;
-import org.grenu.desktop.control.Section;
+import org.grenu.desktop.entry.Suggestions;
 import org.grenu.desktop.control.Styles;
 
 /** What the user made up for a study: each is a factor, and a number a response too, as soon as shots differ in it. */
-final class OwnEntriesSection extends Section {
+final class OwnEntries extends VBox {
 
     private final LedgerViewModel model;
     private final GridPane grid = new GridPane();
     private final TextField name = new TextField();
     private final Label refusal = new Label();
     private final List<String> added = new ArrayList<>();
+    private final Map<String, TextField> fields = new HashMap<>();
     private List<String> shown = List.of();
 
-    OwnEntriesSection(LedgerViewModel model) {
-        super("Your own entries");
+    OwnEntries(LedgerViewModel model) {
+        super(5);
         this.model = model;
-        remark().setText("number, word, yes or no");
         grid.setHgap(6);
         grid.setVgap(3);
         ColumnConstraints value = new ColumnConstraints();
         value.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
         name.setId("own-name");
-        name.setPromptText("Name, such as beans frozen");
+        name.setPromptText("Your own, such as beans frozen");
         name.getStyleClass().add(Styles.ENTRY);
         name.setAccessibleText("Name of a new entry");
         HBox.setHgrow(name, Priority.ALWAYS);
         Button add = new Button("Add");
         add.setId("own-add");
         add.getStyleClass().add(Styles.ACTION);
-        add.setTooltip(new Tooltip("A new entry for every shot: a factor or a response of your study"));
+        add.setTooltip(new Tooltip("A new entry for every shot, a number, a word, yes or no: a factor or a response of your study"));
         add.setOnAction(event -> add());
         name.setOnAction(event -> add());
         refusal.getStyleClass().add(Styles.REFUSAL);
@@ -55,6 +60,12 @@ final class OwnEntriesSection extends Section {
         show();
     }
 
+    /** {@return the fields of those entries that the shot before has, or that were just made} */
+    Stream<TextField> expected() {
+        Set<String> before = model.before().map(shot -> shot.sheet().extras().keySet()).orElse(Set.of());
+        return shown.stream().filter(key -> before.contains(key) || added.contains(key)).map(fields::get);
+    }
+
     private void add() {
         String key = name.getText().strip();
         Optional<String> refused = model.refusedName(key);
@@ -63,7 +74,7 @@ final class OwnEntriesSection extends Section {
             added.add(key);
             name.clear();
             show();
-            grid.lookupAll(".text-field").stream().reduce((first, second) -> second).ifPresent(field -> field.requestFocus());
+            fields.get(key).requestFocus();
         }
     }
 
@@ -75,12 +86,17 @@ final class OwnEntriesSection extends Section {
         }
         shown = List.copyOf(keys);
         grid.getChildren().clear();
+        fields.clear();
         for (int i = 0; i < keys.size(); i++) {
             Label title = new Label(keys.get(i));
             title.setPadding(new Insets(4, 0, 0, 0));
             title.setTooltip(new Tooltip(keys.get(i)));
             GridPane.setValignment(title, VPos.TOP);
-            grid.addRow(i, title, new EntryField(model.own(keys.get(i)), "own-" + keys.get(i).replaceAll("[^A-Za-z0-9_]", "-")).hinting("unknown"));
+            String key = keys.get(i);
+            EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-")).hinting("unknown");
+            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed), () -> model.lastOwn(key));
+            fields.put(key, entry.field());
+            grid.addRow(i, title, entry);
         }
     }
 }
