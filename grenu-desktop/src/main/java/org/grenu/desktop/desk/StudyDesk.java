@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
@@ -57,9 +58,7 @@ public final class StudyDesk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<StudySettings> settings = new ReadOnlyObjectWrapper<>(StudySettings.USUAL);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
     private volatile long wanted = -1;
-    /** The record with edits under way: what the next edit starts from, though not yet what is shown. */
-    private ShotSheet latest;
-    private int underWay;
+    private final StepsUnderWay underWay = new StepsUnderWay();
 
     /** The desk for that library; {@link #load} fills it. */
     public StudyDesk(Library library, Executor interfaceThread) {
@@ -173,13 +172,13 @@ public final class StudyDesk implements AutoCloseable {
         wanted = id;
         List<RulePack> packs = settings.get().packs();
         List<ShotSummary> known = shots.now();
-        shots.find(id).ifPresent(summary -> background.run(
-                () -> wanted == id ? OpenShot.of(summary, library.log(id), ShownShots.before(summary, known), packs) : null, shot -> {
+        shots.find(id).ifPresent(summary -> stepping(
+                () -> wanted == id ? OpenShot.of(underWay.now(summary), library.log(id), ShownShots.before(summary, known), packs) : null, shot -> {
             if (shot != null && wanted == id) {
-                latest = null;
+                underWay.forgetLatest();
                 open.set(shot);
             }
-        }, this::failed));
+        }));
     }
 
     /**
@@ -205,7 +204,7 @@ public final class StudyDesk implements AutoCloseable {
         OpenShot shot = open.get();
         if (edit.changes()) {
             ShotLog log = shot.log();
-            latest = edit.apply(latestSheet());
+            underWay.expect(edit.apply(latestSheet()));
             change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log, false, step -> { });
         }
         return edit.changes();
@@ -213,7 +212,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** {@return the open shot's record with the edits that are still on their way to the library; empty while none is open} */
     public ShotSheet latestSheet() {
-        return latest != null ? latest : open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded();
+        return underWay.latest().orElseGet(() -> open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded());
     }
 
     /** Takes the last step back, whatever it was made on, and shows the shot it was made on. */
@@ -231,7 +230,7 @@ public final class StudyDesk implements AutoCloseable {
         if (!changes.isEmpty()) {
             OpenShot shot = open.get();
             changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && !change.key().equals(Change.BINNED))
-                    .forEach(change -> latest = change.edit().apply(latestSheet()));
+                    .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
             change(() -> Optional.of(library.apply(words, changes, reason)), null, false, step -> { });
         }
     }
@@ -262,6 +261,12 @@ public final class StudyDesk implements AutoCloseable {
     public void added(List<ShotSummary> summaries) {
         shots.add(summaries);
         markStored();
+        // The shelf may have changed while they were on their way.
+        stepping(() -> {
+            List<ShotSummary> now = library.refreshed(underWay.over(summaries));
+            underWay.made(now);
+            return now;
+        }, now -> shots.change(now, List.of()));
     }
 
     /** Keeps that those shots came together, so that their import is undone as one step. */
@@ -315,10 +320,6 @@ public final class StudyDesk implements AutoCloseable {
         library.close();
     }
 
-    private interface Making {
-        Optional<StoredStep> make();
-    }
-
     /**
      * What a step did to what is shown.
      *
@@ -329,38 +330,41 @@ public final class StudyDesk implements AutoCloseable {
     }
 
     /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
-    private void change(Making making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
-        underWay++;
+    private void change(Supplier<Optional<StoredStep>> making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
         List<RulePack> packs = settings.get().packs();
-        List<ShotSummary> known = shots.now();
-        background.run(() -> {
-            Optional<StoredStep> made = making.make();
-            return made.isEmpty() ? null : changed(made.get(), known, knownLog, leadsToShot, packs);
+        List<ShotSummary> shown = shots.now();
+        stepping(() -> {
+            Optional<StoredStep> made = making.get();
+            return made.isEmpty() ? null : changed(made.get(), shown, knownLog, leadsToShot, packs);
         }, changed -> {
-            settled();
             if (changed != null) {
                 show(changed);
                 then.accept(changed.step);
             }
+        });
+    }
+
+    private <T> void stepping(Callable<T> work, Consumer<T> then) {
+        underWay.begin();
+        background.run(work, done -> {
+            underWay.end();
+            then.accept(done);
         }, failure -> {
-            settled();
+            underWay.end();
             failed(failure);
         });
     }
 
     /** Runs on the worker. A shelf that changed may tell something new of any shot. */
-    private Changed changed(StoredStep step, List<ShotSummary> known, ShotLog knownLog, boolean leadsToShot, List<RulePack> packs) {
-        List<ShotSummary> after = step.shelf().isEmpty() ? step.shots()
-                : library.refreshed(known.stream().filter(shot -> !step.gone().contains(shot.id())).toList());
+    private Changed changed(StoredStep step, List<ShotSummary> shown, ShotLog knownLog, boolean leadsToShot, List<RulePack> packs) {
+        underWay.made(step);
+        List<ShotSummary> known = underWay.over(shown);
+        List<ShotSummary> after = step.shelf().isEmpty() ? step.shots() : library.refreshed(known);
+        underWay.made(after);
         long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
         Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream()).filter(shot -> shot.id() == leading).findFirst()
                 .map(shot -> OpenShot.of(shot, knownLog != null ? knownLog : library.log(shot.id()), ShownShots.before(shot, known), packs));
         return new Changed(step, opened, after, library.editDepth());
-    }
-
-    private void settled() {
-        underWay--;
-        latest = underWay == 0 ? null : latest;
     }
 
     private void show(Changed changed) {
@@ -380,7 +384,7 @@ public final class StudyDesk implements AutoCloseable {
     private void openAnother() {
         wanted = -1;
         if (shots.list().isEmpty()) {
-            latest = null;
+            underWay.forgetLatest();
             open.set(null);
         } else {
             select(ShotOrder.newestFirst(shots.now()).get(0).id());

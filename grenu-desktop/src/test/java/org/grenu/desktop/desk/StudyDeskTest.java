@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.library.ShotSummary;
 import org.jdbi.v3.core.Jdbi;
@@ -32,6 +35,30 @@ class StudyDeskTest extends DeskFixture {
         assertThat(open().sheet().number(SheetField.DOSE)).hasValue(17.5);
         assertThat(desk.noticeProperty().get()).isNull();
         assertThat(desk.storedProperty().get()).startsWith("Stored ");
+    }
+
+    /** A change of the shelf tells something new of every shot, but takes nothing back that was just entered or binned. */
+    @Test
+    void aChangeOfTheShelfKeepsWhatWasJustEntered() {
+        desk.enter(SheetField.DOSE, "17.5");
+        desk.bin(List.of(desk.shots().get(0)));
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        until(() -> desk.editDepthProperty().get().undoable() == 3);
+        assertThat(open().sheet().number(SheetField.DOSE)).hasValue(17.5);
+        assertThat(desk.shots()).hasSize(2).allSatisfy(shot -> assertThat(shot.sheet().number(SheetField.ALTITUDE)).hasValue(320));
+        assertThat(desk.shots().get(1).sheet()).isEqualTo(open().sheet());
+    }
+
+    /** Shots whose import began before the shelf was filled know it all the same. */
+    @Test
+    void shotsThatComeInWhileTheShelfChangesKnowIt() {
+        List<ShotSummary> known = List.copyOf(desk.shots());
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        until(() -> desk.editDepthProperty().get().undoable() == 1);
+        desk.shots().clear();
+        desk.added(known);
+        until(() -> desk.shots().stream().allMatch(shot -> shot.sheet().has(SheetField.ALTITUDE)));
+        assertThat(desk.shots()).hasSize(3);
     }
 
     @Test
