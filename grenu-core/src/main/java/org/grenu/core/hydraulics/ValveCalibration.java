@@ -52,6 +52,16 @@ public final class ValveCalibration {
         }
     }
 
+    /**
+     * A position for a wanted flow.
+     *
+     * @param at   the position
+     * @param low  lower end of the positions that the uncertainty (k = 2) of calibration and flow leaves open, as far as they are reached
+     * @param high upper end
+     */
+    public record Opening(double at, double low, double high) {
+    }
+
     private ValveCalibration(List<Position> positions) {
         this.positions = List.copyOf(positions);
         at = positions.stream().mapToDouble(Position::at).toArray();
@@ -142,6 +152,19 @@ public final class ValveCalibration {
     public OptionalDouble positionFor(double flow) {
         double position = curve.where(flow);
         return Double.isNaN(position) ? OptionalDouble.empty() : OptionalDouble.of(position);
+    }
+
+    /** {@return where to set the valve for that flow, g/s; empty when no position gives it} */
+    public Optional<Opening> openingFor(Measured flow) {
+        OptionalDouble position = positionFor(flow.value());
+        if (position.isEmpty()) {
+            return Optional.empty();
+        }
+        double at = position.getAsDouble();
+        double u = Math.hypot(flow.expanded(), flowAt(at).orElseThrow().expanded());
+        double one = positionFor(Math.max(least(), flow.value() - u)).orElse(at);
+        double other = positionFor(Math.min(largest(), flow.value() + u)).orElse(at);
+        return Optional.of(new Opening(at, Math.min(one, other), Math.max(one, other)));
     }
 
     /** {@return the least flow of any position, g/s} */

@@ -111,11 +111,11 @@ class ValveCalibrationTest {
         ValveSchedule schedule = new ValveSchedule(List.of(new ValveSchedule.Step(0, 0.25), new ValveSchedule.Step(8, 1), new ValveSchedule.Step(15, 2),
                 new ValveSchedule.Step(30, 3)));
         List<ValveSchedule.Translated> steps = schedule.translate(reference(), there);
-        assertThat(steps.get(0).position().orElseThrow()).as("0.55 g/s of 4 g/s in 4 turns").isCloseTo(0.55, within(1e-9));
-        assertThat(steps.get(1).position().orElseThrow()).isCloseTo(2.9, within(1e-9));
-        assertThat(steps.get(1).low()).isLessThan(2.9);
-        assertThat(steps.get(1).high()).isGreaterThan(2.9);
-        assertThat(steps.get(2).position()).as("6.8 g/s is more than 4").isEmpty();
+        assertThat(steps.get(0).opening().orElseThrow().at()).as("0.55 g/s of 4 g/s in 4 turns").isCloseTo(0.55, within(1e-9));
+        assertThat(steps.get(1).opening().orElseThrow().at()).isCloseTo(2.9, within(1e-9));
+        assertThat(steps.get(1).opening().orElseThrow().low()).isLessThan(2.9);
+        assertThat(steps.get(1).opening().orElseThrow().high()).isGreaterThan(2.9);
+        assertThat(steps.get(2).opening()).as("6.8 g/s is more than 4").isEmpty();
         assertThat(steps.get(2).flow()).isPresent();
         assertThat(steps.get(3).flow()).as("never run at 3").isEmpty();
     }

@@ -68,12 +68,11 @@ final class TranslationSection extends Section {
         boolean beyond = false;
         for (int i = 0; i < steps.size(); i++) {
             ValveSchedule.Translated step = steps.get(i);
-            beyond |= step.position().isEmpty();
-            String position = step.position().isPresent() ? Reported.fixed(step.position().getAsDouble(), 2) + "  (" + Reported.fixed(step.low(), 2) + "–" + Reported.fixed(step.high(), 2) + ")"
-                    : step.flow().isPresent() ? "cannot reach" : "not run here";
+            beyond |= step.opening().isEmpty();
+            String position = step.opening().map(OpeningText::of).orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
             Label[] cells = {new Label(DecimalText.exact(step.from().seconds())), new Label(DecimalText.exact(step.from().position())),
                 new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")), new Label(position)};
-            if (step.position().isEmpty()) {
+            if (step.opening().isEmpty()) {
                 cells[3].getStyleClass().add(Styles.REFUSAL);
             }
             for (int column = 0; column < 3; column++) {

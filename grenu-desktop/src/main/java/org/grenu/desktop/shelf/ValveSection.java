@@ -3,7 +3,9 @@ package org.grenu.desktop.shelf;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -61,8 +63,25 @@ final class ValveSection extends Section {
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         Label all = word("All runs");
         getChildren().addAll(caution, next, line, refusal, all, new RowsEntry(model.entry(ShelfField.VALVE_RUNS), ShelfField.VALVE_RUNS, "valve-runs"));
+        getChildren().add(inverse());
         runs.shownProperty().addListener((o, was, is) -> lead());
         lead();
+    }
+
+    /** The curve read backwards. */
+    private Node inverse() {
+        TextField flow = new TextField();
+        field(flow, "valve-flow", "g/s", 52);
+        flow.setAccessibleText("Free flow wanted, g/s");
+        flow.setTooltip(new Tooltip("Free flow wanted, g/s"));
+        Label opening = new Label();
+        opening.setId("valve-opening");
+        opening.setWrapText(true);
+        opening.textProperty().bind(Bindings.createStringBinding(() -> model.chosenProperty().get() == null ? ""
+                : OpeningText.forFlow(model.chosenProperty().get().version().entries(), flow.getText()), flow.textProperty(), model.chosenProperty()));
+        HBox line = new HBox(6, word("Set for"), flow, word("g/s:"), opening);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
     }
 
     private static void field(TextField field, String id, String hint, double width) {

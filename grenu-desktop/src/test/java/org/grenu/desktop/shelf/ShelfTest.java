@@ -58,6 +58,15 @@ class ShelfTest extends BenchFixture {
         show(ShelfKind.MACHINE, "Rig 2");
         assertThat(lookup("#translation").lookup((Labeled label) -> label.getText().equals("cannot reach")).tryQuery()).as("8 g/s are more than the vibration pump gives").isPresent();
         assertThat(lookup("#translation").lookup((Labeled label) -> label.getText().startsWith("Rig 3 gives 0.06 to 7.05 g/s")).tryQuery()).isPresent();
+        enter("valve-flow", "6,01");
+        assertThat(text("valve-opening")).as("four quarter turns give 6.0 g/s").startsWith("position 4.0");
+        enter("valve-flow", "30");
+        assertThat(text("valve-opening")).isEqualTo("it gives 0.01 to 10.05 g/s");
+        enter("valve-flow", "much");
+        assertThat(text("valve-opening")).startsWith("a flow is a number");
+        show(ShelfKind.MACHINE, "Rig 1");
+        enter("valve-flow", "3");
+        assertThat(text("valve-opening")).isEqualTo("run two positions first");
     }
 
     @Test

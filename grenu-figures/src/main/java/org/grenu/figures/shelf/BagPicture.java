@@ -19,6 +19,7 @@ final class BagPicture {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final double RAIL = 50;
+    private static final String DOTS = "a dot a shot";
 
     private final Sketch s;
     private final BagFigure bag;
@@ -74,7 +75,11 @@ final class BagPicture {
 
     /** Days in the freezer do not count, so the window is where the age lies within it. */
     private void rest() {
-        if (bag.rest().isEmpty() || bag.life().first(BagEvent.Kind.ROASTED).isEmpty()) {
+        if (bag.life().first(BagEvent.Kind.ROASTED).isEmpty()) {
+            return;
+        }
+        if (bag.rest().isEmpty()) {
+            s.note("rest window: no school chosen", 0, 12, Align.LEFT);
             return;
         }
         RestWindow window = bag.rest().get();
@@ -101,6 +106,8 @@ final class BagPicture {
                 s.dot(x(day), RAIL + 8 + 4.2 * i, 1.8, "ink", 0.75);
             }
         });
+        perDay.keySet().stream().findFirst().filter(day -> x(day) > s.noteWidth(DOTS) + 8)
+                .ifPresent(day -> s.note(DOTS, x(day) - 8 - s.noteWidth(DOTS), RAIL + 20, Align.LEFT));
     }
 
     private void events() {
@@ -154,19 +161,36 @@ final class BagPicture {
         double word = 0;
         double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(), Math.max(0, net - stock.gone())};
         String[] names = {"doses", "purges", "waste", "portioned out", "left"};
-        String[] roles = {"ink", "muted", "rail", "slate", "chip-2"};
         for (int i = 0; i < parts.length; i++) {
             double to = x + mass.at(parts[i]);
-            s.fill(x, y - 4, to - x - (to - x > 1.5 ? 1 : 0), 8, roles[i], 0.9);
+            boolean left = i == parts.length - 1;
+            if (left) {
+                dosesLeft(stock, mass, x, y);
+            } else {
+                s.fill(x, y - 4, to - x - (to - x > 1.5 ? 1 : 0), 8, "budget-" + (i + 1), 1);
+            }
             if (parts[i] > 0) {
-                s.fill(word, y + 10, 7, 7, roles[i], 0.9);
+                Rectangle2D key = new Rectangle2D.Double(word + 0.5, y + 10.5, 6, 6);
+                if (left) {
+                    s.outline(key, "ink", 0.9);
+                } else {
+                    s.fill(key, "budget-" + (i + 1), 1);
+                }
                 s.note(names[i] + " " + grams(parts[i]), word + 11, y + 17, Align.LEFT);
                 word += 24 + s.noteWidth(names[i] + " " + grams(parts[i]));
             }
             x = to;
         }
-        s.outline(new Rectangle2D.Double(0, y - 4, mass.at(net), 8), "phase-edge", 0.75);
+        s.outline(new Rectangle2D.Double(0, y - 4, mass.at(net), 8), "ink", 0.9);
         left(stock, width - 126, y);
+    }
+
+    /** What is left is empty cells, one a dose. */
+    private void dosesLeft(BagStock stock, Sketch.Axis mass, double from, double y) {
+        double cell = mass.at(stock.usualDose().orElse(0));
+        for (int i = 1; cell > 3 && i <= stock.dosesLeft().orElse(0); i++) {
+            s.line(from + i * cell, y - 4, from + i * cell, y + 4, "muted", 0.75);
+        }
     }
 
     private void left(BagStock stock, double x, double y) {
