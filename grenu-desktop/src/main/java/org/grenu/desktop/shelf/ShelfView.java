@@ -63,9 +63,13 @@ public final class ShelfView extends BorderPane {
         setCenter(scroll);
         model.cards().addListener((Observable o) -> show());
         model.chosenProperty().addListener((o, was, is) -> mark());
-        model.kindProperty().addListener((o, was, is) -> offer());
+        model.kindProperty().addListener((o, was, is) -> {
+            list.getChildren().clear();
+            teachWhereEmpty();
+            offer();
+        });
         appearance.themeProperty().addListener((o, was, is) -> show());
-        offer();
+        show();
     }
 
     private Node kinds() {
@@ -162,11 +166,15 @@ public final class ShelfView extends BorderPane {
 
     private void show() {
         list.getChildren().setAll(model.cards().stream().map(this::card).toList());
-        if (model.cards().isEmpty()) {
-            list.getChildren().add(empty());
-        }
+        teachWhereEmpty();
         mark();
         offer();
+    }
+
+    private void teachWhereEmpty() {
+        if (model.nothingHere()) {
+            list.getChildren().setAll(empty());
+        }
     }
 
     private Node empty() {
@@ -183,6 +191,7 @@ public final class ShelfView extends BorderPane {
             case RECIPE -> "No recipe yet. Open a shot that worked and choose Promote to recipe.";
             case STUDY -> "No study here yet. A study keeps its question; shots name the studies they belong to, and their arm.";
         });
+        teaching.setId("shelf-teaching");
         teaching.getStyleClass().setAll("label", Styles.PROSE);
         teaching.setWrapText(true);
         teaching.setMaxWidth(460);

@@ -96,6 +96,11 @@ public final class ShelfViewModel implements AutoCloseable {
         return cards;
     }
 
+    /** {@return whether there is nothing of the sort shown} */
+    boolean nothingHere() {
+        return shown().isEmpty();
+    }
+
     // Actions
 
     /** Shows that thing. */

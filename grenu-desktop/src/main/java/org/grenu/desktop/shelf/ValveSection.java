@@ -71,7 +71,7 @@ final class ValveSection extends Section {
     /** The curve read backwards. */
     private Node inverse() {
         TextField flow = new TextField();
-        field(flow, "valve-flow", "g/s", 52);
+        field(flow, "valve-flow", "flow", 52);
         flow.setAccessibleText("Free flow wanted, g/s");
         flow.setTooltip(new Tooltip("Free flow wanted, g/s"));
         Label opening = new Label();
