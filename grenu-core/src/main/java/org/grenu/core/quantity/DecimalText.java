@@ -31,4 +31,14 @@ public final class DecimalText {
         }
         return Double.toString(value);
     }
+
+    /** {@return a plain number with zeros added until it has that many decimals} */
+    public static String padded(String text, int decimals) {
+        if (text.isEmpty() || decimals == 0 || text.contains("E")) {
+            return text;
+        }
+        int point = text.indexOf('.');
+        int has = point < 0 ? 0 : text.length() - point - 1;
+        return has >= decimals ? text : text + (point < 0 ? "." : "") + "0".repeat(decimals - has);
+    }
 }

@@ -22,24 +22,55 @@ public final class ShotFilter {
     private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)");
 
     private final List<Condition> conditions;
+    private final List<String> names;
+    private final List<String> unmeasured;
 
-    private ShotFilter(List<Condition> conditions) {
+    private ShotFilter(List<Condition> conditions, List<String> names, List<String> unmeasured) {
         this.conditions = List.copyOf(conditions);
+        this.names = List.copyOf(names);
+        this.unmeasured = List.copyOf(unmeasured);
     }
 
     /** {@return the filter for what was typed; a blank text lets everything through} */
     public static ShotFilter parse(String typed) {
         List<Condition> conditions = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        List<String> unmeasured = new ArrayList<>();
         Matcher tokens = TOKEN.matcher(typed.toLowerCase(Locale.ROOT));
         while (tokens.find()) {
             String token = tokens.group().replace("\"", "").strip();
             boolean without = token.startsWith("-") && token.length() > 1;
-            Condition condition = condition(without ? token.substring(1) : token);
+            String asked = without ? token.substring(1) : token;
+            Condition condition = condition(asked);
+            name(asked).ifPresent(names::add);
+            if (COMPARISON.matcher(asked).matches() && name(asked).isEmpty()) {
+                unmeasured.add(asked);
+            }
             if (!token.isEmpty()) {
                 conditions.add(without ? subject -> !condition.meets(subject) : condition);
             }
         }
-        return new ShotFilter(conditions);
+        return new ShotFilter(conditions, names, unmeasured);
+    }
+
+    /** The field that a condition asks for; none where it is a word. */
+    private static Optional<String> name(String token) {
+        Matcher comparison = COMPARISON.matcher(token);
+        if (comparison.matches() && DecimalText.parse(comparison.group(3)).isPresent()) {
+            return Optional.of(comparison.group(1));
+        }
+        Matcher field = FIELD.matcher(token);
+        return !field.matches() ? Optional.empty() : Optional.of(field.group(1).equals("unknown") ? field.group(2) : field.group(1));
+    }
+
+    /** {@return the names of the fields that are asked for} A field that no shot knows lets nothing through. */
+    public List<String> names() {
+        return names;
+    }
+
+    /** {@return comparisons with something that is no number, which are looked for as words} */
+    public List<String> unmeasured() {
+        return unmeasured;
     }
 
     /** {@return whether the shot meets every condition} */

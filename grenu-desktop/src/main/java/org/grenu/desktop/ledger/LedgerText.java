@@ -13,6 +13,7 @@ import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.profile.Exit;
 import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepEnding;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.BeverageSource;
@@ -199,15 +200,6 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         if (field.kind() == FieldKind.MOMENT) {
             return text.replace('T', ' ');
         }
-        return padded(text, decimals).replace('-', field.kind() == FieldKind.NUMBER ? '\u2212' : '-');
-    }
-
-    static String padded(String text, int decimals) {
-        if (text.isEmpty() || decimals == 0 || text.contains("E")) {
-            return text;
-        }
-        int point = text.indexOf('.');
-        int has = point < 0 ? 0 : text.length() - point - 1;
-        return has >= decimals ? text : text + (point < 0 ? "." : "") + "0".repeat(decimals - has);
+        return DecimalText.padded(text, decimals).replace('-', field.kind() == FieldKind.NUMBER ? '\u2212' : '-');
     }
 }

@@ -245,7 +245,7 @@ public final class LedgerViewModel {
 
     private String shownReading(int index) {
         List<Double> readings = open() == null ? List.of() : open().summary().sheet().numbers(SheetField.READINGS);
-        return index < readings.size() ? LedgerText.padded(DecimalText.exact(readings.get(index)), 2) : "";
+        return index < readings.size() ? DecimalText.padded(DecimalText.exact(readings.get(index)), 2) : "";
     }
 
     private boolean enterReading(int index, String typed) {

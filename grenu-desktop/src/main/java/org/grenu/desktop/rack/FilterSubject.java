@@ -2,10 +2,13 @@ package org.grenu.desktop.rack;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.grenu.core.curve.TimeConvention;
@@ -48,6 +51,13 @@ final class FilterSubject implements ShotFilter.Subject {
         fields.put("temp", SheetField.TEMPERATURE);
         fields.put("profile", SheetField.PROFILE);
         return fields;
+    }
+
+    /** {@return the names by which a filter can ask, but for entries that the user made up} */
+    static Set<String> names() {
+        Set<String> names = new HashSet<>(FIELDS.keySet());
+        names.addAll(List.of("beverage", "mass", "ratio", "strength", "tds", "ey", "yield", "time", "age", "peak", "shot", "number", "day", "finding", "is"));
+        return names;
     }
 
     /** Makes what every keystroke asks for; another thread may do that, since each is made whole or not at all. */

@@ -245,7 +245,7 @@ public final class RackView extends VBox {
         if (!model.rows().isEmpty()) {
             return "";
         }
-        return model.filterProperty().get().isBlank() ? "No shots yet." : "No shot passes the filter. Esc clears it.";
+        return model.filterProperty().get().isBlank() ? "No shots yet." : ("No shot passes the filter. " + model.misunderstood()).strip() + " Esc clears it.";
     }
 
     /** What the slips leave out for want of room. */

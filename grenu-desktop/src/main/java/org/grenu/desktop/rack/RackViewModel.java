@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -16,6 +17,7 @@ import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
+import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.study.SheetField;
@@ -84,6 +86,18 @@ public final class RackViewModel {
     /** {@return headings and slips, top to bottom} */
     public ObservableList<RackRow> rows() {
         return rows;
+    }
+
+    /** {@return why nothing can pass the filter, if it asks for what no shot has; else empty} */
+    String misunderstood() {
+        ShotFilter asked = ShotFilter.parse(filter.get());
+        Set<String> names = FilterSubject.names();
+        ordered.forEach(shot -> shot.sheet().extras().keySet().forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
+        Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
+        if (strange.isPresent()) {
+            return "No field is called “" + strange.get() + "”." + NearName.of(strange.get(), names).map(near -> " Did you mean " + near + "?").orElse("");
+        }
+        return asked.unmeasured().stream().findFirst().map(token -> "“" + token + "” compares with no number.").orElse("");
     }
 
     /** {@return the row of the shot being read; −1 when it is not in the rack} */

@@ -116,7 +116,7 @@ public final class SeriesViewModel {
     /** {@return an editor for one reading's value; entering nothing takes it out} */
     EntryViewModel reading(int index) {
         return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> index < series().taken().size()
-                ? DecimalText.exact(series().taken().get(index).value()) : "", typed -> replace(index, typed));
+                ? DecimalText.padded(DecimalText.exact(series().taken().get(index).value()), 2) : "", typed -> replace(index, typed));
     }
 
     /** Takes a reading out of the series. */

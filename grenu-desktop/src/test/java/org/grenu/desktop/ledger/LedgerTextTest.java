@@ -68,7 +68,7 @@ class LedgerTextTest {
         assertThat(LedgerText.shown(shot, SheetField.DOSE)).isEqualTo("18.0");
         assertThat(LedgerText.shown(shot, SheetField.ZERO)).isEqualTo("−0.10");
         assertThat(LedgerText.shown(shot, SheetField.MOISTURE)).isEqualTo("2.345");
-        assertThat(LedgerText.shown(shot, SheetField.PULLED_AT)).as("a hyphen in a date is no minus").isEqualTo("2026-05-13T09:04");
+        assertThat(LedgerText.shown(shot, SheetField.PULLED_AT)).as("a hyphen in a date is no minus").isEqualTo("2026-05-13 09:04");
         assertThat(LedgerText.shown(shot, SheetField.NOTE)).isEmpty();
         assertThat(LedgerText.shown(null, SheetField.DOSE)).isEmpty();
     }

@@ -3,6 +3,7 @@ package org.grenu.desktop.rack;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.FoundInShots;
@@ -53,6 +54,23 @@ class FilterOffersTest extends DeskFixture {
         until(() -> desk.shots().stream().noneMatch(shot -> found.of(shot.id()).isEmpty()) || !found.names().isEmpty());
         String name = found.names().get(0);
         assertThat(rack.offers("finding:" + name.substring(0, 3))).extracting(Offer::shown).contains("finding:" + name);
+    }
+
+    /** What nobody can meet is said, with the name that was perhaps meant. */
+    @Test
+    void aFieldThatIsNoneIsNamed() {
+        desk.enterOwn("beans frozen", "yes");
+        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        Map.of("temperture:93", "No field is called “temperture”. Did you mean temperature?",
+                "-grnid<2", "No field is called “grnid”. Did you mean grind?",
+                "unknown:taaste", "No field is called “taaste”. Did you mean taste?",
+                "bean_frozen:no", "No field is called “bean_frozen”. Did you mean beans_frozen?",
+                "xyzzyx:1", "No field is called “xyzzyx”.",
+                "ey>high", "“ey>high” compares with no number.",
+                "ey>99 beans_frozen:no coffee:none", "").forEach((typed, said) -> {
+            rack.filterProperty().set(typed);
+            assertThat(rack.misunderstood()).as(typed).isEqualTo(said);
+        });
     }
 
     @Test
