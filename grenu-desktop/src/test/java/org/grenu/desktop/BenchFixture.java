@@ -119,6 +119,14 @@ public abstract class BenchFixture extends ApplicationTest {
         return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
     }
 
+    /** {@return what the slips in sight say, spoken} */
+    protected List<String> slips() {
+        List<String> spoken = new ArrayList<>();
+        interact(() -> lookup("#rack").query().lookupAll(".list-cell").stream().filter(BenchFixture::inSight).map(Node::getAccessibleText)
+                .filter(words -> words != null && !words.isEmpty()).forEach(spoken::add));
+        return spoken;
+    }
+
     /** {@return whether neither the node nor anything it stands in is hidden} */
     protected static boolean inSight(Node node) {
         return node == null || node.isVisible() && inSight(node.getParent());

@@ -34,7 +34,6 @@ public final class Styles {
     public static final String EMPTY = "empty";
     public static final String LINK = "link";
     public static final String FOLD = "fold";
-    public static final String SLIP_MASSES = "slip-masses";
     public static final String SLIP_BODY = "slip-body";
     public static final String CAPTION = "caption";
     public static final String VALUE = "value";
@@ -47,7 +46,6 @@ public final class Styles {
     public static final String RACK_FOOT = "rack-foot";
     public static final String RACK_LIST = "rack-list";
     public static final String FILTER_BOX = "filter-box";
-    public static final String MINIATURE_FOOT = "miniature-foot";
     public static final String ICON = "icon";
     public static final String PRODUCT_MARK = "product-mark";
     public static final String CURRENT = "current";

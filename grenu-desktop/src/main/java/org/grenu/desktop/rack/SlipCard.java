@@ -1,129 +1,108 @@
 package org.grenu.desktop.rack;
 
 import java.util.function.Consumer;
-import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
-import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
-import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 import org.grenu.desktop.control.Styles;
+import org.grenu.figures.theme.Theme;
 import org.grenu.library.ShotSummary;
 
-/** A slip's nodes, which show one shot after another while the rack is scrolled. */
+/**
+ * A slip, which shows one shot after another while the rack is scrolled. It is drawn and not made of labels: to style twenty nodes
+ * of each row anew takes longer than a frame.
+ */
 final class SlipCard extends HBox {
 
-    private static final int CHIPS = 4;
+    private static final double PICK_WIDTH = 26;
 
     private final Rectangle tab = new Rectangle(5, 22);
-    private final Miniature miniature = new Miniature();
-    private final Label masses = label(Styles.SLIP_MASSES);
-    private final Label time = label(Styles.SLIP_MASSES);
-    private final Label unknown = label(Styles.MUTED, Styles.CAPTION);
-    private final Label ey = label(Styles.MUTED);
-    private final Label yield = label(Styles.STRONG);
-    private final Label expanded = label(Styles.MUTED);
-    private final Label number = label(Styles.MUTED);
-    private final Circle dot = new Circle(3.2);
-    private final HBox chips = new HBox(9);
-    private final Label faulty = label(Styles.CHIP, Styles.FAULTY);
-    private final HBox line = new HBox(chips);
-    /** Only made where shots are compared: every node of a row is styled while it is scrolled. */
+    private final Drawing drawing = new Drawing();
+    private final StackPane body = new StackPane(drawing);
+    private ShotSummary shot;
+    private SlipText text;
+    private Color color;
+    private Theme theme;
+    /** Only made where shots are compared. */
     private CheckBox pick;
 
     SlipCard() {
-        number.setMinWidth(Region.USE_PREF_SIZE);
-        ey.setText("EY");
-        faulty.setText("faulty");
-        faulty.setMinWidth(Region.USE_PREF_SIZE);
-        for (int i = 0; i < CHIPS; i++) {
-            Label chip = label(Styles.CHIP);
-            chip.setMinWidth(0);
-            chips.getChildren().add(chip);
-        }
-        Label first = (Label) chips.getChildren().get(0);
-        first.getStyleClass().add(Styles.STRONG);
-        first.setGraphic(dot);
-        first.setGraphicTextGap(5);
-        first.setMinWidth(Region.USE_PREF_SIZE);
-        chips.getChildren().add(faulty);
-        chips.setPadding(new Insets(0, 0, 0, 1));
-        VBox words = new VBox(1, new HBox(4, masses, time), new HBox(4, unknown, ey, yield, expanded, gap(), number));
-        HBox.setHgrow(words, Priority.ALWAYS);
-        VBox slip = new VBox(5, new HBox(8, miniature, words), line);
-        slip.getStyleClass().add(Styles.SLIP_BODY);
         tab.setTranslateY(10);
-        HBox.setHgrow(slip, Priority.ALWAYS);
-        getChildren().addAll(tab, slip);
+        body.getStyleClass().add(Styles.SLIP_BODY);
+        body.setAlignment(Pos.BOTTOM_RIGHT);
+        HBox.setHgrow(body, Priority.ALWAYS);
+        getChildren().addAll(tab, body);
     }
 
-    void show(ShotSummary shot, SlipText text, Color color) {
-        tab.setFill(color);
-        dot.setFill(color);
-        miniature.show(shot.digest().miniature(), color);
-        masses.setText(text.masses());
-        show(time, !text.time().isEmpty(), "· " + text.time());
-        boolean known = !text.yield().isEmpty();
-        show(unknown, !known, "EY " + text.missing());
-        show(ey, known, "EY");
-        show(yield, known, text.yield());
-        show(expanded, known, text.expanded());
-        number.setText(text.number());
-        for (int i = 0; i < CHIPS; i++) {
-            show((Label) chips.getChildren().get(i), i < text.chips().size(), i < text.chips().size() ? text.chips().get(i) : "");
-        }
-        show(faulty, !text.fault().isEmpty(), "faulty");
+    void show(ShotSummary shown, SlipText words, Color colour, Theme light) {
+        shot = shown;
+        text = words;
+        color = colour;
+        theme = light;
+        tab.setFill(colour);
+        drawing.paint();
+    }
+
+    /** {@return whether all its numbers are shown whole} */
+    boolean numbersFit() {
+        return text == null || SlipPaint.needed(text) <= drawing.getWidth();
     }
 
     /** Offers to let the shot take part in the comparison. */
-    void offerToPick(ShotSummary shot, boolean picked, Consumer<ShotSummary> toggle) {
+    void offerToPick(boolean picked, Consumer<ShotSummary> toggle) {
         if (pick == null) {
             pick = new CheckBox();
             pick.getStyleClass().add(Styles.SLIP_PICK);
             pick.setFocusTraversable(false);
             pick.setMinWidth(Region.USE_PREF_SIZE);
-            HBox end = new HBox(gap(), pick);
-            end.setMinWidth(26);
-            HBox.setHgrow(end, Priority.ALWAYS);
-            line.getChildren().add(end);
+            body.getChildren().add(pick);
+            drawing.paint();
         }
+        ShotSummary offered = shot;
         pick.setId("pick-" + shot.number());
         pick.setSelected(picked);
         pick.setAccessibleText("Compare shot " + shot.number());
-        pick.setOnAction(event -> toggle.accept(shot));
+        pick.setOnAction(event -> toggle.accept(offered));
     }
 
     void offerNothing() {
         if (pick != null) {
+            body.getChildren().remove(pick);
             pick = null;
-            line.getChildren().remove(1);
+            drawing.paint();
         }
     }
 
-    /** A hidden label keeps its text: one that is emptied would be styled anew. */
-    private static void show(Label label, boolean is, String text) {
-        if (is) {
-            label.setText(text);
+    /** The drawn part, as wide as there is room. */
+    private final class Drawing extends Region {
+
+        private final Canvas canvas = new Canvas(0, SlipPaint.HEIGHT);
+
+        Drawing() {
+            setMinSize(0, SlipPaint.HEIGHT);
+            setPrefSize(0, SlipPaint.HEIGHT);
+            setMaxHeight(SlipPaint.HEIGHT);
+            getChildren().add(canvas);
         }
-        label.setVisible(is);
-        label.setManaged(is);
-    }
 
-    private static Region gap() {
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        return gap;
-    }
+        @Override
+        protected void layoutChildren() {
+            if (canvas.getWidth() != getWidth()) {
+                canvas.setWidth(getWidth());
+                paint();
+            }
+        }
 
-    private static Label label(String... styles) {
-        Label label = new Label();
-        label.getStyleClass().addAll(styles);
-        label.setTextOverrun(OverrunStyle.ELLIPSIS);
-        return label;
+        void paint() {
+            if (text != null && canvas.getWidth() > 0) {
+                new SlipPaint(canvas.getGraphicsContext2D(), theme, canvas.getWidth()).paint(text, shot.digest().miniature(), color, pick == null ? 0 : PICK_WIDTH);
+            }
+        }
     }
 }

@@ -14,6 +14,7 @@ import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.Workspace;
+import org.grenu.figures.theme.Theme;
 import org.grenu.library.ShotSummary;
 
 /** A row of the rack: a day's heading or a slip. */
@@ -73,9 +74,10 @@ final class SlipCell extends ListCell<RackRow> {
 
     private void fill(ShotSummary shot, SlipText text) {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
-        card.show(shot, text, FxColor.of(appearance.scale().get().color(shot.sheet(), appearance.themeProperty().get())));
+        Theme theme = appearance.themeProperty().get();
+        card.show(shot, text, FxColor.of(appearance.scale().get().color(shot.sheet(), theme)), theme);
         if (workspace.getValue() == Workspace.COMPARE) {
-            card.offerToPick(shot, picked.contains(shot), picked::toggle);
+            card.offerToPick(picked.contains(shot), picked::toggle);
         } else {
             card.offerNothing();
         }
@@ -83,6 +85,7 @@ final class SlipCell extends ListCell<RackRow> {
 
     private static String spoken(SlipText text) {
         return "Shot " + text.number() + ", " + text.masses() + ", " + text.time() + ", extraction yield "
-                + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed");
+                + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed") + ", " + String.join(", ", text.chips())
+                + (text.fault().isEmpty() ? "" : ", faulty: " + text.fault());
     }
 }

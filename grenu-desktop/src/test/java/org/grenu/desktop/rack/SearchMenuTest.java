@@ -2,17 +2,25 @@ package org.grenu.desktop.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.SnapshotParameters;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.skin.VirtualFlow;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.paint.Color;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.desk.Workspace;
+import org.grenu.figures.theme.Theme;
 import org.junit.jupiter.api.Test;
 
 /** What can be done with the shots that a search finds, and the rack's rows while it is scrolled. */
@@ -106,21 +114,60 @@ class SearchMenuTest extends BenchFixture {
         assertThat(list.lookupAll(".check-box")).isEmpty();
     }
 
+    /** At the smallest window too: names may be cut, numbers never. */
+    @Test
+    void numbersOfSlipsAreNeverCut() {
+        openShot(5);
+        interact(() -> {
+            view.getScene().getWindow().setWidth(1100);
+            view.getScene().getWindow().setHeight(700);
+        });
+        ListView<RackRow> list = lookup("#rack").queryListView();
+        for (int row = 0; row < list.getItems().size(); row += 6) {
+            int top = row;
+            interact(() -> {
+                list.scrollTo(top);
+                list.layout();
+                list.lookupAll(".slip-body").stream().map(Node::getParent).filter(BenchFixture::inSight).map(SlipCard.class::cast)
+                        .forEach(card -> assertThat(card.numbersFit()).isTrue());
+            });
+        }
+        assertThat(SlipPaint.needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s", "20.28", "±0.16", "", List.of(), ""))).isGreaterThan(190);
+    }
+
     private int numberOf(long id) {
         return bench.desk().shots().stream().filter(shot -> shot.id() == id).findFirst().orElseThrow().number();
     }
 
     private void check(RackRow row, Node cell) {
-        List<String> words = cell.lookupAll(".label").stream().filter(BenchFixture::inSight).map(node -> ((Label) node).getText()).toList();
         if (row instanceof RackRow.DayHeading heading) {
+            List<String> words = cell.lookupAll(".label").stream().filter(BenchFixture::inSight).map(node -> ((Label) node).getText()).toList();
             assertThat(words).contains(heading.day()).hasSize(2);
         } else if (row instanceof RackRow.Slip slip) {
             SlipText text = SlipText.of(slip.shot(), bench.desk().reckonings().of(slip.shot()), bench.appearance().colourByProperty().get(),
                     bench.desk().settingsProperty().get().convention());
-            assertThat(words).contains(text.number(), text.masses()).containsAll(text.chips());
-            assertThat(words.contains("faulty")).isEqualTo(!text.fault().isEmpty());
-            assertThat(words.contains(text.yield())).isEqualTo(!text.yield().isEmpty());
-            assertThat(words.stream().anyMatch(word -> word.startsWith("EY needs"))).isEqualTo(text.yield().isEmpty());
+            assertThat(cell.getAccessibleText()).startsWith("Shot " + text.number() + ", " + text.masses() + ", ").contains(text.yield(), String.join(", ", text.chips()));
+            assertThat(cell.getAccessibleText().contains("faulty: ")).isEqualTo(!text.fault().isEmpty());
+            SlipCard shown = (SlipCard) cell.lookup(".slip-body").getParent();
+            Theme theme = bench.appearance().themeProperty().get();
+            Canvas anew = new Canvas(canvas(shown).getWidth(), SlipPaint.HEIGHT);
+            new SlipPaint(anew.getGraphicsContext2D(), theme, anew.getWidth()).paint(text, slip.shot().digest().miniature(),
+                    FxColor.of(bench.appearance().scale().get().color(slip.shot().sheet(), theme)), 0);
+            assertThat(pixels(canvas(shown))).as("shot " + text.number() + " is drawn as if it were the first on its slip").isEqualTo(pixels(anew));
         }
+    }
+
+    private static Canvas canvas(SlipCard card) {
+        return (Canvas) card.lookupAll("*").stream().filter(Canvas.class::isInstance).findFirst().orElseThrow();
+    }
+
+    private static int[] pixels(Canvas canvas) {
+        SnapshotParameters clear = new SnapshotParameters();
+        clear.setFill(Color.TRANSPARENT);
+        WritableImage image = canvas.snapshot(clear, null);
+        int[] pixels = new int[(int) image.getWidth() * (int) image.getHeight()];
+        image.getPixelReader().getPixels(0, 0, (int) image.getWidth(), (int) image.getHeight(), PixelFormat.getIntArgbInstance(), pixels, 0, (int) image.getWidth());
+        assertThat(Arrays.stream(pixels).anyMatch(pixel -> pixel != 0)).as("something is drawn").isTrue();
+        return pixels;
     }
 }

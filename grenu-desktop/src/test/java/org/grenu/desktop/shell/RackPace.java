@@ -52,6 +52,8 @@ class RackPace extends ApplicationTest {
         Platform.runLater(bench.desk()::loadTheRest);
         report("while the rest is read", frames(frame -> { }));
         Thread.sleep(Long.getLong("grenu.settle", 10_000));
+        frames(frame -> flow().scrollPixels(120));
+        frames(frame -> flow().scrollPixels(-120));
         report("scrolling, 120 pixels a frame", frames(frame -> flow().scrollPixels(120)));
         report("back to the top, a page a frame", frames(frame -> flow().scrollPixels(-600)));
         report("to the next shot, three a second", frames(frame -> {

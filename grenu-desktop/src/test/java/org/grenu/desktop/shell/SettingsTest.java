@@ -49,8 +49,8 @@ class SettingsTest extends BenchFixture {
         var times = bench.desk().openProperty().get().measures().curve().times();
         interact(() -> ((RadioButton) lookup("#convention-first_drip_to_pump_off").query()).fire());
         assertThat(text("rack-conventions")).startsWith("Times: first drip to pump off");
-        String shown = String.format(Locale.ROOT, "· %.1f s", TimeConvention.FIRST_DRIP_TO_PUMP_OFF.of(times).orElseThrow());
-        until("the slips follow", () -> lookup("#rack").lookup(shown).tryQuery().isPresent());
+        String shown = String.format(Locale.ROOT, ", %.1f s, ", TimeConvention.FIRST_DRIP_TO_PUMP_OFF.of(times).orElseThrow());
+        until("the slips follow", () -> slips().stream().anyMatch(slip -> slip.startsWith("Shot 39") && slip.contains(shown)));
         until("it is kept", () -> "first_drip_to_pump_off".equals(bench.desk().library().settings().get("time_convention")));
     }
 
