@@ -31,6 +31,7 @@ import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.study.Caffeine;
@@ -165,9 +166,19 @@ public final class LedgerViewModel {
     List<String> known(SheetField field) {
         Map<String, Integer> used = new HashMap<>();
         ShelfKind.of(field).ifPresent(kind -> desk.shelfProperty().get().of(kind).forEach(item -> used.merge(item.name(), 1, Integer::sum)));
+        if (field == SheetField.ARM) {
+            armsNamed().forEach(arm -> used.merge(arm, 1, Integer::sum));
+        }
         desk.shots().forEach(shot -> (field == SheetField.STUDY ? shot.sheet().studies().stream() : shot.sheet().text(field).stream())
                 .forEach(text -> used.merge(text, 1, Integer::sum)));
         return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+    }
+
+    /** Of the studies that the open shot belongs to. */
+    private List<String> armsNamed() {
+        return open() == null ? List.of() : open().summary().sheet().studies().stream()
+                .flatMap(study -> desk.shelfProperty().get().find(ShelfKind.STUDY, study).stream())
+                .flatMap(study -> study.entries().rows(ShelfField.ARMS).stream()).flatMap(arm -> arm.words(0).stream()).toList();
     }
 
     /** {@return what stood in that entry of the shots pulled last, the newest first, each once} */

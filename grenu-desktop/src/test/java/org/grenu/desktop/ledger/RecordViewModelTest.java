@@ -76,6 +76,9 @@ class RecordViewModelTest extends DeskFixture {
         desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
         until(() -> !desk.shelfProperty().get().items().isEmpty());
         assertThat(model.known(SheetField.WATER)).containsExactly("Brew water 3", "Spring");
+        desk.onShelf().add(ShelfKind.STUDY, "Grind × profile, blocks 1–2", Entries.NONE.with(ShelfField.ARMS, "gentle; straight"), item -> { });
+        until(() -> desk.shelfProperty().get().items().size() == 2);
+        assertThat(model.known(SheetField.ARM)).as("arms that the shot's study names").containsExactlyInAnyOrder("gentle", "straight");
     }
 
     @Test
