@@ -2,13 +2,18 @@ package org.grenu.desktop.importing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.Unit;
 import org.grenu.desktop.desk.DeskFixture;
@@ -20,6 +25,7 @@ import org.grenu.formats.mapping.MappingGuess;
 import org.grenu.formats.mapping.MappingJson;
 import org.grenu.formats.mapping.ShotSplit;
 import org.grenu.formats.mapping.TableShape;
+import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -98,6 +104,34 @@ class MappingViewModelTest extends DeskFixture {
         mapping.change(new ShotSplit(ShotSplit.Kind.RESET, 0));
         until(() -> preview().shots() == 40);
         assertThat(preview().problem()).isEmpty();
+    }
+
+    /** A spreadsheet is a table like any other: its columns are guessed, told otherwise, and imported; its bytes are kept. */
+    @Test
+    void aSpreadsheetGoesThroughTheSameMapping() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Workbook book = new Workbook(out, "station", "1.0")) {
+            Worksheet sheet = book.newWorksheet("log");
+            List<String> heads = List.of("Uhr", "Druck", "Waage");
+            IntStream.range(0, 3).forEach(column -> sheet.value(0, column, heads.get(column)));
+            for (int i = 0; i < 300; i++) {
+                double t = i / 10.0;
+                sheet.value(i + 1, 0, t);
+                sheet.value(i + 1, 1, t < 2.5 ? 0.1 : t < 25 ? 9 : 9 * Math.exp(25 - t));
+                sheet.value(i + 1, 2, Math.max(0, Math.min(t, 26) - 7) * 2);
+            }
+        }
+        open(bytes("station.xlsx", out.toByteArray()));
+        assertThat(preview().problem()).isEmpty();
+        mapping.change(new ColumnRule("Uhr", new ColumnRole.Time(), Optional.of(Unit.SECOND), false, 1, 0));
+        mapping.change(new ColumnRule("Druck", new ColumnRole.OfChannel(Channel.PRESSURE), Optional.of(Unit.BAR), false, 1, 0));
+        mapping.change(new ColumnRule("Waage", new ColumnRole.OfChannel(Channel.CUP_MASS), Optional.of(Unit.GRAM), false, 1, 0));
+        until(() -> preview().shots() == 1 && preview().problem().isEmpty());
+        mapping.importAll();
+        until(() -> desk.shots().size() == 1 && !importing.runningProperty().get());
+        ShotSummary shot = desk.shots().get(0);
+        assertThat(desk.library().log(shot.id()).find(Channel.CUP_MASS).orElseThrow().get(299)).isEqualTo(38);
+        assertThat(desk.library().rawFile(shot.id()).bytes()).isEqualTo(out.toByteArray());
     }
 
     @Test
