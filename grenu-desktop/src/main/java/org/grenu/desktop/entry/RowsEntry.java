@@ -86,7 +86,7 @@ public final class RowsEntry extends VBox {
         int from = all ? 0 : Math.max(0, table.size() - ROWS_AT_ONCE);
         if (!table.isEmpty() && field.columns().size() > 1) {
             HBox headings = new HBox(6);
-            field.columns().forEach(column -> headings.getChildren().add(sized(new Label(heading(column)), column, Styles.MUTED, Styles.CAPTION)));
+            field.columns().stream().filter(column -> !below(column)).forEach(column -> headings.getChildren().add(sized(new Label(heading(column)), column, Styles.MUTED, Styles.CAPTION)));
             headings.setPadding(new Insets(0, 22, 0, 4));
             rows.getChildren().add(headings);
         }
@@ -106,15 +106,20 @@ public final class RowsEntry extends VBox {
 
     private Node row(int index, Row row, List<Row> table) {
         HBox line = new HBox(6);
-        line.setMouseTransparent(true);
+        VBox lines = new VBox(line);
+        lines.setMouseTransparent(true);
         for (int i = 0; i < field.columns().size(); i++) {
             String cell = row.cells().get(i);
+            if (below(field.columns().get(i))) {
+                lines.getChildren().addAll(cell.isEmpty() ? List.of() : List.of(remark(cell)));
+                continue;
+            }
             line.getChildren().add(field.columns().get(i).type() == RowColumn.Type.NUMBER ? number(cell, i, table)
                     : sized(new Label(cell.replace('T', ' ')), field.columns().get(i)));
         }
         Button press = new Button();
         press.setId(id + "-" + index);
-        press.setGraphic(line);
+        press.setGraphic(lines);
         press.setMaxWidth(Double.MAX_VALUE);
         press.setAccessibleText(row.text());
         press.setTooltip(new Tooltip(row.text() + "\nPress to correct it"));
@@ -140,6 +145,18 @@ public final class RowsEntry extends VBox {
         HBox both = new HBox(2, press, remove);
         both.setAlignment(Pos.CENTER_LEFT);
         return both;
+    }
+
+    /** Words stand below the rest of their row where that takes the width of the column. */
+    private boolean below(RowColumn column) {
+        return column.type() == RowColumn.Type.WORDS && field.columns().size() > 3;
+    }
+
+    private static Label remark(String text) {
+        Label remark = new Label(text);
+        remark.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
+        remark.setPadding(new Insets(0, 0, 2, 74));
+        return remark;
     }
 
     /** Numbers stand with their points below each other, however many decimals each was written with. */

@@ -20,6 +20,9 @@ import org.grenu.desktop.control.Styles;
  */
 public final class Suggestions {
 
+    /** What Down offers in most fields. */
+    public static final String LAST = "↓ what stood here last";
+
     private static final int MOST = 8;
 
     private final TextField field;
@@ -69,10 +72,11 @@ public final class Suggestions {
      * is entered at once.
      *
      * @param last the newest first
+     * @param hint says in the empty field what Down offers
      */
-    public static void on(EntryField entry, Function<String, List<Offer>> offers, Supplier<List<String>> last) {
+    public static void on(EntryField entry, Function<String, List<Offer>> offers, Supplier<List<String>> last, String hint) {
         new Suggestions(entry.field(), offers, last, true);
-        entry.hintingWhileFocused("↓ what stood here last");
+        entry.hintingWhileFocused(hint);
     }
 
     /** {@return offers of those names that hold the text, those that begin with it first} */

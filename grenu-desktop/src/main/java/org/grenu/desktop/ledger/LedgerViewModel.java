@@ -2,9 +2,12 @@ package org.grenu.desktop.ledger;
 
 import org.grenu.core.study.ShotSheet;
 import org.grenu.core.study.SheetEdit;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -57,6 +60,7 @@ public final class LedgerViewModel {
 
     private final StudyDesk desk;
     private final DoubleConsumer place;
+    private final Clock clock;
     private final ObjectProperty<Basis> basis = new SimpleObjectProperty<>(Basis.AS_DOSED);
     private final ObjectBinding<LedgerText> text;
     private final ObjectBinding<PlaneFigure> plane;
@@ -65,9 +69,11 @@ public final class LedgerViewModel {
      * The ledger of whatever shot the desk has open.
      *
      * @param place shows a time of the log on the strips
+     * @param clock says what time it is
      */
-    public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place) {
+    public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place, Clock clock) {
         this.desk = desk;
+        this.clock = clock;
         this.place = place;
         text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
                 : LedgerText.of(desk.openProperty().get(), basis.get()), desk.openProperty(), basis);
@@ -181,9 +187,9 @@ public final class LedgerViewModel {
                 .flatMap(study -> study.entries().rows(ShelfField.ARMS).stream()).flatMap(arm -> arm.words(0).stream()).toList();
     }
 
-    /** {@return what stood in that entry of the shots pulled last, the newest first, each once} */
+    /** {@return what stood in that entry of the shots pulled last, the newest first, each once; a moment is now} */
     List<String> last(SheetField field) {
-        return last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
+        return field.kind() == FieldKind.MOMENT ? List.of(LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field)) : last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
     }
 
     /** {@return likewise for an entry that the user made up} */

@@ -94,7 +94,7 @@ final class OwnEntries extends VBox {
             GridPane.setValignment(title, VPos.TOP);
             String key = keys.get(i);
             EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-")).hinting("unknown");
-            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed), () -> model.lastOwn(key));
+            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed), () -> model.lastOwn(key), Suggestions.LAST);
             fields.put(key, entry.field());
             grid.addRow(i, title, entry);
         }

@@ -158,7 +158,8 @@ final class RecordSection extends Section {
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
         Suggestions.on(entry, typed -> typed.isBlank() || field.kind() != FieldKind.TEXT ? List.of()
-                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed), () -> model.last(field));
+                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed), () -> model.last(field),
+                field.kind() == FieldKind.MOMENT ? "↓ now" : Suggestions.LAST);
         return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }
 }

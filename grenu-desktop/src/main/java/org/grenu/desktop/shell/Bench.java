@@ -46,7 +46,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
         RackViewModel rack = new RackViewModel(desk, found);
-        return new Bench(desk, appearance, workspace, picked, found, rack, read, new LedgerViewModel(desk, appearance, read::showAt),
+        return new Bench(desk, appearance, workspace, picked, found, rack, read, new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
                 compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread), new LibraryActions(desk, interfaceThread),
                 new RecipeViewModel(desk, Clock.systemDefaultZone()), new StudyViewModel(desk, shelf, rack));

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import javafx.collections.FXCollections;
@@ -29,7 +32,8 @@ class RecordViewModelTest extends DeskFixture {
 
     @BeforeEach
     void ledger() {
-        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList()), seconds -> { });
+        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList()), seconds -> { },
+                Clock.fixed(Instant.parse("2026-06-01T08:00:59Z"), ZoneOffset.UTC));
     }
 
     @Test
@@ -97,6 +101,7 @@ class RecordViewModelTest extends DeskFixture {
         assertThat(model.last(SheetField.PURGE)).containsExactly("2", "3");
         assertThat(model.lastOwn("beans frozen")).containsExactly("yes", "no");
         assertThat(model.last(SheetField.PREPARATION)).isEmpty();
+        assertThat(model.last(SheetField.PULLED_AT)).as("no shot is pulled at the time of another").containsExactly("2026-06-01 08:00");
     }
 
     /** A folded group says what is known of it, also by the gear, and counts what is not. */

@@ -107,7 +107,7 @@ final class BagPicture {
             }
         });
         perDay.keySet().stream().findFirst().filter(day -> x(day) > s.noteWidth(DOTS) + 8)
-                .ifPresent(day -> s.note(DOTS, x(day) - 8 - s.noteWidth(DOTS), RAIL + 20, Align.LEFT));
+                .ifPresent(day -> s.note(DOTS, x(day) - 8 - s.noteWidth(DOTS), RAIL + 26, Align.LEFT));
     }
 
     private void events() {
