@@ -149,8 +149,9 @@ public final class Library implements AutoCloseable {
 
     /** {@return the shots as the shelf tells of them now, which may have changed since they were read} What was found in those that did is forgotten. */
     public synchronized List<ShotSummary> refreshed(List<ShotSummary> shots) {
+        Shelf told = shelf();
         return Storing.inTransaction(handle, "read the shots", () -> shots.stream().map(shot -> {
-            ShotSummary now = shot.on(shelf());
+            ShotSummary now = shot.on(told);
             if (!now.equals(shot)) {
                 findings.forget(shot.id());
             }
