@@ -10,8 +10,10 @@ public final class Caffeine {
 
     /** At once, mg, for healthy adults; EFSA Journal 13 (2015) 4102 (from memory). */
     public static final double AT_ONCE = 200;
-    /** In a day, mg, likewise; half of it in pregnancy. */
+    /** In a day, mg, likewise. */
     public static final double A_DAY = 400;
+    /** In a day of pregnancy, mg, likewise. */
+    public static final double IN_PREGNANCY = 200;
 
     private static final double SHARE = 0.012;
     private static final double IN_THE_CUP = 0.9;

@@ -88,6 +88,7 @@ public final class LedgerView extends VBox {
             link.setId("to-" + title.toLowerCase(Locale.ROOT));
             link.getStyleClass().add(Styles.LINK);
             link.setFocusTraversable(false);
+            link.setMinWidth(USE_PREF_SIZE);
             link.setOnAction(event -> scrollTo(section));
             line.getChildren().add(link);
         });
@@ -97,6 +98,7 @@ public final class LedgerView extends VBox {
         fill.setId("fill-in");
         fill.getStyleClass().addAll(Styles.LINK, Styles.STRONG);
         fill.setFocusTraversable(false);
+        fill.setMinWidth(USE_PREF_SIZE);
         fill.setTooltip(new Tooltip("On to the next thing that is unknown: dose, readings, then the record (Ctrl R)"));
         fill.setOnAction(event -> fillIn());
         line.getChildren().addAll(gap, fill);

@@ -154,7 +154,8 @@ public final class LedgerViewModel {
         List<ShotSheet> tasted = desk.shots().stream().map(ShotSummary::sheet).filter(sheet -> sheet.has(SheetField.TASTE)
                 && sheet.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent()).toList();
         return Optional.of(String.format(Locale.ROOT, "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). Healthy adults: up to %.0f mg at once "
-                + "and %.0f mg a day, half of that in pregnancy (EFSA 2015). Spit when tasting many.", tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY));
+                + "and %.0f mg a day, in pregnancy %.0f mg a day (EFSA 2015). Spit when tasting many.", tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY,
+                Caffeine.IN_PREGNANCY));
     }
 
     /** {@return how many entries the shot before could lend} */

@@ -104,7 +104,7 @@ public final class ShelfView extends BorderPane {
     private Node adding() {
         name.setId("shelf-name");
         name.getStyleClass().add(Styles.ENTRY);
-        name.setMinWidth(150);
+        name.setMinWidth(104);
         name.setPrefWidth(210);
         name.setOnAction(event -> add(name.getText()));
         Button add = new Button("Put on the shelf");
@@ -115,6 +115,8 @@ public final class ShelfView extends BorderPane {
         refusal.getStyleClass().add(Styles.REFUSAL);
         refusal.setId("shelf-refusal");
         offers.setAlignment(Pos.CENTER_LEFT);
+        offers.setMinWidth(0);
+        offers.setPrefWrapLength(0);
         HBox.setHgrow(offers, Priority.ALWAYS);
         Label words = new Label("Rest window");
         words.getStyleClass().add(Styles.MUTED);
@@ -122,7 +124,8 @@ public final class ShelfView extends BorderPane {
         List<Optional<RulePack>> schools = new ArrayList<>(List.of(Optional.empty()));
         ShelfViewModel.restSchools().forEach(pack -> schools.add(Optional.of(pack)));
         var choice = Choices.of("rest-school", "School of the rest window", schools, model.restSchool(), school -> school.map(RulePack::title).orElse("no school"), model::chooseRest);
-        choice.setMinWidth(150);
+        choice.setMinWidth(104);
+        choice.setPrefWidth(150);
         model.desk().settingsProperty().addListener((o, was, is) -> choice.setValue(model.restSchool()));
         rest.getChildren().setAll(words, choice);
         rest.setAlignment(Pos.CENTER_LEFT);

@@ -110,7 +110,7 @@ public final class BenchView extends StackPane {
         SplitPane.setResizableWithParent(rack, false);
         SplitPane.setResizableWithParent(beside, false);
         rack.setMinWidth(232);
-        beside.setMinWidth(278);
+        beside.setMinWidth(292);
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
         bin = new BinPanel(bench.desk());

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -123,8 +124,16 @@ public final class SeriesView extends BorderPane {
     }
 
     private Node entering() {
-        HBox line = new HBox(8, Section.word("Zero"), zero, Section.word("Reading"), reading, Section.word("sample"), celsius("series-sample", model.sampleProperty()),
-                Section.word("prism"), celsius("series-prism", model.prismProperty()), Section.word("°C"));
+        FlowPane line = new FlowPane(12, 6, with("Zero", zero), with("Reading", reading), with("sample", celsius("series-sample", model.sampleProperty()), Section.word("°C")),
+                with("prism", celsius("series-prism", model.prismProperty()), Section.word("°C")));
+        line.setRowValignment(VPos.CENTER);
+        return line;
+    }
+
+    /** What belongs together stays on one line. */
+    private static Node with(String word, Node... nodes) {
+        HBox line = new HBox(8, Section.word(word));
+        line.getChildren().addAll(nodes);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }
@@ -156,8 +165,8 @@ public final class SeriesView extends BorderPane {
         large.setAlignment(Pos.BASELINE_LEFT);
         VBox words = new VBox(3, yield, details);
         words.setAlignment(Pos.CENTER_LEFT);
-        HBox line = new HBox(28, large, words);
-        line.setAlignment(Pos.CENTER_LEFT);
+        FlowPane line = new FlowPane(28, 6, large, words);
+        line.setRowValignment(VPos.CENTER);
         return line;
     }
 
@@ -173,11 +182,10 @@ public final class SeriesView extends BorderPane {
         });
         HBox one = new HBox(8, Section.word("Sample"), filtered, unfiltered, Section.word("read with"),
                 new EntryField(model.entry(SheetField.REFRACTOMETER), "series-instrument").wide(130).hinting("instrument"));
-        HBox two = new HBox(8, Section.word("Diluted:"), new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60).hinting("g"),
-                Section.word("g beverage with"), new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60).hinting("g"),
+        FlowPane two = new FlowPane(8, 4, with("Diluted:", new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60).hinting("g")),
+                with("g beverage with", new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60).hinting("g")),
                 Section.word("g water; the strength is calculated back"));
         one.setAlignment(Pos.TOP_LEFT);
-        two.setAlignment(Pos.TOP_LEFT);
         VBox box = new VBox(6, one, two);
         box.setPadding(new Insets(6, 0, 0, 0));
         return box;

@@ -156,7 +156,7 @@ class RecordViewModelTest extends DeskFixture {
         assertThat(model.caffeine()).isEmpty();
         desk.enter(SheetField.TASTE, "sweet");
         until(() -> open().recorded().has(SheetField.TASTE));
-        assertThat(model.caffeine()).hasValueSatisfying(words -> assertThat(words).startsWith("Tasted on this day: 1, about 194 mg").contains("400 mg a day"));
+        assertThat(model.caffeine()).hasValueSatisfying(words -> assertThat(words).startsWith("Tasted on this day: 1, about 194 mg").contains("200 mg at once and 400 mg a day, in pregnancy 200 mg a day"));
         open(1);
         desk.enter(SheetField.TASTE, "thin");
         until(() -> open().recorded().has(SheetField.TASTE));

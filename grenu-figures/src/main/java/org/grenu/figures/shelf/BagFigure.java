@@ -26,7 +26,7 @@ public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest,
 
     @Override
     public double height() {
-        return life.contradictions().isEmpty() ? 132 : 150;
+        return life.contradictions().isEmpty() ? 146 : 166;
     }
 
     @Override

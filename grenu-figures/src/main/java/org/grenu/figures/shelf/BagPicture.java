@@ -69,7 +69,7 @@ final class BagPicture {
         stock();
         List<String> wrong = bag.life().contradictions();
         if (!wrong.isEmpty()) {
-            s.warn(wrong.get(0), 0, 146, Align.LEFT);
+            s.warn(wrong.get(0), 0, 160, Align.LEFT);
         }
     }
 
@@ -159,6 +159,7 @@ final class BagPicture {
         Sketch.Axis mass = new Sketch.Axis(0, Math.max(net, stock.gone()), 0, days.to());
         double x = 0;
         double word = 0;
+        double line = y;
         double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(), Math.max(0, net - stock.gone())};
         String[] names = {"doses", "purges", "waste", "portioned out", "left"};
         for (int i = 0; i < parts.length; i++) {
@@ -170,14 +171,19 @@ final class BagPicture {
                 s.fill(x, y - 4, to - x - (to - x > 1.5 ? 1 : 0), 8, "budget-" + (i + 1), 1);
             }
             if (parts[i] > 0) {
-                Rectangle2D key = new Rectangle2D.Double(word + 0.5, y + 10.5, 6, 6);
+                double wide = 24 + s.noteWidth(names[i] + " " + grams(parts[i]));
+                if (word > 0 && word + wide - 12 > days.to()) {
+                    word = 0;
+                    line += 14;
+                }
+                Rectangle2D key = new Rectangle2D.Double(word + 0.5, line + 10.5, 6, 6);
                 if (left) {
                     s.outline(key, "ink", 0.9);
                 } else {
                     s.fill(key, "budget-" + (i + 1), 1);
                 }
-                s.note(names[i] + " " + grams(parts[i]), word + 11, y + 17, Align.LEFT);
-                word += 24 + s.noteWidth(names[i] + " " + grams(parts[i]));
+                s.note(names[i] + " " + grams(parts[i]), word + 11, line + 17, Align.LEFT);
+                word += wide;
             }
             x = to;
         }
