@@ -14,6 +14,7 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
@@ -21,9 +22,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.figures.theme.Theme;
 import org.junit.jupiter.api.Test;
 
@@ -73,6 +76,45 @@ class LookTest extends BenchFixture {
                 .filter(label -> !label.getStyleClass().contains("rack-foot") && label.getParent().isVisible())
                 .filter(LookTest::isCut).forEach(label -> cut.add(label.getText())));
         assertThat(cut).isEmpty();
+    }
+
+    /** At the smallest window no word or field hangs out of its column, on the shelf, in a series and in the ledgers. */
+    @Test
+    void columnsHoldWhatStandsInThemAtTheSmallestSize() {
+        openShot(5);
+        interact(() -> {
+            view.getScene().getWindow().setWidth(1100);
+            view.getScene().getWindow().setHeight(700);
+            bench.workspace().set(Workspace.SHELF);
+        });
+        for (ShelfKind kind : List.of(ShelfKind.COFFEE, ShelfKind.MACHINE, ShelfKind.REFRACTOMETER)) {
+            interact(() -> bench.shelf().choose(bench.desk().shelfProperty().get().of(kind).get(0)));
+            until("it is drawn", () -> bench.shelf().cards().stream().anyMatch(card -> card.item().kind() == kind));
+            assertThat(hangingOut("#shelf")).as(kind.title()).isEmpty();
+            assertThat(hangingOut("#shelf-ledger")).as(kind.title()).isEmpty();
+        }
+        interact(() -> {
+            bench.workspace().set(Workspace.READ);
+            bench.series().show();
+        });
+        assertThat(hangingOut("#series")).isEmpty();
+        assertThat(hangingOut(".ledger-page")).isEmpty();
+    }
+
+    private List<String> hangingOut(String column) {
+        List<String> out = new ArrayList<>();
+        interact(() -> {
+            view.getScene().getRoot().layout();
+            Bounds room = lookup(column).query().localToScene(lookup(column).query().getLayoutBounds());
+            all(lookup(column).query()).filter(node -> (node instanceof Label || node instanceof TextInputControl || node instanceof ButtonBase) && inSight(node))
+                    .forEach(node -> {
+                        Bounds at = node.localToScene(node.getLayoutBounds());
+                        if (at.getWidth() > 0 && (at.getMaxX() > room.getMaxX() + 0.5 || at.getMinX() < room.getMinX() - 0.5)) {
+                            out.add(node + " " + at.getMinX() + " to " + at.getMaxX() + " of " + room.getMinX() + " to " + room.getMaxX());
+                        }
+                    });
+        });
+        return out;
     }
 
     private static boolean isCut(Label label) {
