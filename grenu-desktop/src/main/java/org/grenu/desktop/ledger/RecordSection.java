@@ -78,13 +78,13 @@ final class RecordSection extends Section {
         getChildren().addAll(changed, takeOver);
         getChildren().addAll(score, grid(RecordGroup.USUAL.fields()), caffeine, own);
         for (RecordGroup group : RecordGroup.values()) {
+            if (group == RecordGroup.BEANS) {
+                getChildren().add(cryogens);
+            }
             if (group != RecordGroup.USUAL) {
                 Fold fold = new Fold(group.title(), "fold-" + group.name().toLowerCase(Locale.ROOT), grid(group.fields()));
                 folds.put(group, fold);
                 getChildren().add(fold);
-            }
-            if (group == RecordGroup.BEANS) {
-                getChildren().add(cryogens);
             }
         }
         remark().getStyleClass().add(Styles.MUTED);
