@@ -119,6 +119,14 @@ public abstract class BenchFixture extends ApplicationTest {
         return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
     }
 
+    /** Makes the window as small as it may be. */
+    protected void smallest() {
+        interact(() -> {
+            view.getScene().getWindow().setWidth(1100);
+            view.getScene().getWindow().setHeight(700);
+        });
+    }
+
     /** {@return what the slips in sight say, spoken} */
     protected List<String> slips() {
         List<String> spoken = new ArrayList<>();

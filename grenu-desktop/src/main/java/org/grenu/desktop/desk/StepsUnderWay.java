@@ -18,20 +18,26 @@ import org.grenu.library.StoredStep;
 final class StepsUnderWay {
 
     private int count;
+    private int edits;
     private ShotSheet latest;
     private final Map<Long, ShotSummary> made = new HashMap<>();
     private final Set<Long> gone = new HashSet<>();
 
+    /** What is on its way: something that may change the open shot's record, or that only reads. */
+    enum Kind { EDIT, LOOK }
+
     /** One more is asked for. */
-    synchronized void begin() {
+    synchronized void begin(Kind kind) {
         count++;
+        edits += kind == Kind.EDIT ? 1 : 0;
     }
 
-    /** One is shown, or failed. */
-    synchronized void end() {
+    /** One is shown, or failed. The record that edits expect outlives none of them, however long the rest takes. */
+    synchronized void end(Kind kind) {
         count--;
+        edits -= kind == Kind.EDIT ? 1 : 0;
+        latest = edits == 0 ? null : latest;
         if (count == 0) {
-            latest = null;
             made.clear();
             gone.clear();
         }

@@ -172,7 +172,7 @@ public final class StudyDesk implements AutoCloseable {
         wanted = id;
         List<RulePack> packs = settings.get().packs();
         List<ShotSummary> known = shots.now();
-        shots.find(id).ifPresent(summary -> stepping(
+        shots.find(id).ifPresent(summary -> stepping(StepsUnderWay.Kind.LOOK,
                 () -> wanted == id ? OpenShot.of(underWay.now(summary), library.log(id), ShownShots.before(summary, known), packs) : null, shot -> {
             if (shot != null && wanted == id) {
                 underWay.forgetLatest();
@@ -262,7 +262,7 @@ public final class StudyDesk implements AutoCloseable {
         shots.add(summaries);
         markStored();
         // The shelf may have changed while they were on their way.
-        stepping(() -> {
+        stepping(StepsUnderWay.Kind.LOOK, () -> {
             List<ShotSummary> now = library.refreshed(underWay.over(summaries));
             underWay.made(now);
             return now;
@@ -333,7 +333,7 @@ public final class StudyDesk implements AutoCloseable {
     private void change(Supplier<Optional<StoredStep>> making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
         List<RulePack> packs = settings.get().packs();
         List<ShotSummary> shown = shots.now();
-        stepping(() -> {
+        stepping(StepsUnderWay.Kind.EDIT, () -> {
             Optional<StoredStep> made = making.get();
             return made.isEmpty() ? null : changed(made.get(), shown, knownLog, leadsToShot, packs);
         }, changed -> {
@@ -344,13 +344,13 @@ public final class StudyDesk implements AutoCloseable {
         });
     }
 
-    private <T> void stepping(Callable<T> work, Consumer<T> then) {
-        underWay.begin();
+    private <T> void stepping(StepsUnderWay.Kind kind, Callable<T> work, Consumer<T> then) {
+        underWay.begin(kind);
         background.run(work, done -> {
-            underWay.end();
+            underWay.end(kind);
             then.accept(done);
         }, failure -> {
-            underWay.end();
+            underWay.end(kind);
             failed(failure);
         });
     }

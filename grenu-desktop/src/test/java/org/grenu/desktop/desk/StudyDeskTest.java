@@ -49,6 +49,21 @@ class StudyDeskTest extends DeskFixture {
         assertThat(desk.shots().get(1).sheet()).isEqualTo(open().sheet());
     }
 
+    /** What is only read meanwhile does not keep an edit expected that is long shown. */
+    @Test
+    void theNextEditStartsFromWhatIsShownWhileOthersAreRead() {
+        StepsUnderWay steps = new StepsUnderWay();
+        steps.begin(StepsUnderWay.Kind.EDIT);
+        steps.expect(open().recorded());
+        steps.begin(StepsUnderWay.Kind.LOOK);
+        steps.made(List.of(open()));
+        assertThat(steps.latest()).isPresent();
+        steps.end(StepsUnderWay.Kind.EDIT);
+        assertThat(steps.latest()).as("shown or failed, it is over").isEmpty();
+        assertThat(steps.now(desk.shots().get(2))).as("but what was read before it may still come in").isSameAs(open());
+        steps.end(StepsUnderWay.Kind.LOOK);
+    }
+
     /** Shots whose import began before the shelf was filled know it all the same. */
     @Test
     void shotsThatComeInWhileTheShelfChangesKnowIt() {

@@ -118,10 +118,7 @@ class SearchMenuTest extends BenchFixture {
     @Test
     void numbersOfSlipsAreNeverCut() {
         openShot(5);
-        interact(() -> {
-            view.getScene().getWindow().setWidth(1100);
-            view.getScene().getWindow().setHeight(700);
-        });
+        smallest();
         ListView<RackRow> list = lookup("#rack").queryListView();
         for (int row = 0; row < list.getItems().size(); row += 6) {
             int top = row;

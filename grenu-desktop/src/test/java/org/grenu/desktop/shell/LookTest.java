@@ -61,10 +61,7 @@ class LookTest extends BenchFixture {
     @Test
     void numbersFitAtTheSmallestSize() {
         openShot(5);
-        interact(() -> {
-            view.getScene().getWindow().setWidth(1100);
-            view.getScene().getWindow().setHeight(700);
-        });
+        smallest();
         interact(() -> {
             bench.desk().enter(SheetField.COFFEE, "Lot with an exceedingly long name that no column can hold, washed and dried on raised beds");
             bench.desk().enter(SheetField.PROFILE, "Gentle ramp with a long taper and a name to match");
@@ -82,11 +79,8 @@ class LookTest extends BenchFixture {
     @Test
     void columnsHoldWhatStandsInThemAtTheSmallestSize() {
         openShot(5);
-        interact(() -> {
-            view.getScene().getWindow().setWidth(1100);
-            view.getScene().getWindow().setHeight(700);
-            bench.workspace().set(Workspace.SHELF);
-        });
+        smallest();
+        interact(() -> bench.workspace().set(Workspace.SHELF));
         for (ShelfKind kind : List.of(ShelfKind.COFFEE, ShelfKind.MACHINE, ShelfKind.REFRACTOMETER)) {
             interact(() -> bench.shelf().choose(bench.desk().shelfProperty().get().of(kind).get(0)));
             until("it is drawn", () -> bench.shelf().cards().stream().anyMatch(card -> card.item().kind() == kind));

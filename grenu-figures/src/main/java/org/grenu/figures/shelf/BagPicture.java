@@ -19,7 +19,7 @@ final class BagPicture {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final double RAIL = 50;
-    private static final String DOTS = "a dot a shot";
+    private static final int MOST_DOTS = 9;
 
     private final Sketch s;
     private final BagFigure bag;
@@ -102,12 +102,13 @@ final class BagPicture {
         Map<LocalDate, Integer> perDay = new TreeMap<>();
         bag.shots().forEach(day -> perDay.merge(day, 1, Integer::sum));
         perDay.forEach((day, count) -> {
-            for (int i = 0; i < Math.min(count, 9); i++) {
+            for (int i = 0; i < Math.min(count, MOST_DOTS); i++) {
                 s.dot(x(day), RAIL + 8 + 4.2 * i, 1.8, "ink", 0.75);
             }
         });
-        perDay.keySet().stream().findFirst().filter(day -> x(day) > s.noteWidth(DOTS) + 8)
-                .ifPresent(day -> s.note(DOTS, x(day) - 8 - s.noteWidth(DOTS), RAIL + 26, Align.LEFT));
+        String dots = perDay.values().stream().anyMatch(count -> count > MOST_DOTS) ? "a dot a shot, " + MOST_DOTS + " at most" : "a dot a shot";
+        perDay.keySet().stream().findFirst().filter(day -> x(day) > s.noteWidth(dots) + 8)
+                .ifPresent(day -> s.note(dots, x(day) - 8 - s.noteWidth(dots), RAIL + 26, Align.LEFT));
     }
 
     private void events() {
