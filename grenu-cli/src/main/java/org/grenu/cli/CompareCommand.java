@@ -17,6 +17,7 @@ import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.OwnResponse;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Response;
+import org.grenu.core.compare.RunOrder;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.TimeConvention;
@@ -67,6 +68,9 @@ public final class CompareCommand implements Callable<Integer> {
     @Option(names = "--margin", paramLabel = "RESPONSE=N", description = "A difference up to that makes none in practice. May be given several times.")
     private List<String> margins = List.of();
 
+    @Option(names = "--step", paramLabel = "FACTOR=N", description = "State and judge a number's effect for that change; over the range used by default. May be given several times.")
+    private List<String> steps = List.of();
+
     @Option(names = "--shots", paramLabel = "FILTER", defaultValue = "", description = "Only these, such as \"grind:2.2-2.6 coffee:heron age<20\".")
     private String filter;
 
@@ -88,7 +92,7 @@ public final class CompareCommand implements Callable<Integer> {
             errors.flush();
             return AnalyseCommand.FAILED;
         }
-        Comparison comparison = Comparison.of(question(shots.stream().map(ComparedShot::sheet).toList()), shots);
+        Comparison comparison = Comparison.of(question(shots), shots);
         PrintWriter out = spec.commandLine().getOut();
         out.print(format == AnalyseCommand.Format.json ? ComparisonJson.write(comparison) : ComparisonTable.write(comparison));
         out.flush();
@@ -96,8 +100,9 @@ public final class CompareCommand implements Callable<Integer> {
         return sources.failures().isEmpty() ? 0 : AnalyseCommand.FAILED;
     }
 
-    private Question question(List<ShotSheet> sheets) {
-        List<Variable> variables = factors.stream().map(name -> variable(name, sheets)).toList();
+    private Question question(List<ComparedShot> shots) {
+        List<ShotSheet> sheets = shots.stream().map(ComparedShot::sheet).toList();
+        List<Variable> variables = factors.stream().map(name -> name.equals(RunOrder.KEY) ? RunOrder.among(shots) : variable(name, sheets)).toList();
         List<Question.Pair> pairs = interactions.stream().map(pair -> pair(pair, variables)).toList();
         Map<String, Double> kept = margins(sheets);
         List<Response> asked = responses.isEmpty() ? StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)
@@ -105,7 +110,7 @@ public final class CompareCommand implements Callable<Integer> {
         ComparisonBasis ground = ComparisonBasis.find(basis).orElseThrow(() -> refused("--basis", basis,
                 Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
         Optional<Factor> blocks = Optional.ofNullable(block).map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
-        return new Question(variables, pairs, asked, ground, blocks, kept, holm);
+        return new Question(variables, pairs, asked, ground, blocks, kept, stepsOf(variables), holm);
     }
 
     private Variable variable(String typed, List<ShotSheet> sheets) {
@@ -158,10 +163,27 @@ public final class CompareCommand implements Callable<Integer> {
         return kept;
     }
 
+    private Map<String, Double> stepsOf(List<Variable> variables) {
+        Map<String, Double> named = new LinkedHashMap<>();
+        for (String typed : steps) {
+            int sign = typed.lastIndexOf('=');
+            OptionalDouble number = sign < 1 ? OptionalDouble.empty() : DecimalText.parse(typed.substring(sign + 1));
+            if (number.isEmpty() || !(number.getAsDouble() > 0)) {
+                throw new ParameterException(spec.commandLine(), "--step: “" + typed + "” must be a factor and a number above zero, such as grind=0.2.");
+            }
+            String name = typed.substring(0, sign);
+            if (variables.stream().noneMatch(variable -> variable.key().equals(name) && variable.numeric())) {
+                throw refused("--step", name, variables.stream().filter(Variable::numeric).map(Variable::key));
+            }
+            named.put(name, number.getAsDouble());
+        }
+        return named;
+    }
+
     private static Stream<String> factorNames(List<ShotSheet> sheets) {
         List<Factor> all = new ArrayList<>(List.of(SheetFactor.values()));
         all.addAll(OwnFactor.all(sheets));
-        return all.stream().map(Factor::key);
+        return Stream.concat(all.stream().map(Factor::key), Stream.of(RunOrder.KEY));
     }
 
     private static Stream<String> responseNames(List<ShotSheet> sheets) {

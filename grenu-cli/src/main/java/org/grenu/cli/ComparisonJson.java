@@ -31,6 +31,7 @@ final class ComparisonJson {
     static String write(Comparison comparison) {
         ObjectNode root = JSON.createObjectNode();
         root.put("sentence", comparison.sentence().headline());
+        comparison.sentence().doubts().forEach(root.putArray("doubts")::add);
         comparison.sentence().further().forEach(root.putArray("further")::add);
         root.put("basis", comparison.question().basis().key());
         AnalysisJson.put(root, "basis_at", OptionalDouble.of(comparison.ground().at()));
@@ -57,6 +58,8 @@ final class ComparisonJson {
         AnalysisJson.put(node, "spread", OptionalDouble.of(answer.deviation()));
         ArrayNode effects = node.putArray("effects");
         answer.effects().forEach(effect -> effect(effects.addObject(), effect));
+        ArrayNode confounders = node.putArray("confounders");
+        answer.confounders().forEach(one -> confounders.addObject().put("factor", one.asked().key()).put("with", one.what().key()));
         ArrayNode tests = node.putArray("tests");
         for (TermTest test : answer.tests()) {
             test(tests.addObject().put("term", test.term()), test.test());
@@ -69,7 +72,7 @@ final class ComparisonJson {
         }
         ArrayNode points = node.putArray("points");
         for (RowResidual row : answer.rows()) {
-            points.addObject().put("shot", row.shot().name()).put("value", row.value()).put("residual", row.residual()).put("leverage", row.leverage())
+            points.addObject().put("shot", row.shot().name()).put("value", row.value()).put("residual", row.residual()).put("leverage", row.leverage()).put("far_out", row.farOut())
                     .put("block", row.block().orElse(null));
         }
         ArrayNode leftOut = node.putArray("left_out");
@@ -79,7 +82,7 @@ final class ComparisonJson {
     }
 
     private static void effect(ObjectNode node, Effect effect) {
-        node.put("factor", effect.variable().key()).put("change", effect.change());
+        node.put("factor", effect.variable().key()).put("change", effect.change()).put("at", effect.at());
         estimate(node, effect.estimate(), effect.halfWidth());
         AnalysisJson.put(node, "p", OptionalDouble.of(effect.p()));
         AnalysisJson.put(node, "p_by_ranks", effect.rankP());
@@ -91,6 +94,8 @@ final class ComparisonJson {
             cannot.repeat().forEach(node.putArray("repeat")::add);
         } else if (verdict instanceof Verdict.Confounded confounded) {
             node.put("confounded_with", confounded.with());
+        } else if (verdict instanceof Verdict.Mediated mediated) {
+            node.put("mediated_through", mediated.through());
         } else if (verdict instanceof Verdict.SameInPractice same) {
             node.put("detectable", same.detectable());
         } else if (verdict instanceof Verdict.SeenOnce once) {
@@ -105,6 +110,8 @@ final class ComparisonJson {
             return "same_in_practice";
         } else if (verdict instanceof Verdict.Confounded) {
             return "confounded";
+        } else if (verdict instanceof Verdict.Mediated) {
+            return "mediated";
         }
         return verdict instanceof Verdict.SeenOnce ? "seen_once" : "cannot_say";
     }

@@ -9,7 +9,6 @@ import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.GuardNote;
 import org.grenu.core.compare.ResponseAnswer;
-import org.grenu.core.compare.Verdict;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.quantity.DecimalText;
 
@@ -22,7 +21,7 @@ final class ComparisonTable {
     static String write(Comparison comparison) {
         StringBuilder out = new StringBuilder();
         out.append(comparison.sentence().headline()).append('\n');
-        comparison.sentence().further().forEach(sentence -> out.append(sentence).append('\n'));
+        comparison.sentence().rest().forEach(sentence -> out.append(sentence).append('\n'));
         comparison.pair().ifPresent(badge -> out.append(badge.words()).append(".\n"));
         out.append('\n').append(TextTable.aligned(effects(comparison)));
         out.append("\nModels\n");
@@ -40,18 +39,12 @@ final class ComparisonTable {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("change", "response", "effect", "unit", "same within", "p", "p by ranks", "verdict", "evidence")));
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                String unit = effect.variable().unit();
-                String what = effect.step().isPresent() ? effect.variable().title() + " " + effect.change() + (unit.isEmpty() ? "" : " " + unit) : effect.change();
-                rows.add(List.of(what, answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
+                rows.add(List.of(effect.step().isPresent() ? effect.variable().title() + " " + effect.words() : effect.words(), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
                         "±" + DecimalText.exact(effect.margin()), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
-                        words(effect.verdict()), effect.evidence()));
+                        effect.verdict().words(), effect.evidence()));
             }
         }
         return rows;
-    }
-
-    private static String words(Verdict verdict) {
-        return verdict instanceof Verdict.Confounded confounded ? "cannot be told from " + confounded.with() : verdict.words();
     }
 
     private static String p(double p) {

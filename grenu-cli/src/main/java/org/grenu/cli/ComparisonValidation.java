@@ -187,7 +187,7 @@ final class ComparisonValidation {
 
     private Effect effect(List<ComparedShot> shots, double margin) {
         Question question = new Question(List.of(ARM), List.of(), List.of(EY), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                Map.of(EY.key(), margin), false);
+                Map.of(EY.key(), margin), Map.of(), false);
         return Comparison.of(question, shots).answers().get(0).effects().get(0);
     }
 

@@ -108,7 +108,7 @@ class CompareCommandTest {
             }
         }
         Question question = new Question(List.of(Variable.of(SheetFactor.GRIND), new Variable.Treatment(SheetFactor.TEMPERATURE, true)), List.of(),
-                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY), Map.of("ey_as_dosed", 0.25), true);
+                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY), Map.of("ey_as_dosed", 0.25), Map.of(), true);
         Map<String, Shot> logged = new HashMap<>();
         SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
         Comparison comparison = Comparison.of(question, SHOTS.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList());

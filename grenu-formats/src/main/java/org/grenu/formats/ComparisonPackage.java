@@ -83,6 +83,8 @@ public final class ComparisonPackage {
         question.block().ifPresent(block -> options.append(" --block \"").append(block.key()).append('"'));
         question.margins().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(margin ->
                 options.append(" --margin \"").append(margin.getKey()).append('=').append(DecimalText.exact(margin.getValue())).append('"'));
+        question.steps().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(step ->
+                options.append(" --step \"").append(step.getKey()).append('=').append(DecimalText.exact(step.getValue())).append('"'));
         return options.append(question.holm() ? " --holm" : "").toString().strip();
     }
 

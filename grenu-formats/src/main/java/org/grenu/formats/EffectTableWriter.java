@@ -21,7 +21,7 @@ import org.grenu.core.quantity.DecimalText;
 public final class EffectTableWriter {
 
     private static final List<String> HEADING = List.of("factor", "change", "response", "unit", "basis", "estimate", "interval_half_width", "se", "df", "p",
-            "p_by_ranks", "margin", "verdict", "more_shots", "evidence", "shots");
+            "p_by_ranks", "margin", "verdict", "more_shots", "evidence", "shots", "doubts");
 
     private EffectTableWriter() {
     }
@@ -76,9 +76,9 @@ public final class EffectTableWriter {
         Estimate none = new Estimate(Double.NaN, Double.NaN, Double.NaN);
         Estimate estimate = effect.estimate().orElse(none);
         double more = effect.verdict() instanceof Verdict.CannotSay cannot && cannot.likely() ? cannot.more() : Double.NaN;
-        return List.of(effect.variable().key(), effect.change(), answer.response().key(), answer.response().differenceUnit(), comparison.question().basis().key(),
+        return List.of(effect.variable().key(), (effect.change() + " " + effect.at()).strip(), answer.response().key(), answer.response().differenceUnit(), comparison.question().basis().key(),
                 estimate.value(), effect.halfWidth(), estimate.se(), estimate.df(), effect.p(), effect.rankP().orElse(Double.NaN), effect.margin(),
-                effect.verdict().words(), more, effect.evidence(), (double) answer.rows().size());
+                effect.verdict().words(), more, effect.evidence(), (double) answer.rows().size(), String.join(" ", comparison.sentence().doubts()));
     }
 
     private static String text(Object cell) {

@@ -19,6 +19,7 @@ import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.entry.FieldKind;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.jdbi.v3.core.Handle;
@@ -96,9 +97,22 @@ final class ShotRows {
         }
         ShotSheet sheet = builder.build();
         for (Map.Entry<String, String> extra : extras(row.getString(extras)).entrySet()) {
-            sheet = sheet.withExtra(extra.getKey(), extra.getValue());
+            sheet = withOwn(sheet, extra.getKey(), extra.getValue());
         }
         return sheet;
+    }
+
+    /** An entry that the user made up under a name that has since become a field's is that field's, where it can be. */
+    private static ShotSheet withOwn(ShotSheet sheet, String key, String text) {
+        Optional<SheetField> field = SheetField.find(key);
+        if (field.isEmpty()) {
+            return sheet.withExtra(key, text);
+        }
+        try {
+            return sheet.has(field.get()) ? sheet.withExtra(key + "_own", text) : sheet.with(field.get(), text);
+        } catch (RefusedEntry notThatField) {
+            return sheet.withExtra(key + "_own", text);
+        }
     }
 
     private static String extras(ShotSheet sheet) {

@@ -1,90 +1,128 @@
 package org.grenu.core.compare;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.grenu.core.quantity.DecimalText;
 
 /**
- * The answer in words.
+ * The answer in words. What speaks against it is part of it, wherever it is copied to.
  *
  * @param headline the first variable's effect on the first response
  * @param further  what else was found, a sentence each
+ * @param doubts   what the answer has to be held against, a sentence each
  */
-public record AnswerSentence(String headline, List<String> further) {
+public record AnswerSentence(String headline, List<String> further, List<String> doubts) {
 
     public AnswerSentence {
         further = List.copyOf(further);
+        doubts = List.copyOf(doubts);
+    }
+
+    /** {@return what follows the headline: the doubts, then what else was found} */
+    public List<String> rest() {
+        return Stream.concat(doubts.stream(), further.stream()).toList();
     }
 
     /** {@return everything, with the coverage of the intervals, for copying} */
     public String text() {
-        return (headline + " " + String.join(" ", further)).strip() + " (± is the 95 % interval.)";
+        return (headline + " " + String.join(" ", rest())).strip() + " (± is the 95 % interval where no other is named.)";
     }
 
-    static AnswerSentence of(Question question, List<ResponseAnswer> answers) {
+    static AnswerSentence of(Question question, List<ComparedShot> shots, List<ResponseAnswer> answers, List<GuardNote> guard, CommonGround ground) {
         if (question.variables().isEmpty() || answers.isEmpty()) {
-            return new AnswerSentence("Choose what changed and what to ask about.", List.of());
+            return new AnswerSentence("Choose what changed and what to ask about.", List.of(), List.of());
         }
         Variable first = question.variables().get(0);
         ResponseAnswer main = answers.get(0);
         List<Effect> effects = main.effects(first);
         List<String> further = new ArrayList<>();
+        List<String> doubts = new Doubts(question, shots, guard, ground).of(main);
         if (effects.isEmpty()) {
             answers.forEach(answer -> Repeatability.of(answer).ifPresent(repeats -> further.add(repeats.words() + ".")));
             String missing = main.rows().isEmpty() ? main.model() : first.title() + " did not change among these shots" + (further.isEmpty() ? "." : ": they count as repeats.");
-            return new AnswerSentence(missing, further);
+            return new AnswerSentence(missing, further, doubts);
         }
         Effect told = telling(effects);
-        if (effects.size() > 1) {
+        Optional<Variable> other = main.together(first);
+        if (other.isPresent()) {
+            effects.stream().filter(effect -> effect != told && effect.change().equals(told.change())).forEach(effect -> further.add(inShort(effect, main)));
+        } else if (effects.size() > 1) {
             further.add("Of " + effects.size() + " pairs of " + Wording.small(first.title()) + ", this one says most; all are in the table.");
         }
         also(first, told, answers).ifPresent(further::add);
-        question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment)
-                .flatMap(variable -> main.effects(variable).stream()).forEach(effect -> further.add(inShort(effect, main)));
+        question.treatments().stream().filter(variable -> !variable.equals(first)).flatMap(variable -> main.effects(variable).stream())
+                .forEach(effect -> further.add(inShort(effect, main)));
         if (told.ranksDisagree()) {
-            further.add(String.format(java.util.Locale.ROOT, "A check by ranks does not agree (p = %.2f): look at the points before believing it.", told.rankP().orElseThrow()));
+            further.add(String.format(Locale.ROOT, "A check by ranks does not agree (p = %.2f): look at the points before believing it.", told.rankP().orElseThrow()));
         }
         main.lackOfFit().filter(test -> test.p() <= Question.ALPHA).ifPresent(test ->
-                further.add(String.format(java.util.Locale.ROOT, "Replicates say that the model misses something (lack of fit, p = %.3f): try levels instead of a straight line.", test.p())));
-        return new AnswerSentence(headline(told, main, question), further);
+                further.add(String.format(Locale.ROOT, "Replicates say that the model misses something (lack of fit, p = %.3f): try levels instead of a straight line.", test.p())));
+        return new AnswerSentence(other.map(with -> togetherWith(first, with, main) + " ").orElse("") + headline(told, main, question), further, doubts);
     }
 
     /** Of several pairs the one that differs most clearly. */
     private static Effect telling(List<Effect> effects) {
-        return effects.stream().min(java.util.Comparator.comparingDouble(effect -> Double.isNaN(effect.p()) ? 2 : effect.p())).orElseThrow();
+        return effects.stream().min(Comparator.comparingDouble(effect -> Double.isNaN(effect.p()) ? 2 : effect.p())).orElseThrow();
+    }
+
+    private static String togetherWith(Variable first, Variable other, ResponseAnswer answer) {
+        return "What " + Wording.small(first.title()) + " does to " + Wording.within(answer.response().title()) + " depends on " + Wording.small(other.title())
+                + answer.interaction(first, other).map(p -> String.format(Locale.ROOT, " (interaction, p %s).", p < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "= %.3f", p))).orElse(".");
     }
 
     private static String headline(Effect effect, ResponseAnswer answer, Question question) {
         Response response = answer.response();
         String basis = question.basis().words();
         String what = Wording.what(effect);
-        String name = response.title();
+        String name = Wording.within(response.title());
         Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Confounded confounded) {
-            return effect.variable().title() + " and " + confounded.with() + " moved together: these shots cannot tell which of them changed "
-                    + Wording.within(name) + ".";
+            return cannotBeTold(effect, confounded, response, basis);
+        }
+        if (verdict instanceof Verdict.Mediated mediated) {
+            return what + " changes " + mediated.through() + " itself, so what it does to " + name + " " + basis + " cannot be told: adjusting for " + mediated.through()
+                    + " takes out part of what " + Wording.small(effect.variable().title()) + " does. Ask at equal setting, or pull shots in which it stays equal.";
         }
         if (effect.estimate().isEmpty()) {
             return "Cannot say: the model takes up all " + answer.rows().size() + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
         }
         String size = Wording.change(response, effect);
-        String unsigned = size.replaceFirst("^[+\u2212]", "");
         double value = effect.estimate().get().value();
         if (verdict instanceof Verdict.Differs) {
-            return what + (value > 0 ? " raises " : " lowers ") + Wording.within(name) + " by " + unsigned + " " + basis + ".";
+            return what + (value > 0 ? " raises " : " lowers ") + name + " by " + unsigned(size) + " " + basis + ".";
         }
         if (verdict instanceof Verdict.SameInPractice same) {
-            return (same.detectable() ? what + " changes " + Wording.within(name) + ", but too little to matter: " : what + " makes no difference to "
-                    + Wording.within(name) + " that matters: ") + size + " " + basis + ", within ±" + org.grenu.core.quantity.DecimalText.exact(effect.margin()) + ".";
+            return (same.detectable() ? what + " changes " + name + ", but too little to matter: " : what + " makes no difference to " + name + " that matters: ")
+                    + Wording.within90(response, effect) + " " + basis + ", within ±" + DecimalText.exact(effect.margin()) + ".";
         }
         if (verdict instanceof Verdict.SeenOnce once) {
-            return "Seen once: " + what + " came with " + size + " of " + Wording.within(name) + " " + basis + ", "
-                    + (once.beyondMeasuring() ? "more than measuring explains; how a repeat would come out is unknown." : "which measuring alone explains: not distinguishable.");
+            return "One shot each: " + what + " came with " + size + " of " + name + " " + basis + ", " + (once.beyondMeasuring()
+                    ? "a difference of these two measurements only. Of what " + Wording.small(effect.variable().title()) + " does, it says nothing before both are repeated."
+                    : "which measuring alone explains: not distinguishable.");
         }
         Verdict.CannotSay cannot = (Verdict.CannotSay) verdict;
-        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + Wording.within(name) + ": " + what + " gives " + size + " " + basis + "."
-                + settle(cannot);
+        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + name + ": " + what + " gives " + size + " " + basis + "." + settle(cannot);
+    }
+
+    private static String cannotBeTold(Effect effect, Verdict.Confounded confounded, Response response, String basis) {
+        if (effect.estimate().isEmpty()) {
+            return effect.variable().title() + " and " + confounded.with() + " moved together: these shots cannot tell which of them changed " + Wording.within(response.title()) + ".";
+        }
+        return Wording.what(effect) + " cannot be told from " + confounded.with() + ": they moved together. " + upper(response.title()) + " came out "
+                + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it.";
+    }
+
+    private static String upper(String title) {
+        String within = Wording.within(title);
+        return within.substring(0, 1).toUpperCase(Locale.ROOT) + within.substring(1);
+    }
+
+    private static String unsigned(String size) {
+        return size.replaceFirst("^[+\u2212]", "");
     }
 
     private static String settle(Verdict.CannotSay cannot) {
@@ -97,22 +135,20 @@ public record AnswerSentence(String headline, List<String> further) {
 
     private static Optional<String> also(Variable variable, Effect told, List<ResponseAnswer> answers) {
         List<String> changes = answers.stream().skip(1).flatMap(answer -> answer.effects(variable).stream()
-                .filter(effect -> effect.change().equals(told.change()) && effect.verdict() instanceof Verdict.Differs)
+                .filter(effect -> effect.sameChange(told) && effect.verdict() instanceof Verdict.Differs)
                 .map(effect -> Wording.within(answer.response().title()) + " by " + Wording.change(answer.response(), effect))).toList();
-        return changes.isEmpty() ? Optional.empty() : Optional.of("It also changes " + join(changes) + ".");
+        return changes.isEmpty() ? Optional.empty() : Optional.of("It also changes " + Wording.list(changes) + ".");
     }
 
     private static String inShort(Effect effect, ResponseAnswer answer) {
-        String name = Wording.within(answer.response().title());
-        if (effect.verdict() instanceof Verdict.Confounded confounded) {
+        Response response = answer.response();
+        Verdict verdict = effect.verdict();
+        if (verdict instanceof Verdict.Confounded confounded && effect.estimate().isEmpty()) {
             return effect.variable().title() + " and " + confounded.with() + " moved together and cannot be told apart.";
         }
-        String size = effect.estimate().isEmpty() ? "" : " (" + Wording.change(answer.response(), effect) + ")";
-        return Wording.what(effect) + ": " + (effect.verdict() instanceof Verdict.Differs ? name + " differs" : effect.verdict() instanceof Verdict.SameInPractice
-                ? "the same in practice" : effect.verdict() instanceof Verdict.SeenOnce ? "seen once" : "cannot say yet") + size + ".";
-    }
-
-    private static String join(List<String> parts) {
-        return parts.size() == 1 ? parts.get(0) : parts.stream().limit(parts.size() - 1).collect(Collectors.joining(", ")) + " and " + parts.get(parts.size() - 1);
+        String size = effect.estimate().isEmpty() ? "" : " (" + (verdict instanceof Verdict.SameInPractice ? Wording.within90(response, effect) : Wording.change(response, effect)) + ")";
+        String said = verdict instanceof Verdict.Differs ? Wording.within(response.title()) + " differs" : verdict instanceof Verdict.SameInPractice ? "the same in practice"
+                : verdict instanceof Verdict.SeenOnce ? "one shot each, no verdict" : verdict instanceof Verdict.CannotSay ? "cannot say yet" : verdict.words();
+        return Wording.what(effect) + ": " + said + size + ".";
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.grenu.core.model.DeletedResiduals;
 import org.grenu.core.model.FTest;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
@@ -25,13 +26,14 @@ final class Answering {
         ResponseModel model = ResponseModel.of(question, response, shots, ground);
         List<ComparedShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         if (model.fit() == null) {
-            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(), Optional.empty(), List.of(),
+            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(), List.of(), List.of(), Optional.empty(), List.of(),
                     List.of(), leftOut, Optional.empty(), "No shot tells of " + response.title() + " and of all that is asked about.");
         }
         ModelFit fit = model.fit();
+        ConfounderCheck check = new ConfounderCheck(question, shots, ground);
+        ConfounderCheck.Judged judged = check.judged(model, Mediation.judged(question, model, new EffectFinder(question, model).effects()));
         return new ResponseAnswer(response, question.margin(response), fit.residualDf(), model.judges() ? fit.deviation() : Double.NaN,
-                new EffectFinder(question, model).effects(), tests(fit), lackOfFit(model), means(model), rows(model), leftOut,
-                SpreadSources.of(model), words(question, model, ground));
+                judged.effects(), model.together(), judged.confounders(), tests(fit), lackOfFit(model), means(model), rows(model), leftOut, SpreadSources.of(model), words(question, model, ground));
     }
 
     private static List<TermTest> tests(ModelFit fit) {
@@ -42,10 +44,7 @@ final class Answering {
         if (!model.judges()) {
             return Optional.empty();
         }
-        // A random block enters as itself here: replicates are shots of one block.
-        List<Term> terms = new ArrayList<>(model.fit().design().terms());
-        model.blocks().filter(block -> model.random() && !terms.contains(block)).ifPresent(terms::add);
-        FixedFit fixed = FixedFit.of(new org.grenu.core.model.Design(model.shots().size(), terms), model.y(), model.weights());
+        FixedFit fixed = model.withBlocksAsThemselves();
         return fixed.residualDf() < 1 ? Optional.empty() : LackOfFit.of(fixed, model.y(), model.weights());
     }
 
@@ -70,10 +69,11 @@ final class Answering {
     private static List<RowResidual> rows(ResponseModel model) {
         double[] residuals = model.fit().residuals();
         double[] leverages = model.fit().leverages();
+        double[] outliers = model.judges() ? DeletedResiduals.of(model.withBlocksAsThemselves(), model.weights()) : new double[0];
         List<RowResidual> rows = new ArrayList<>();
         for (int i = 0; i < residuals.length; i++) {
             int row = i;
-            rows.add(new RowResidual(model.shots().get(i), model.values().get(i).value(), residuals[i], leverages[i],
+            rows.add(new RowResidual(model.shots().get(i), model.values().get(i).value(), residuals[i], leverages[i], outliers.length == 0 ? Double.NaN : outliers[i],
                     model.blocks().map(blocks -> blocks.levels().get(blocks.level().get(row)))));
         }
         return rows;

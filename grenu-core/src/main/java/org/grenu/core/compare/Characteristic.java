@@ -1,21 +1,21 @@
 package org.grenu.core.compare;
 
-import java.time.LocalDateTime;
+import static java.util.Map.entry;
+
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 
 /**
- * Something that may have differed between shots beside what is asked about.
+ * Something that may have differed between shots beside what is asked about: every entry of the record, what the shelf tells
+ * of coffee and gear, what was measured of dose, beverage and temperature, and the order in which the shots were pulled.
  *
  * @param title     its name on screen
  * @param variable  as a number where it is one
@@ -23,19 +23,62 @@ import org.grenu.core.study.ShotSheet;
  */
 record Characteristic(String title, Variable variable, double tolerance) {
 
-    /** Tolerances: dose as in the trade (common practice, no source); the others are ours. */
-    private static final Map<SheetFactor, Double> TOLERANCES = Map.of(SheetFactor.DOSE, 0.3, SheetFactor.TEMPERATURE, 1.0, SheetFactor.AGE, 1.0,
-            SheetFactor.GRIND, 0.0);
-    private static final double LEAST_PURGE_GRAMS = 1;
+    /** Dose and beverage as in the trade (common practice, no source); the others are ours. */
+    private static final Map<SheetFactor, Double> TOLERANCES = Map.ofEntries(entry(SheetFactor.DOSE, 0.3), entry(SheetFactor.TEMPERATURE, 1.0), entry(SheetFactor.AGE, 1.0),
+            entry(SheetFactor.FROZEN_DAYS, 1.0), entry(SheetFactor.PURGE, 1.0), entry(SheetFactor.BEANS_TEMPERATURE, 2.0), entry(SheetFactor.GROUNDS_TEMPERATURE, 2.0),
+            entry(SheetFactor.GRIND_TO_BREW, 10.0), entry(SheetFactor.MINUTES_ON, 5.0), entry(SheetFactor.FLUSH, 1.0), entry(SheetFactor.DWELL, 5.0),
+            entry(SheetFactor.ZERO, 0.05), entry(SheetFactor.SCALE_LAG, 0.3));
+    /** Names under which settings go: what the settings are is what the name means. */
+    private static final Set<String> LABELS = Set.of(SheetFactor.ARM.key(), SheetFactor.RECIPE.key());
+    /** What passes along with time, whatever is done. */
+    private static final Set<String> TIME = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE, SheetFactor.ROASTED_ON, SheetFactor.FROZEN_DAYS, SheetFactor.STUDY);
+    /** What settings have no part in: moving along with an arm it is not the arm. */
+    private static final Set<String> CIRCUMSTANCES = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE, SheetFactor.STUDY, SheetFactor.OPERATOR, SheetFactor.REFRACTOMETER,
+            SheetFactor.SAMPLE_FILTERED, SheetFactor.SCALE, SheetFactor.SITE, SheetFactor.ALTITUDE, SheetFactor.ZERO, SheetFactor.MINUTES_ON, SheetFactor.FIRST_OF_SESSION,
+            SheetFactor.REFRACTOMETER_LINE, SheetFactor.REFRACTOMETER_READS, SheetFactor.DILUTION_WATER, SheetFactor.SCALE_LAG, SheetFactor.REPAIRS_OFF, SheetFactor.SIMULATED);
+    /** What a thing carries with it: asked about the thing, these are part of it. */
+    private static final Map<String, Set<String>> PARTS = Map.ofEntries(
+            entry(SheetFactor.COFFEE.key(), keys(SheetFactor.BAG, SheetFactor.ROASTED_ON, SheetFactor.ROAST_LEVEL, SheetFactor.PROCESS, SheetFactor.COLOUR_WHOLE,
+                    SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
+            entry(SheetFactor.BAG.key(), keys(SheetFactor.COFFEE, SheetFactor.ROASTED_ON, SheetFactor.ROAST_LEVEL, SheetFactor.PROCESS, SheetFactor.COLOUR_WHOLE,
+                    SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
+            entry(SheetFactor.WATER.key(), keys(SheetFactor.HARDNESS, SheetFactor.ALKALINITY)),
+            entry(SheetFactor.BASKET.key(), keys(SheetFactor.BASKET_CAPACITY, SheetFactor.BED_DIAMETER, SheetFactor.BED_DEPTH)),
+            // Numbers on two dials say nothing of each other.
+            entry(SheetFactor.GRINDER.key(), keys(SheetFactor.BURRS, SheetFactor.GRIND)),
+            entry(SheetFactor.BURRS.key(), keys(SheetFactor.GRIND)),
+            entry(SheetFactor.MACHINE.key(), keys(SheetFactor.MACHINE_VERSION)),
+            entry(SheetFactor.MACHINE_VERSION.key(), keys(SheetFactor.MACHINE)),
+            entry(SheetFactor.REFRACTOMETER.key(), keys(SheetFactor.REFRACTOMETER_READS, SheetFactor.REFRACTOMETER_LINE, SheetFactor.ZERO)),
+            entry(SheetFactor.SCALE.key(), keys(SheetFactor.SCALE_LAG)),
+            entry(SheetFactor.SITE.key(), keys(SheetFactor.ALTITUDE)),
+            entry(SheetFactor.PROFILE.key(), keys(SheetFactor.PROFILE_STEPS)),
+            entry(SheetFactor.PROFILE_STEPS.key(), keys(SheetFactor.PROFILE)),
+            entry(SheetFactor.BEANS_TREATMENT.key(), keys(SheetFactor.BEANS_TEMPERATURE, SheetFactor.FROZEN_DAYS)),
+            entry(SheetFactor.GROUNDS_TREATMENT.key(), keys(SheetFactor.GROUNDS_TEMPERATURE)),
+            entry(SheetFactor.TEMPERATURE.key(), Set.of(StandardResponse.TEMPERATURE_SHOWN.key())),
+            entry(StandardResponse.TEMPERATURE_SHOWN.key(), keys(SheetFactor.TEMPERATURE)),
+            entry(SheetFactor.DOSE.key(), keys(SheetFactor.DOSE_TARGET)),
+            entry(SheetFactor.DOSE_TARGET.key(), keys(SheetFactor.DOSE)),
+            entry(SheetFactor.BEVERAGE_TARGET.key(), Set.of(StandardResponse.BEVERAGE.key())),
+            entry(StandardResponse.BEVERAGE.key(), keys(SheetFactor.BEVERAGE_TARGET)),
+            entry(StandardResponse.RATIO.key(), Set.of(SheetFactor.BEVERAGE_TARGET.key(), StandardResponse.BEVERAGE.key())));
+
+    private static Set<String> keys(SheetFactor... factors) {
+        return Stream.of(factors).map(SheetFactor::key).collect(java.util.stream.Collectors.toUnmodifiableSet());
+    }
 
     /** {@return everything that is looked at beside those variables and blocks} */
     static List<Characteristic> beside(Question question, List<ComparedShot> shots) {
         List<ShotSheet> sheets = shots.stream().map(ComparedShot::sheet).toList();
-        Stream<Factor> own = OwnFactor.all(sheets).stream().map(factor -> factor);
         List<Characteristic> all = new ArrayList<>();
-        all.add(new Characteristic(StandardResponse.BEVERAGE.title(), Variable.of(StandardResponse.BEVERAGE), StandardResponse.BEVERAGE.usualMargin()));
-        Stream.concat(Stream.of(SheetFactor.values()).filter(factor -> factor != SheetFactor.ARM && factor != SheetFactor.BLOCK), own)
+        Stream.concat(Stream.of(SheetFactor.values()).filter(factor -> !LABELS.contains(factor.key())), OwnFactor.all(sheets).stream().map(Factor.class::cast))
                 .forEach(factor -> all.add(new Characteristic(factor.title(), Variable.of(factor), tolerance(factor))));
+        for (StandardResponse measured : List.of(StandardResponse.BEVERAGE, StandardResponse.TEMPERATURE_SHOWN)) {
+            all.add(new Characteristic(measured.title(), Variable.of(measured), measured.usualMargin()));
+        }
+        all.add(new Characteristic("Run order", RunOrder.among(shots), Double.NaN));
+        all.add(new Characteristic("First of the day", RunOrder.firstOfDay(shots), Double.NaN));
         all.removeIf(one -> question.variables().stream().anyMatch(variable -> variable.key().equals(one.variable.key()))
                 || question.block().filter(block -> block.key().equals(one.variable.key())).isPresent());
         return all;
@@ -45,37 +88,58 @@ record Characteristic(String title, Variable variable, double tolerance) {
         return factor instanceof SheetFactor standard ? TOLERANCES.getOrDefault(standard, Double.NaN) : Double.NaN;
     }
 
-    /** {@return the shots that were the first of their day on their machine among these, where the time is known} */
-    static List<ComparedShot> firstOfSession(List<ComparedShot> shots) {
-        Map<String, ComparedShot> first = new LinkedHashMap<>();
-        inOrder(shots).forEach(shot -> first.putIfAbsent(session(shot), shot));
-        // With one shot a day every shot is the first of its day: nothing to tell apart.
-        return first.size() == inOrder(shots).size() ? List.of() : List.copyOf(first.values());
-    }
-
-    /** {@return the shots pulled right after a change of the grind on the same grinder and day without a purge of a gram} */
-    static List<ComparedShot> afterGrindChange(List<ComparedShot> shots) {
-        List<ComparedShot> found = new ArrayList<>();
-        Map<String, OptionalDouble> last = new LinkedHashMap<>();
-        for (ComparedShot shot : inOrder(shots)) {
-            String grinder = session(shot) + shot.sheet().text(SheetField.GRINDER).orElse("");
-            OptionalDouble grind = shot.sheet().number(SheetField.GRIND);
-            OptionalDouble purge = shot.sheet().number(SheetField.PURGE);
-            OptionalDouble before = last.put(grinder, grind);
-            boolean changed = before != null && before.isPresent() && grind.isPresent() && before.getAsDouble() != grind.getAsDouble();
-            if (changed && purge.isPresent() && purge.getAsDouble() < LEAST_PURGE_GRAMS) {
-                found.add(shot);
-            }
+    /** {@return whether it goes with that variable by its nature, as the hardness goes with the water} */
+    boolean partOf(Variable asked) {
+        if (isLabel(asked)) {
+            return isSetting();
         }
-        return found;
+        boolean passes = TIME.contains(variable.key()) || isOrder();
+        return carriedBy(asked) || passes && (TIME.contains(asked.key()) || asked instanceof Variable.Placed);
     }
 
-    private static List<ComparedShot> inOrder(List<ComparedShot> shots) {
-        return shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent())
-                .sorted(Comparator.comparing((ComparedShot shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN))).toList();
+    /** {@return whether that variable is a name for what was set} */
+    static boolean isLabel(Variable variable) {
+        return LABELS.contains(variable.key());
     }
 
-    private static String session(ComparedShot shot) {
-        return shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " " + shot.sheet().text(SheetField.MACHINE).orElse("");
+    /** {@return whether a change of that thing brings one of this along} */
+    boolean carriedBy(Variable thing) {
+        return PARTS.getOrDefault(thing.key(), Set.of()).contains(variable.key());
+    }
+
+    /** Whether it was chosen for the shot, rather than how things were. */
+    private boolean isSetting() {
+        return variable instanceof Variable.Treatment && !CIRCUMSTANCES.contains(variable.key());
+    }
+
+    /** {@return whether it is a matter of when the shot came among the others, which a drawn order leaves to chance} */
+    boolean isOrder() {
+        return variable instanceof Variable.Placed || variable.key().equals(SheetFactor.FIRST_OF_SESSION.key()) || variable.key().equals(SheetFactor.MINUTES_ON.key());
+    }
+
+    /**
+     * {@return the most that a shift of it can change that response by, in the response's unit; empty where nothing bounds it}
+     * What comes late in a cup is weaker than the cup, so extraction, strength and time change by no more of themselves than
+     * dose or beverage do; with the dose, time does by up to 3.3 times as much (2.2 ± 1.1, common practice).
+     *
+     * @param share    shift of this characteristic as a share of itself
+     * @param response the usual value of the response
+     */
+    OptionalDouble mostExplained(Response asked, double share, double response) {
+        boolean beverage = Set.of(StandardResponse.BEVERAGE.key(), SheetFactor.BEVERAGE_TARGET.key()).contains(variable.key());
+        boolean dose = Set.of(SheetFactor.DOSE.key(), SheetFactor.DOSE_TARGET.key()).contains(variable.key());
+        boolean time = asked instanceof StandardResponse standard && standard.convention().isPresent();
+        boolean proportional = Set.<Response>of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY, StandardResponse.STRENGTH, StandardResponse.SOLIDS).contains(asked) || time;
+        return (beverage || dose) && proportional ? OptionalDouble.of(Math.abs(share * response) * (dose && time ? 3.3 : 1)) : OptionalDouble.empty();
+    }
+
+    /** {@return whether a difference in it can have made one in that response} */
+    boolean mayExplain(Response response) {
+        if (variable.key().equals(response.key())) {
+            return false;
+        }
+        boolean beverage = variable.key().equals(StandardResponse.BEVERAGE.key()) || variable.key().equals(SheetFactor.BEVERAGE_TARGET.key());
+        return !(beverage && (CommonGround.EARLIER.contains(response) || response == StandardResponse.RATIO || response == StandardResponse.BEVERAGE))
+                && !(response == StandardResponse.TEMPERATURE_SHOWN && variable.key().equals(SheetFactor.TEMPERATURE.key()));
     }
 }

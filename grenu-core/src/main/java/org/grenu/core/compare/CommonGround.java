@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,25 +10,59 @@ import org.grenu.core.curve.ShotTimes;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 
 /**
- * The basis of a comparison with the amount at which all its shots can be read: the least beverage mass, or the shortest
- * time, among them, since a curve tells nothing beyond its end.
+ * The basis of a comparison with the amount at which its shots are read, a beverage mass or a time that most of them reach:
+ * a curve tells nothing beyond its end, and one short shot must not drag all others down to its own.
  *
- * @param basis what is held equal
- * @param at    that amount, g or s; NaN where nothing is read off curves
+ * @param basis    what is held equal
+ * @param at       that amount, g or s; NaN where nothing is read off curves
+ * @param tooShort shots that end before it and fall out
  */
-public record CommonGround(ComparisonBasis basis, double at) {
+public record CommonGround(ComparisonBasis basis, double at, List<ComparedShot> tooShort) {
+
+    /** So many scaled median deviations below the median, and more than the amount makes a difference by, a shot is short (common practice). */
+    private static final double FAR = 4;
+    private static final double TO_DEVIATION = 1.4826;
+    /** More short shots than that are no exception. */
+    private static final double MOST_SHORT = 0.25;
 
     /** They come about before the cup is full, so neither its mass nor the time can have made them. */
-    private static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
+    static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
 
     /** {@return the ground on which those shots stand together} */
     public static CommonGround of(ComparisonBasis basis, List<ComparedShot> shots) {
-        double least = basis.heldEqual().map(held -> shots.stream().flatMap(shot -> held.of(shot).stream()).mapToDouble(Measured::value)
-                .min().orElse(Double.NaN)).orElse(Double.NaN);
-        return new CommonGround(basis, least);
+        if (basis.heldEqual().isEmpty()) {
+            return new CommonGround(basis, Double.NaN, List.of());
+        }
+        StandardResponse held = basis.heldEqual().get();
+        List<ComparedShot> known = shots.stream().filter(shot -> held.of(shot).isPresent()).toList();
+        double[] amounts = known.stream().mapToDouble(shot -> amount(held, shot)).sorted().toArray();
+        if (amounts.length == 0) {
+            return new CommonGround(basis, Double.NaN, List.of());
+        }
+        double middle = median(amounts);
+        double deviation = TO_DEVIATION * median(Arrays.stream(amounts).map(a -> Math.abs(a - middle)).sorted().toArray());
+        double least = middle - Math.max(2 * held.usualMargin(), FAR * deviation);
+        List<ComparedShot> tooShort = known.stream().filter(shot -> amount(held, shot) < least).toList();
+        boolean few = tooShort.size() <= MOST_SHORT * amounts.length;
+        return new CommonGround(basis, Arrays.stream(amounts).filter(a -> !few || a >= least).min().orElseThrow(), few ? tooShort : List.of());
+    }
+
+    private static double amount(StandardResponse held, ComparedShot shot) {
+        return held.of(shot).orElseThrow().value();
+    }
+
+    private static double median(double[] sorted) {
+        int half = sorted.length / 2;
+        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+    }
+
+    /** {@return the amount in words, such as {@code 38.2 g}; empty where nothing is read off curves} */
+    public String words() {
+        return Double.isNaN(at) ? "" : DecimalText.exact(Math.rint(at * 10) / 10) + " " + basis.heldEqual().map(StandardResponse::unit).orElse("");
     }
 
     /** {@return whether that response is read off the curves at the common amount} */
@@ -46,6 +81,9 @@ public record CommonGround(ComparisonBasis basis, double at) {
     public Optional<Measured> value(Response response, ComparedShot shot) {
         if (!offTheCurve(response)) {
             return response.of(shot);
+        }
+        if (tooShort.contains(shot)) {
+            return Optional.empty();
         }
         Optional<UniformCurve> mass = shot.measures().curve().find(Channel.CUP_MASS);
         ShotTimes times = shot.measures().curve().times();

@@ -2,6 +2,7 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A question and what the shots answer.
@@ -31,11 +32,19 @@ public record Comparison(Question question, List<ComparedShot> shots, List<Compa
         CommonGround ground = CommonGround.of(question.basis(), shots);
         List<ResponseAnswer> answers = question.responses().stream().map(response -> Answering.answer(question, response, shots, ground)).toList();
         Optional<ResponseAnswer> main = answers.stream().findFirst();
-        return new Comparison(question, shots, faulty, ground, answers, Guarding.notes(question, shots, faulty, main, ground), AnswerSentence.of(question, answers));
+        List<GuardNote> guard = Guarding.notes(question, shots, faulty, main, ground);
+        return new Comparison(question, shots, faulty, ground, answers, guard, AnswerSentence.of(question, shots, answers, guard, ground));
+    }
+
+    /** {@return measures that may be held equal by regression: none that a treatment asked about changes itself} */
+    public List<Variable> covariates() {
+        return Stream.of(StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.TEMPERATURE_SHOWN).map(Variable::of)
+                .filter(measure -> shots.stream().anyMatch(measure::known))
+                .filter(measure -> question.treatments().stream().noneMatch(asked -> Mediation.changes(asked, measure, question, shots))).toList();
     }
 
     /** {@return what changed between two shots: how many things, and which; empty unless exactly two are compared} */
     public Optional<PairBadge> pair() {
-        return shots.size() == 2 ? Optional.of(PairBadge.of(question, shots.get(0), shots.get(1))) : Optional.empty();
+        return PairBadge.of(question, shots);
     }
 }

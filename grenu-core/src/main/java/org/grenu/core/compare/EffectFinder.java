@@ -2,22 +2,18 @@ package org.grenu.core.compare;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.model.Adjustment;
-import org.grenu.core.model.Design;
 import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.Forecast;
 import org.grenu.core.model.RankCheck;
 import org.grenu.core.model.StudentizedRange;
-import org.grenu.core.model.Term;
-import org.grenu.core.quantity.DecimalText;
 
-/** Reads the effects of a fitted response and judges them. */
+/** Reads the effects of a fitted response and judges them, each by the p-value that is shown. */
 final class EffectFinder {
 
     private static final int SHUFFLES = 999;
@@ -37,48 +33,60 @@ final class EffectFinder {
         this.margin = question.margin(model.response());
     }
 
+    /**
+     * A contrast with its test.
+     *
+     * @param own   p-value of this contrast alone
+     * @param shown the same corrected: for all pairs of levels (Tukey), or for the questions asked (Holm)
+     */
+    private record Tested(Contrast contrast, Estimate estimate, double own, double shown) {
+    }
+
     /** {@return the effects of all variables that changed, in the question's order} */
     List<Effect> effects() {
-        List<Effect> effects = new ArrayList<>();
-        model.terms().forEach((variable, term) -> {
-            if (term instanceof Term.Numeric numeric) {
-                double step = Steps.of(variable, model.shots());
-                double[] contrast = scaled(model.fit().design().slope(numeric), step);
-                effects.add(effect(variable, "+" + DecimalText.exact(step), OptionalDouble.of(step), contrast, 2));
-            } else if (term instanceof Term.Levels levels) {
-                pairs(variable, levels, effects);
-            }
-        });
-        return question.holm() ? corrected(effects) : effects;
+        List<Contrast> contrasts = Contrast.of(question, model);
+        Map<Contrast, Tested> tested = tested(contrasts);
+        return contrasts.stream().map(contrast -> tested.containsKey(contrast) ? judged(tested.get(contrast)) : untested(contrast)).toList();
     }
 
-    private void pairs(Variable variable, Term.Levels levels, List<Effect> effects) {
-        Design design = model.fit().design();
-        for (int i = 0; i < levels.levels().size(); i++) {
-            for (int j = i + 1; j < levels.levels().size(); j++) {
-                double[] contrast = Design.difference(design.mean(levels, i), design.mean(levels, j));
-                effects.add(effect(variable, levels.levels().get(i) + ", not " + levels.levels().get(j), OptionalDouble.empty(), contrast,
-                        levels.levels().size()));
+    private Map<Contrast, Tested> tested(List<Contrast> contrasts) {
+        Map<Contrast, Tested> tested = new java.util.IdentityHashMap<>();
+        for (Contrast contrast : contrasts) {
+            if (model.fit().estimable(contrast.weights())) {
+                model.fit().estimate(contrast.weights()).map(EffectFinder::divisible).ifPresent(estimate -> {
+                    double own = estimate.pAgainst(0);
+                    tested.put(contrast, new Tested(contrast, estimate, own, contrast.levels() > 2 ? Adjustment.tukey(estimate, contrast.levels()) : own));
+                });
             }
         }
+        if (question.holm()) {
+            // What the basis or the user holds equal is no question; pairs of levels have their own correction already.
+            List<Tested> questions = contrasts.stream().filter(contrast -> contrast.levels() == 2 && !(contrast.variable() instanceof Variable.Covariate))
+                    .map(tested::get).filter(test -> test != null).toList();
+            List<Double> corrected = Adjustment.holm(questions.stream().map(Tested::own).toList());
+            for (int i = 0; i < questions.size(); i++) {
+                Tested test = questions.get(i);
+                tested.put(test.contrast, new Tested(test.contrast, test.estimate, test.own, corrected.get(i)));
+            }
+        }
+        return tested;
     }
 
-    private Effect effect(Variable variable, String change, OptionalDouble step, double[] contrast, int means) {
-        if (!model.fit().estimable(contrast)) {
-            return without(variable, change, step, new Verdict.Confounded(Confounding.with(model, variable)));
+    private Effect judged(Tested test) {
+        Contrast contrast = test.contrast;
+        boolean pairs = contrast.levels() > 2;
+        double halfWidth = pairs ? wide(contrast.levels(), test.estimate.df()) * test.estimate.se() : test.estimate.halfWidth(1 - Question.ALPHA);
+        OptionalDouble rankP = pairs || !contrast.at().isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(RankCheck.p(model.fit().design(),
+                model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(), SHUFFLES, SEED));
+        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.of(test.estimate), halfWidth, test.shown, rankP, margin,
+                verdict(test));
+    }
+
+    private Effect untested(Contrast contrast) {
+        if (!model.fit().estimable(contrast.weights())) {
+            return without(contrast, new Verdict.Confounded(Confounding.with(model, contrast.variable())));
         }
-        Optional<Estimate> found = model.fit().estimate(contrast).map(EffectFinder::divisible);
-        if (found.isEmpty()) {
-            return SingleShots.effect(model, variable, change, step, contrast, margin)
-                    .orElseGet(() -> without(variable, change, step, new Verdict.CannotSay(0, false, List.of())));
-        }
-        Estimate estimate = found.get();
-        double p = means > 2 ? Adjustment.tukey(estimate, means) : estimate.pAgainst(0);
-        double halfWidth = means > 2 ? wide(means, estimate.df()) * estimate.se()
-                : estimate.halfWidth(1 - Question.ALPHA);
-        OptionalDouble rankP = means > 2 ? OptionalDouble.empty() : OptionalDouble.of(RankCheck.p(model.fit().design(), model.without(variable),
-                contrast, model.y(), model.exchangeable(), SHUFFLES, SEED));
-        return new Effect(variable, change, step, found, halfWidth, p, rankP, margin, verdict(estimate, p, contrast));
+        return SingleShots.effect(model, contrast, margin).orElseGet(() -> without(contrast, new Verdict.CannotSay(0, false, List.of())));
     }
 
     /** Tukey's factor for the pairs of so many means; that of fixed effects is always the same. */
@@ -86,46 +94,24 @@ final class EffectFinder {
         return factors.computeIfAbsent(means + " " + df, key -> StudentizedRange.quantile(Question.ALPHA, means, df) / Math.sqrt(2));
     }
 
-    private Verdict verdict(Estimate estimate, double p, double[] contrast) {
-        if (margin > 0 && Equivalence.of(estimate, margin).p() <= Question.ALPHA) {
-            return new Verdict.SameInPractice(p <= Question.ALPHA);
+    private Verdict verdict(Tested test) {
+        if (margin > 0 && Equivalence.of(test.estimate, margin).p() <= Question.ALPHA) {
+            return new Verdict.SameInPractice(test.shown <= Question.ALPHA);
         }
-        if (p <= Question.ALPHA) {
+        if (test.shown <= Question.ALPHA) {
             return new Verdict.Differs();
         }
-        Forecast forecast = Forecast.of(model.fit(), contrast, margin, Question.ALPHA, SHOTS_TO_TRY);
+        // A corrected p-value passes when the contrast's own passes a stricter level.
+        double level = test.own > 0 ? Math.max(1e-9, Question.ALPHA * Math.min(1, test.own / test.shown)) : Question.ALPHA;
+        Forecast forecast = Forecast.of(model.fit(), test.contrast.weights(), margin, level, SHOTS_TO_TRY);
         return new Verdict.CannotSay(forecast.more(), forecast.likely(), forecast.repeat().stream().map(row -> model.shots().get(row).name()).toList());
     }
 
-    /** Holm over the effects that were tested; one that no longer stands out is left open. */
-    private List<Effect> corrected(List<Effect> effects) {
-        List<Effect> tested = effects.stream().filter(effect -> effect.estimate().isPresent() && Double.isFinite(effect.p())).toList();
-        List<Double> p = Adjustment.holm(tested.stream().map(Effect::p).toList());
-        Map<Effect, Double> byEffect = new IdentityHashMap<>();
-        for (int i = 0; i < p.size(); i++) {
-            byEffect.put(tested.get(i), p.get(i));
-        }
-        return effects.stream().map(effect -> byEffect.containsKey(effect) ? corrected(effect, byEffect.get(effect)) : effect).toList();
-    }
-
-    private static Effect corrected(Effect effect, double p) {
-        boolean falls = effect.verdict() instanceof Verdict.Differs && p > Question.ALPHA;
-        return effect.with(p, falls ? new Verdict.CannotSay(0, false, List.of()) : effect.verdict());
-    }
-
-    private Effect without(Variable variable, String change, OptionalDouble step, Verdict verdict) {
-        return new Effect(variable, change, step, Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty(), margin, verdict);
+    private Effect without(Contrast contrast, Verdict verdict) {
+        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty(), margin, verdict);
     }
 
     private static Estimate divisible(Estimate estimate) {
         return estimate.se() > 0 ? estimate : new Estimate(estimate.value(), LEAST_SE, estimate.df());
-    }
-
-    private static double[] scaled(double[] contrast, double factor) {
-        double[] scaled = contrast.clone();
-        for (int i = 0; i < scaled.length; i++) {
-            scaled[i] *= factor;
-        }
-        return scaled;
     }
 }

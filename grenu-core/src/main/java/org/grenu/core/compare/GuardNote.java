@@ -18,6 +18,8 @@ public record GuardNote(Kind kind, String title, String words, Optional<Sensitiv
         CONFOUNDED,
         /** It differed in some shots. */
         CHANGED,
+        /** Nobody wrote it down in any shot on one side: whether it moved along is unknown. */
+        HALF_KNOWN,
         /** It moved, and the model takes it out. */
         IN_THE_MODEL,
         /** It moved a little, evenly. */

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.grenu.core.quantity.DecimalText;
@@ -21,7 +22,10 @@ final class Guarding {
 
     /** Shots that stand out are at most that share of all; else there is no usual to stand out from. */
     private static final double MOST_STANDING_OUT = 0.34;
-    private static final double FAR_OUT = 3.5;
+    static final String FAR_OUT = "Far from the others";
+    private static final int MOST_LISTED = 12;
+    private static final int MOST_LEVELS = 5;
+    private static final int LONGEST_LEVEL = 40;
     /** Ranges below that are told to the second decimal. */
     private static final double FINE = 0.2;
     private static final String EVEN = ", even within ";
@@ -43,9 +47,11 @@ final class Guarding {
 
     static List<GuardNote> notes(Question question, List<ComparedShot> shots, List<ComparedShot> faulty, Optional<ResponseAnswer> main, CommonGround ground) {
         Guarding guarding = new Guarding(question, shots, main, ground);
-        Characteristic.beside(question, shots).forEach(guarding::look);
-        guarding.standingOut("First of a session", "was the first of its day among these", Characteristic.firstOfSession(shots));
-        guarding.standingOut("Grind changed without a purge", "followed a change of the grind without a purge", Characteristic.afterGrindChange(shots));
+        List<Characteristic> beside = Characteristic.beside(question, shots);
+        beside.stream().filter(one -> !(one.variable() instanceof Variable.Placed) && !guarding.saidBy(one, beside)).forEach(guarding::look);
+        beside.stream().filter(one -> one.variable() instanceof Variable.Placed).forEach(guarding::order);
+        guarding.standingOut("First of a session", "was the first of its day among these", RunOrder.firstOfSession(shots));
+        guarding.standingOut("Grind changed without a purge", "followed a change of the grind without a purge", GrindChange.withoutPurge(shots));
         guarding.farOut();
         guarding.almostTogether();
         if (!faulty.isEmpty()) {
@@ -60,7 +66,8 @@ final class Guarding {
     private void gather(List<String> titles, GuardNote.Kind kind, String words) {
         if (!titles.isEmpty()) {
             String first = titles.get(0);
-            notes.add(GuardNote.of(kind, first + titles.stream().skip(1).map(title -> ", " + Wording.small(title)).collect(Collectors.joining()), words));
+            String more = titles.size() > MOST_LISTED ? " and " + (titles.size() - MOST_LISTED) + " more" : "";
+            notes.add(GuardNote.of(kind, first + titles.stream().limit(MOST_LISTED).skip(1).map(title -> ", " + Wording.small(title)).collect(Collectors.joining()) + more, words));
         }
     }
 
@@ -72,6 +79,8 @@ final class Guarding {
             unknown.add(one.title());
         } else if (byLevel.size() == 1 && known.size() == shots.size()) {
             same.add(one.title());
+        } else if (unknownAt(one).isPresent()) {
+            notes.add(GuardNote.of(GuardNote.Kind.HALF_KNOWN, one.title(), "unknown in every shot at " + unknownAt(one).get() + ": whether it moved along cannot be told"));
         } else if (byLevel.size() == 1) {
             notes.add(GuardNote.of(GuardNote.Kind.UNKNOWN, one.title(), byLevel.keySet().iterator().next() + " where written down; unknown in "
                     + (shots.size() - known.size()) + " of " + shots.size()));
@@ -80,16 +89,38 @@ final class Guarding {
         }
     }
 
+    /** Whether it differs just as a thing does that brings it along, as the roast date does with the coffee: once is enough. */
+    private boolean saidBy(Characteristic one, List<Characteristic> beside) {
+        return beside.stream().anyMatch(thing -> thing != one && one.carriedBy(thing.variable()) && !thing.carriedBy(one.variable()) && !grouping(one).isEmpty()
+                && grouping(one).equals(grouping(thing)));
+    }
+
+    /** Which shots share a level; empty where only one level is known. */
+    private Set<Set<String>> grouping(Characteristic one) {
+        Map<String, Set<String>> byLevel = shots.stream().filter(one.variable()::known).collect(Collectors.groupingBy(shot -> one.variable().level(shot).orElseThrow(),
+                Collectors.mapping(ComparedShot::name, Collectors.toSet())));
+        return byLevel.size() < 2 ? Set.of() : Set.copyOf(byLevel.values());
+    }
+
+    /** Every order differs from shot to shot; it is worth a word only where what is asked about followed it. */
+    private void order(Characteristic one) {
+        movedWith(one).ifPresent(with -> notes.add(GuardNote.of(GuardNote.Kind.CONFOUNDED, one.title(), one.title() + " and " + with
+                + " moved together: they cannot be told apart")));
+    }
+
     private void differing(Characteristic one, List<ComparedShot> known, Map<String, List<ComparedShot>> byLevel) {
-        String seen = one.variable().numeric() ? range(one, known) : byLevel.entrySet().stream().map(e -> e.getKey() + " (" + e.getValue().size() + ")")
-                .limit(5).collect(Collectors.joining(", "));
+        String seen = one.variable().numeric() ? range(one, known) : byLevel.entrySet().stream().map(e -> shortened(e.getKey()) + " (" + e.getValue().size() + ")")
+                .limit(MOST_LEVELS).collect(Collectors.joining(", "));
+        Optional<Variable> whole = question.variables().stream().filter(one::carriedBy).findFirst();
         String gaps = known.size() == shots.size() ? "" : "; unknown in " + (shots.size() - known.size());
-        Optional<String> together = movedWith(one, known);
+        Optional<String> together = movedWith(one);
         if (ground.covariate(mainResponse()).filter(covariate -> covariate.key().equals(one.variable().key())).isPresent()) {
             Optional<Variable> near = question.variables().stream().filter(asked -> MovedTogether.share(one.variable(), asked, known) > MovedTogether.ALMOST).findFirst();
             notes.add(near.isPresent() ? GuardNote.of(GuardNote.Kind.CHANGED, one.title(), seen + gaps + ", in the model, but it moved almost together with "
                     + Wording.small(near.get().title()) + ": what one did may be put down to the other")
                     : GuardNote.of(GuardNote.Kind.IN_THE_MODEL, one.title(), seen + gaps + ", taken out by the model"));
+        } else if (whole.isPresent()) {
+            notes.add(GuardNote.of(GuardNote.Kind.IN_THE_MODEL, one.title(), seen + gaps + ", goes with " + Wording.small(whole.get().title())));
         } else if (together.isPresent()) {
             notes.add(GuardNote.of(GuardNote.Kind.CONFOUNDED, one.title(), one.title() + " and " + together.get() + " moved together (" + seen + gaps
                     + "): they cannot be told apart"));
@@ -101,6 +132,10 @@ final class Guarding {
                     : "also changed in " + few.size() + " of " + shots.size() + ": " + names(few) + (few.size() == 1 ? " was at " : " were at ")
                     + few.stream().map(shot -> level(one, shot)).distinct().collect(Collectors.joining(", ")) + gaps, without(one.title(), few)));
         }
+    }
+
+    private static String shortened(String level) {
+        return level.length() > LONGEST_LEVEL ? level.substring(0, LONGEST_LEVEL - 1).strip() + "…" : level;
     }
 
     private Response mainResponse() {
@@ -124,20 +159,20 @@ final class Guarding {
         return (DecimalText.exact(Math.rint(low * digits) / digits) + "–" + DecimalText.exact(Math.rint(high * digits) / digits) + " " + one.variable().unit()).strip();
     }
 
-    /** The first variable of the question that cannot be told once this one is in the model too. */
-    private Optional<String> movedWith(Characteristic one, List<ComparedShot> known) {
-        if (main.isEmpty() || known.size() < 2) {
-            return Optional.empty();
-        }
-        Variable own = one.variable();
-        for (Variable asked : question.variables()) {
-            Variable byLevel = asked instanceof Variable.Treatment treatment ? new Variable.Treatment(treatment.factor(), !asked.numeric()) : asked;
-            Question both = Question.of(List.of(byLevel, own), List.of(mainResponse()));
-            ResponseModel model = ResponseModel.of(both, mainResponse(), known, CommonGround.of(ComparisonBasis.EQUAL_SETTING, known));
-            if (model.fit() != null && model.terms().containsKey(byLevel) && model.terms().containsKey(own)
-                    && new EffectFinder(both, model).effects().stream().filter(effect -> effect.variable().equals(byLevel))
-                            .anyMatch(effect -> effect.verdict() instanceof Verdict.Confounded)) {
-                return Optional.of(Wording.small(asked.title()));
+    /** What of the question moved along with this one, so that the two cannot be told apart. */
+    private Optional<String> movedWith(Characteristic one) {
+        return main.flatMap(answer -> answer.confounders().stream().filter(confounder -> confounder.what().key().equals(one.variable().key()))
+                .map(confounder -> Wording.small(confounder.asked().title())).findFirst());
+    }
+
+    /** Levels of what is asked about at which nobody wrote this one down, where it is known at others. */
+    private Optional<String> unknownAt(Characteristic one) {
+        for (Variable asked : question.treatments()) {
+            Map<String, List<ComparedShot>> byLevel = shots.stream().filter(shot -> asked.level(shot).isPresent())
+                    .collect(Collectors.groupingBy(shot -> asked.level(shot).orElseThrow(), () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
+            List<String> without = byLevel.entrySet().stream().filter(e -> e.getValue().stream().noneMatch(one.variable()::known)).map(Map.Entry::getKey).toList();
+            if (!without.isEmpty() && without.size() < byLevel.size() && !one.partOf(asked)) {
+                return Optional.of(Wording.small(asked.title()) + " " + Wording.list(without));
             }
         }
         return Optional.empty();
@@ -179,16 +214,11 @@ final class Guarding {
         }
     }
 
-    /** Shots further from the model than chance explains, by the residual over what its leverage leaves of the spread. */
     private void farOut() {
-        if (main.isEmpty() || !(main.get().deviation() > 0)) {
-            return;
-        }
-        List<ComparedShot> far = main.get().rows().stream().filter(row -> row.leverage() < 1 - 1e-6
-                && Math.abs(row.residual()) > FAR_OUT * main.get().deviation() * Math.sqrt(1 - row.leverage())).map(RowResidual::shot).toList();
+        List<ComparedShot> far = main.map(ResponseAnswer::farOut).orElse(List.of());
         if (!far.isEmpty()) {
-            notes.add(new GuardNote(GuardNote.Kind.CHANGED, "Far from the others", names(far) + (far.size() == 1 ? " lies" : " lie") + " further from the model than chance explains",
-                    without("Far from the others", far)));
+            notes.add(new GuardNote(GuardNote.Kind.CHANGED, FAR_OUT, names(far) + (far.size() == 1 ? " lies" : " lie") + " further from the others than chance explains",
+                    without(FAR_OUT, far)));
         }
     }
 
@@ -211,7 +241,7 @@ final class Guarding {
                 .flatMap(effect -> Sensitivity.of(question, shots, why, few, answer, effect)));
     }
 
-    private static String names(List<ComparedShot> some) {
+    static String names(List<ComparedShot> some) {
         return (some.size() == 1 ? "shot " : "shots ") + some.stream().map(ComparedShot::name).limit(8).collect(Collectors.joining(", "))
                 + (some.size() > 8 ? " and " + (some.size() - 8) + " more" : "");
     }

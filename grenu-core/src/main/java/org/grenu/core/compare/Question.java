@@ -15,10 +15,11 @@ import org.grenu.core.study.Factor;
  * @param basis        what is held equal
  * @param block        days or sessions whose own level is taken out, when the user wants that
  * @param margins      by response key: half the zone in which a difference makes none in practice; the usual one where missing
+ * @param steps        by variable key: the change that a numeric effect is stated and judged for; the range used where missing
  * @param holm         whether the p-values of one response are corrected for asking about several variables
  */
 public record Question(List<Variable> variables, List<Pair> interactions, List<Response> responses, ComparisonBasis basis,
-                       Optional<Factor> block, Map<String, Double> margins, boolean holm) {
+                       Optional<Factor> block, Map<String, Double> margins, Map<String, Double> steps, boolean holm) {
 
     /** Level of every test; intervals cover 1 − ALPHA. */
     public static final double ALPHA = 0.05;
@@ -33,6 +34,10 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
         interactions = interactions.stream().distinct().toList();
         responses = responses.stream().distinct().toList();
         margins = Map.copyOf(margins);
+        steps = Map.copyOf(steps);
+        if (steps.values().stream().anyMatch(step -> !(step > 0))) {
+            throw new IllegalArgumentException("a step must be above zero");
+        }
         for (Pair pair : interactions) {
             if (!variables.contains(pair.first) || !variables.contains(pair.second) || pair.first.equals(pair.second)) {
                 throw new IllegalArgumentException("an interaction needs two of the variables asked about");
@@ -42,7 +47,7 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return a question of those variables and responses, as the shots came} */
     public static Question of(List<Variable> variables, List<Response> responses) {
-        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), false);
+        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), false);
     }
 
     /** {@return the margin of that response, in its unit} */
@@ -52,17 +57,43 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return this question on another basis} */
     public Question on(ComparisonBasis other) {
-        return new Question(variables, interactions, responses, other, block, margins, holm);
+        return new Question(variables, interactions, responses, other, block, margins, steps, holm);
     }
 
     /** {@return this question with blocks, or without} */
     public Question inBlocks(Optional<Factor> other) {
-        return new Question(variables, interactions, responses, basis, other, margins, holm);
+        return new Question(variables, interactions, responses, basis, other, margins, steps, holm);
     }
 
     /** {@return this question of other responses} */
     public Question of(List<Response> other) {
-        return new Question(variables, interactions, other, basis, block, margins, holm);
+        return new Question(variables, interactions, other, basis, block, margins, steps, holm);
+    }
+
+    /** {@return this question with effects stated for that step of that variable} */
+    public Question stepping(Variable variable, double step) {
+        Map<String, Double> all = new java.util.HashMap<>(steps);
+        all.put(variable.key(), step);
+        return new Question(variables, interactions, responses, basis, block, margins, all, holm);
+    }
+
+    /** {@return this question with those pairs acting together too} */
+    Question together(List<Pair> more) {
+        List<Pair> all = new ArrayList<>(interactions);
+        all.addAll(more);
+        return new Question(variables, all, responses, basis, block, margins, steps, holm);
+    }
+
+    /** {@return this question with one more variable in the model} */
+    Question beside(Variable more) {
+        List<Variable> all = new ArrayList<>(variables);
+        all.add(more);
+        return new Question(all, interactions, responses, basis, block, margins, steps, holm);
+    }
+
+    /** {@return the treatments asked about: what was set, not what came about} */
+    public List<Variable> treatments() {
+        return variables.stream().filter(variable -> !(variable instanceof Variable.Covariate)).toList();
     }
 
     /** {@return what enters the model for that response: the variables, and what the basis holds equal} */

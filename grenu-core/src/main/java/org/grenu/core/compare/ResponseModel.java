@@ -13,6 +13,7 @@ import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.ModelFit;
 import org.grenu.core.model.RandomInterceptFit;
 import org.grenu.core.model.Term;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.SheetField;
 
@@ -26,10 +27,11 @@ import org.grenu.core.study.SheetField;
  * @param blocks   of the rows, when there are several
  * @param random   whether the blocks are a sample of all days rather than these days
  * @param weights  by row
+ * @param together pairs that act together beyond chance, the surest first
  * @param fit      the model, straight from all terms
  */
 record ResponseModel(Response response, List<ComparedShot> shots, List<Measured> values, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
-                     boolean random, Samples weights, ModelFit fit) {
+                     boolean random, Samples weights, List<Question.Pair> together, ModelFit fit) {
 
     /** With fewer, their spread cannot be told; they enter as themselves (common practice, no source). */
     private static final int LEAST_RANDOM_BLOCKS = 4;
@@ -41,15 +43,15 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
         List<ComparedShot> shots = candidates.stream().filter(shot -> ground.value(response, shot).isPresent())
                 .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
                 .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent()).toList();
-        boolean shared = oneInstrument(shots);
-        List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow())
-                .map(value -> shared ? value : Measured.independent(value.value(), value.u())).toList();
+        List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
         variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
         Optional<Term.Levels> blocks = question.block().map(block -> Term.Levels.of(block.title(),
                 shots.stream().map(shot -> block.level(shot.sheet()).orElseThrow()).toList())).filter(levels -> levels.levels().size() > 1);
         boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS && repeats(blocks.get());
-        return fitted(question, response, shots, values, terms, blocks, random);
+        ResponseModel asked = fitted(question, response, shots, values, terms, blocks, random);
+        List<Question.Pair> unasked = Interplay.unasked(question, asked);
+        return unasked.isEmpty() ? asked : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
     }
 
     private static ResponseModel fitted(Question question, Response response, List<ComparedShot> shots, List<Measured> values,
@@ -61,20 +63,40 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
                 .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second()))).forEach(all::add);
         Design design = new Design(shots.size(), all);
         Samples y = Samples.of(values.stream().mapToDouble(Measured::value).toArray());
-        Samples weights = shots.isEmpty() ? y : weights(design, y, values);
+        Samples weights = shots.isEmpty() ? y : weights(design, y, errors(shots, values));
         ModelFit fit = shots.isEmpty() ? null : random && shots.size() > design.columns() + 1
                 ? RandomInterceptFit.of(design, y, weights, blocks.orElseThrow()) : FixedFit.of(design, y, weights);
-        return new ResponseModel(response, shots, values, terms, blocks, random, weights, fit);
+        List<Question.Pair> together = fit == null ? List.of() : Interplay.significant(question, terms, fit);
+        return new ResponseModel(response, shots, values, terms, blocks, random, weights, together, fit);
     }
 
-    /** What one instrument gets wrong in all shots cancels between them; with several it does not. */
-    private static boolean oneInstrument(List<ComparedShot> shots) {
-        return shots.stream().map(shot -> shot.sheet().text(SheetField.REFRACTOMETER)).distinct().count() <= 1;
+    /**
+     * What one instrument gets wrong in all shots cancels between them; with several it does not, and neither where nobody
+     * wrote down which it was. Moisture is the coffee's.
+     */
+    private static boolean sameInstruments(List<ComparedShot> shots) {
+        return one(shots, SheetField.REFRACTOMETER) && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.SCALE_BIAS)) || one(shots, SheetField.SCALE))
+                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.MOISTURE)) || one(shots, SheetField.COFFEE));
+    }
+
+    /** By row what each shot's measurement has for itself, against the others. */
+    private static double[] errors(List<ComparedShot> shots, List<Measured> values) {
+        boolean shared = sameInstruments(shots);
+        return values.stream().mapToDouble(value -> shared ? value.independent() : value.u()).toArray();
+    }
+
+    /** {@return by row the standard uncertainty with which the shots stand against each other} */
+    double[] errors() {
+        return errors(shots, values);
+    }
+
+    private static boolean one(List<ComparedShot> shots, SheetField field) {
+        List<Optional<String>> names = shots.stream().map(shot -> shot.sheet().text(field)).distinct().toList();
+        return names.size() == 1 && names.get(0).isPresent();
     }
 
     /** Only the parts of the uncertainty that each shot has for itself weigh. */
-    private static Samples weights(Design design, Samples y, List<Measured> values) {
-        double[] u = values.stream().mapToDouble(Measured::independent).toArray();
+    private static Samples weights(Design design, Samples y, double[] u) {
         Samples uncertainties = Samples.of(u);
         boolean telling = uncertainties.min() > 0 && uncertainties.max() > ALIKE * uncertainties.min();
         return telling ? KnownErrors.of(design, y, uncertainties).weights() : KnownErrors.ones(u.length);
@@ -96,6 +118,27 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
         return blocks.level().size() > blocks.levels().size();
     }
 
+    /** {@return the variable that this one acts together with beyond chance; of several the surest} */
+    Optional<Variable> actsTogetherWith(Variable variable) {
+        return together.stream().filter(pair -> pair.first().equals(variable) || pair.second().equals(variable))
+                .map(pair -> pair.first().equals(variable) ? pair.second() : pair.first()).findFirst();
+    }
+
+    /** {@return the columns of the variable at each place where the other's effect is told: its levels, or its lowest and highest number} */
+    Map<String, double[]> places(Variable variable) {
+        Map<String, double[]> places = new LinkedHashMap<>();
+        if (terms.get(variable) instanceof Term.Levels levels) {
+            for (int i = 0; i < levels.levels().size(); i++) {
+                places.put(levels.levels().get(i), levels.at(i));
+            }
+        } else if (terms.get(variable) instanceof Term.Numeric numeric) {
+            for (double end : new double[] {numeric.values().min(), numeric.values().max()}) {
+                places.put(DecimalText.exact(end), new double[] {end});
+            }
+        }
+        return places;
+    }
+
     /** Whether the rows leave a degree of freedom to judge the spread by. */
     boolean judges() {
         return fit != null && fit.residualDf() >= 1;
@@ -103,6 +146,13 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
 
     Samples y() {
         return Samples.of(values.stream().mapToDouble(Measured::value).toArray());
+    }
+
+    /** {@return the model by fixed effects: a random block enters as itself} */
+    FixedFit withBlocksAsThemselves() {
+        List<Term> all = new ArrayList<>(fit.design().terms());
+        blocks.filter(block -> random && !all.contains(block)).ifPresent(all::add);
+        return FixedFit.of(new Design(shots.size(), all), y(), weights);
     }
 
     /** Rows of each block; all rows where there are none. */

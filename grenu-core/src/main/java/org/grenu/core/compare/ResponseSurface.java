@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FixedFit;
@@ -120,13 +121,13 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         List<Variable> others = comparison.question().variables().stream().filter(variable -> numbers.stream().limit(2).noneMatch(n -> n.key().equals(variable.key()))).toList();
         List<Variable> asked = new ArrayList<>(numbers.subList(0, 2));
         asked.addAll(others);
-        Question question = new Question(asked, List.of(), List.of(response), comparison.question().basis(), Optional.empty(), Map.of(), false);
+        Question question = new Question(asked, List.of(), List.of(response), comparison.question().basis(), Optional.empty(), Map.of(), Map.of(), false);
         ResponseModel linear = ResponseModel.of(question, response, comparison.shots(), comparison.ground());
         if (linear.fit() == null || !(linear.terms().get(numbers.get(0)) instanceof Term.Numeric x) || !(linear.terms().get(numbers.get(1)) instanceof Term.Numeric y)) {
             return Optional.empty();
         }
         List<Term> terms = new ArrayList<>(linear.fit().design().terms());
-        terms.addAll(List.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y)));
+        Stream.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y)).filter(term -> !terms.contains(term)).forEach(terms::add);
         // What the settings cannot tell, such as a bend between two of them, is left at nought.
         FixedFit whole = FixedFit.of(new Design(linear.shots().size(), terms), linear.y(), linear.weights());
         List<Term> told = terms.stream().filter(term -> !(term instanceof Term.Product) || whole.typeTwo(term).isPresent()).toList();

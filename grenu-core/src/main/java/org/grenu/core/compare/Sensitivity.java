@@ -2,7 +2,6 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * The answer without the shots that something speaks against.
@@ -26,7 +25,7 @@ public record Sensitivity(String why, List<ComparedShot> without, Response respo
 
     /** {@return such as "Without shots 38, 43: −0.61 ±0.25 points, the answer stands."} */
     public String words() {
-        String names = (without.size() == 1 ? "shot " : "shots ") + without.stream().map(ComparedShot::name).collect(Collectors.joining(", "));
+        String names = Guarding.names(without);
         if (after.isEmpty()) {
             return "Without " + names + " the question can no longer be answered.";
         }

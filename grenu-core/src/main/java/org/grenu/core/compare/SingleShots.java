@@ -1,6 +1,5 @@
 package org.grenu.core.compare;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -20,24 +19,25 @@ final class SingleShots {
     }
 
     /** {@return the effect; empty when the contrast is not that of one shot with another} */
-    static Optional<Effect> effect(ResponseModel model, Variable variable, String change, OptionalDouble step, double[] contrast, double margin) {
+    static Optional<Effect> effect(ResponseModel model, Contrast asked, double margin) {
+        double[] contrast = asked.weights();
         double[][] rows = model.fit().design().matrix();
+        double[] errors = model.errors();
         for (int i = 0; i < rows.length; i++) {
             for (int j = 0; j < rows.length; j++) {
                 if (i != j && alone(rows, i) && alone(rows, j) && isDifference(contrast, rows[i], rows[j])) {
-                    return Optional.of(between(model, variable, change, step, model.values().get(i), model.values().get(j), scale(contrast, rows[i], rows[j]), margin));
+                    double scale = scale(contrast, rows[i], rows[j]);
+                    double difference = (model.values().get(i).value() - model.values().get(j).value()) * scale;
+                    return Optional.of(between(asked, difference, Math.hypot(errors[i], errors[j]) * Math.abs(scale), margin));
                 }
             }
         }
         return Optional.empty();
     }
 
-    private static Effect between(ResponseModel model, Variable variable, String change, OptionalDouble step, Measured one, Measured other,
-            double scale, double margin) {
-        double difference = (one.value() - other.value()) * scale;
-        double u = Math.hypot(one.independent(), other.independent()) * Math.abs(scale);
+    private static Effect between(Contrast asked, double difference, double u, double margin) {
         boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
-        return new Effect(variable, change, step, Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
+        return new Effect(asked.variable(), asked.change(), asked.at(), asked.step(), Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
                 OptionalDouble.empty(), margin, new Verdict.SeenOnce(beyond));
     }
 
@@ -60,11 +60,5 @@ final class SingleShots {
             }
         }
         return Double.NaN;
-    }
-
-    /** {@return names of the shots that stand alone on their side} */
-    static List<String> names(ResponseModel model) {
-        double[][] rows = model.fit().design().matrix();
-        return IntStream.range(0, rows.length).filter(i -> alone(rows, i)).mapToObj(i -> model.shots().get(i).name()).toList();
     }
 }

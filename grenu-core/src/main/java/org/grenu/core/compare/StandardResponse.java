@@ -14,6 +14,7 @@ import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.ShotMeasures;
 
 /**
  * The responses every shot can have. Margins: extraction yield, strength and times as in the trade (common practice, no
@@ -34,6 +35,7 @@ public enum StandardResponse implements Response {
     MEAN_PRESSURE("Mean pressure", "bar", 0.3, shot -> pressure(shot, shot.measures().curve().meanPressure())),
     PEAK_RESISTANCE("Peak resistance, p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
     EROSION("Erosion", "%/s", 0.5, shot -> shot.measures().hydraulics().erosion()),
+    TEMPERATURE_SHOWN("Temperature shown", "°C", 1, shot -> shown(shot)),
     KEPT_WATER("Kept water", "g/g", 0.1, shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
     BEVERAGE("Beverage mass", "g", 0.5, shot -> shot.measures().masses().beverage()),
     RATIO("Brew ratio, 1 to", "", 0.05, shot -> shot.measures().masses().ratio()),
@@ -120,6 +122,11 @@ public enum StandardResponse implements Response {
         ShotTimes times = shot.measures().curve().times();
         return times.pumpOn().flatMap(on -> times.firstDrip().map(drip ->
                 Measured.independent(drip.seconds() - on.seconds(), Math.hypot(on.u(), drip.u()))));
+    }
+
+    private static Optional<Measured> shown(ComparedShot shot) {
+        OptionalDouble celsius = ShotMeasures.measuredTemperature(shot.measures().curve());
+        return celsius.isPresent() ? Optional.of(Measured.independent(celsius.getAsDouble(), shot.measures().curve().noise().getOrDefault(Channel.TEMPERATURE, 0.0))) : Optional.empty();
     }
 
     private static Optional<Measured> pressure(ComparedShot shot, OptionalDouble bar) {

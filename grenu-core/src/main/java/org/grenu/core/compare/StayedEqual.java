@@ -35,7 +35,7 @@ record StayedEqual(Characteristic characteristic) {
     private Effect effect(Variable asked, String change, Estimate estimate) {
         double p = estimate.pAgainst(0);
         boolean same = Equivalence.of(estimate, characteristic.tolerance()).p() <= Question.ALPHA;
-        return new Effect(asked, change, java.util.OptionalDouble.empty(), Optional.of(estimate), estimate.halfWidth(1 - Question.ALPHA), p,
+        return new Effect(asked, change, "", java.util.OptionalDouble.empty(), Optional.of(estimate), estimate.halfWidth(1 - Question.ALPHA), p,
                 java.util.OptionalDouble.empty(), characteristic.tolerance(),
                 same ? new Verdict.SameInPractice(p <= Question.ALPHA) : p <= Question.ALPHA ? new Verdict.Differs() : new Verdict.CannotSay(0, false, List.of()));
     }

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.quantity.DecimalText;
@@ -112,6 +113,33 @@ public sealed interface Variable {
         @Override
         public Optional<String> level(ComparedShot shot) {
             return number(shot).stream().mapToObj(DecimalText::exact).findFirst();
+        }
+    }
+
+    /**
+     * Where a shot stands among those it is compared with, such as its place in their order.
+     *
+     * @param places by the shot's name
+     */
+    record Placed(String key, String title, boolean numeric, Map<String, String> places) implements Variable {
+
+        public Placed {
+            places = Map.copyOf(places);
+        }
+
+        @Override
+        public String unit() {
+            return "";
+        }
+
+        @Override
+        public OptionalDouble number(ComparedShot shot) {
+            return numeric ? level(shot).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty()) : OptionalDouble.empty();
+        }
+
+        @Override
+        public Optional<String> level(ComparedShot shot) {
+            return Optional.ofNullable(places.get(shot.name()));
         }
     }
 }

@@ -50,17 +50,36 @@ public sealed interface Verdict {
         }
     }
 
-    /** The data cannot tell this effect from another, however many shots of the same kind follow. */
+    /**
+     * The data cannot tell this effect from another, however many shots of the same kind follow.
+     *
+     * @param with what moved along, in words
+     */
     record Confounded(String with) implements Verdict {
 
         @Override
         public String words() {
-            return "cannot be told";
+            return "cannot be told from " + with;
         }
     }
 
     /**
-     * One shot on each side: the uncertainty of measuring is all there is to judge by.
+     * What the model holds equal is something that the change itself changes: with it taken out, part of the effect is
+     * taken out too.
+     *
+     * @param through what the change changes on the way to the response, in words
+     */
+    record Mediated(String through) implements Verdict {
+
+        @Override
+        public String words() {
+            return "cannot be told: it changes " + through + " itself";
+        }
+    }
+
+    /**
+     * One shot on each side: the uncertainty of measuring is all there is to judge by, and nothing is said of what the
+     * change does.
      *
      * @param beyondMeasuring whether the two shots differ by more than measuring explains
      */
@@ -68,7 +87,7 @@ public sealed interface Verdict {
 
         @Override
         public String words() {
-            return beyondMeasuring ? "seen once" : "within measuring";
+            return "one shot each";
         }
     }
 }

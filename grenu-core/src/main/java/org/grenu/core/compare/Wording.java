@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.List;
 import java.util.Locale;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
@@ -18,10 +19,19 @@ public final class Wording {
         return (signed(effect) + " " + response.differenceUnit()).strip();
     }
 
+    /** {@return the effect with the 90 % interval that two one-sided tests rest on, such as {@code +0.12 ±0.15 points (90 %)}} */
+    static String within90(Response response, Effect effect) {
+        return (signed(effect, effect.equivalenceHalfWidth()) + " " + response.differenceUnit()).strip() + " (90 % interval)";
+    }
+
     /** {@return the effect with its sign and interval, without unit} */
     public static String signed(Effect effect) {
+        return signed(effect, effect.halfWidth());
+    }
+
+    private static String signed(Effect effect, double halfWidth) {
         double value = effect.estimate().orElseThrow().value();
-        String text = reported(value, effect.halfWidth());
+        String text = reported(value, halfWidth);
         return value > 0 && text.chars().takeWhile(c -> c != '±').anyMatch(c -> c >= '1' && c <= '9') ? "+" + text : text;
     }
 
@@ -40,14 +50,18 @@ public final class Wording {
 
     /** {@return what changed with its step, such as {@code Grind +0.2} or {@code Gentle ramp, not Straight nine}} */
     static String what(Effect effect) {
-        String unit = effect.variable().unit();
-        return effect.step().isPresent() ? effect.variable().title() + " " + effect.change() + (unit.isEmpty() ? "" : " " + unit) : effect.change();
+        return effect.step().isPresent() ? effect.variable().title() + " " + effect.words() : effect.words();
     }
 
     /** {@return the title within a sentence: what it is by in brackets, such as {@code time (pump on to pump off)}} */
     static String within(String title) {
         int comma = title.indexOf(", ");
         return small(comma < 0 ? title : title.substring(0, comma) + " (" + title.substring(comma + 2) + ")");
+    }
+
+    /** {@return such as "a, b and c"} */
+    static String list(List<String> parts) {
+        return parts.size() < 2 ? String.join("", parts) : String.join(", ", parts.subList(0, parts.size() - 1)) + " and " + parts.get(parts.size() - 1);
     }
 
     static String small(String title) {

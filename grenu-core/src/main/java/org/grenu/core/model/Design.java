@@ -1,5 +1,6 @@
 package org.grenu.core.model;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
@@ -70,15 +71,31 @@ public record Design(int rows, List<Term> terms) {
 
     /** {@return the combination that is the marginal mean of that level, other terms at their average} */
     public double[] mean(Term.Levels term, int level) {
-        return row(Map.of(term, term.at(level)));
+        return mean(term, level, Map.of());
+    }
+
+    /** {@return the same where other terms stand at given columns rather than their average} */
+    public double[] mean(Term.Levels term, int level, Map<Term, double[]> given) {
+        return row(with(given, term, term.at(level)));
     }
 
     /** {@return what one more of the number changes, other terms at their average; only its own and its interactions' columns differ} */
     public double[] slope(Term.Numeric term) {
+        return slope(term, Map.of());
+    }
+
+    /** {@return the same where other terms stand at given columns rather than their average} */
+    public double[] slope(Term.Numeric term, Map<Term, double[]> given) {
         double at = term.averaged()[0];
-        double[] high = row(Map.of(term, new double[] {at + 0.5}));
-        double[] low = row(Map.of(term, new double[] {at - 0.5}));
+        double[] high = row(with(given, term, new double[] {at + 0.5}));
+        double[] low = row(with(given, term, new double[] {at - 0.5}));
         return difference(high, low);
+    }
+
+    private static Map<Term, double[]> with(Map<Term, double[]> given, Term term, double[] columns) {
+        Map<Term, double[]> all = new HashMap<>(given);
+        all.put(term, columns);
+        return all;
     }
 
     /** {@return a less b} */

@@ -2,6 +2,7 @@ package org.grenu.core.shelf;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -30,7 +31,18 @@ final class Completion {
             if (!recorded.has(SheetField.MOISTURE)) {
                 number(SheetField.MOISTURE_U, coffee.number(ShelfField.MOISTURE_U));
             }
+            text(SheetField.ROAST_LEVEL, coffee.text(ShelfField.ROAST_LEVEL));
+            text(SheetField.PROCESS, coffee.text(ShelfField.PROCESS));
+            number(SheetField.COLOUR_WHOLE, coffee.number(ShelfField.COLOUR_WHOLE));
+            number(SheetField.COLOUR_GROUND, coffee.number(ShelfField.COLOUR_GROUND));
+            number(SheetField.DENSITY, coffee.number(ShelfField.DENSITY));
         });
+        version(ShelfKind.GRINDER).ifPresent(grinder -> text(SheetField.BURRS, grinder.entries().text(ShelfField.BURRS)));
+        version(ShelfKind.WATER).ifPresent(water -> {
+            number(SheetField.HARDNESS, water.entries().number(ShelfField.HARDNESS));
+            number(SheetField.ALKALINITY, water.entries().number(ShelfField.ALKALINITY));
+        });
+        order();
         version(ShelfKind.BASKET).ifPresent(basket -> basket(basket.entries()));
         version(ShelfKind.SCALE).ifPresent(scale -> {
             number(SheetField.SCALE_RESOLUTION, scale.entries().number(ShelfField.SCALE_STEP));
@@ -83,6 +95,13 @@ final class Completion {
         if (!line.equals(ReadingLine.STRENGTH)) {
             text(SheetField.REFRACTOMETER_LINE, Optional.of(line.numbers().stream().map(DecimalText::exact).collect(Collectors.joining("; "))));
         }
+    }
+
+    /** An order counts as drawn only where every study that the shot belongs to says so. */
+    private void order() {
+        List<String> said = recorded.studies().stream().map(study -> shelf.find(ShelfKind.STUDY, study)
+                .flatMap(item -> item.entries().entry(ShelfField.ORDER_DRAWN)).orElse("")).distinct().toList();
+        text(SheetField.ORDER_DRAWN, said.size() == 1 && !said.get(0).isEmpty() ? Optional.of(said.get(0)) : Optional.empty());
     }
 
     private void machine() {

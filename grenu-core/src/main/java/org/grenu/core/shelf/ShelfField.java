@@ -78,6 +78,7 @@ public enum ShelfField implements Field {
     ALTITUDE(FieldForm.number("altitude_m", "Altitude", "m", -430, 6000)),
     // Study
     QUESTION(text("question", "Question")),
+    ORDER_DRAWN(FieldForm.choice("order_drawn", "Order drawn by lot", "yes", "no")),
     ARMS(FieldForm.rows("arms", "Arms", RowColumn.words("name"))),
     // Recipe
     FROM_SHOT(FieldForm.number("from_shot", "From shot", "", 1, 100_000_000)),

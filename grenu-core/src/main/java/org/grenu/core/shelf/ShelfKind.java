@@ -31,7 +31,7 @@ public enum ShelfKind {
             SheetField.PROFILE_STEPS, SheetField.MACHINE, SheetField.WATER, SheetField.BASKET, SheetField.DOSE_TARGET,
             SheetField.BEVERAGE_TARGET, SheetField.SCALE, SheetField.REFRACTOMETER, SheetField.SITE, ShelfField.FROM_SHOT, ShelfField.CLOCK,
             ShelfField.TIME_MEANT, ShelfField.YIELD_MEANT, ShelfField.STRENGTH_MEANT, ShelfField.PRESSURE_CORRIDOR, ShelfField.FLOW_CORRIDOR),
-    STUDY("Studies", "study", SheetField.STUDY, ShelfField.QUESTION, ShelfField.ARMS);
+    STUDY("Studies", "study", SheetField.STUDY, ShelfField.QUESTION, ShelfField.ORDER_DRAWN, ShelfField.ARMS);
 
     private final String title;
     private final String one;

@@ -1,8 +1,10 @@
 package org.grenu.core.study;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.grenu.core.quantity.DecimalText;
@@ -17,6 +19,9 @@ import org.grenu.core.quantity.DecimalText;
  */
 public record OwnFactor(String key, boolean numeric, String unit) implements Factor {
 
+    private static final Set<String> IDENTITIES = Set.of("shot", "shot in file", "shot number", "shot no", "shot id", "no", "nr", "number", "id", "index", "row", "file", "file name",
+            "filename");
+    private static final int ENOUGH_TO_TELL = 5;
     private static final Pattern NUMBER = Pattern.compile("([+\\-\u2212]?[0-9][0-9.,]*(?:[eE][+\\-]?[0-9]+)?)\\s*([^0-9\\s][^\\s]{0,11})?");
 
     /** {@return the factor as those records know it; empty when none of them does} */
@@ -32,10 +37,29 @@ public record OwnFactor(String key, boolean numeric, String unit) implements Fac
         return Optional.of(new OwnFactor(key, numeric, numeric ? units.get(0) : ""));
     }
 
-    /** {@return every factor the users of those records made up} */
+    /** {@return every factor the users of those records made up; what only tells the shots apart is none} */
     public static List<OwnFactor> all(List<ShotSheet> sheets) {
         return sheets.stream().flatMap(sheet -> sheet.extras().keySet().stream()).distinct().sorted()
-                .flatMap(key -> of(key, sheets).stream()).toList();
+                .filter(key -> !identifies(key, sheets)).flatMap(key -> of(key, sheets).stream()).toList();
+    }
+
+    /** Whether the entry is a name or a running number of the shot, by what it is called or since each shot has its own. */
+    private static boolean identifies(String key, List<ShotSheet> sheets) {
+        if (IDENTITIES.contains(key.toLowerCase(Locale.ROOT).replace('_', ' ').replace(".", "").strip())) {
+            return true;
+        }
+        List<String> texts = sheets.stream().map(sheet -> sheet.extras().get(key)).filter(text -> text != null).toList();
+        boolean unique = texts.size() >= ENOUGH_TO_TELL && texts.stream().distinct().count() == texts.size();
+        return unique && (of(key, sheets).filter(OwnFactor::numeric).isEmpty() || running(texts));
+    }
+
+    /** Whether those are whole numbers without a gap. */
+    private static boolean running(List<String> texts) {
+        if (!texts.stream().allMatch(text -> text.matches("[0-9]{1,9}"))) {
+            return false;
+        }
+        long[] numbers = texts.stream().mapToLong(Long::parseLong).sorted().toArray();
+        return numbers[numbers.length - 1] - numbers[0] == numbers.length - 1;
     }
 
     @Override

@@ -8,7 +8,7 @@ import java.util.function.Function;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DecimalText;
 
-/** The factors that every record has a place for. */
+/** The factors that every record has a place for: what is usually changed first, then all else that is written down. */
 public enum SheetFactor implements Factor {
     GRIND("Grind", SheetField.GRIND),
     TEMPERATURE("Temperature", SheetField.TEMPERATURE),
@@ -26,18 +26,71 @@ public enum SheetFactor implements Factor {
     SAMPLE_FILTERED("Sample filtered", SheetField.SAMPLE_FILTERED),
     ARM("Arm", SheetField.ARM),
     BLOCK("Block", SheetField.BLOCK),
-    DAY("Day", false, "", sheet -> sheet.pulledAt().map(moment -> moment.toLocalDate().toString()));
+    DAY("Day", false, "", sheet -> sheet.pulledAt().map(moment -> moment.toLocalDate().toString())),
+    BAG(SheetField.BAG),
+    ROASTED_ON(SheetField.ROASTED_ON),
+    FROZEN_DAYS(SheetField.FROZEN_DAYS),
+    ROAST_LEVEL(SheetField.ROAST_LEVEL),
+    PROCESS(SheetField.PROCESS),
+    COLOUR_WHOLE(SheetField.COLOUR_WHOLE),
+    COLOUR_GROUND(SheetField.COLOUR_GROUND),
+    DENSITY(SheetField.DENSITY),
+    MOISTURE(SheetField.MOISTURE),
+    BEANS_TREATMENT(SheetField.BEANS_TREATMENT),
+    BEANS_TEMPERATURE(SheetField.BEANS_TEMPERATURE),
+    BURRS(SheetField.BURRS),
+    PURGE(SheetField.PURGE),
+    GROUNDS_TREATMENT(SheetField.GROUNDS_TREATMENT),
+    GROUNDS_TEMPERATURE(SheetField.GROUNDS_TEMPERATURE),
+    GRIND_TO_BREW(SheetField.GRIND_TO_BREW),
+    PREPARATION(SheetField.PREPARATION),
+    DOSE_TARGET(SheetField.DOSE_TARGET),
+    BEVERAGE_TARGET(SheetField.BEVERAGE_TARGET),
+    PROFILE_STEPS(SheetField.PROFILE_STEPS),
+    TEMPERATURE_PLACE(SheetField.TEMPERATURE_PLACE),
+    MINUTES_ON(SheetField.MINUTES_ON),
+    FIRST_OF_SESSION(SheetField.FIRST_OF_SESSION),
+    FLUSH(SheetField.FLUSH),
+    DWELL(SheetField.DWELL),
+    BASKET_CAPACITY(SheetField.BASKET_CAPACITY),
+    BED_DIAMETER(SheetField.BED_DIAMETER),
+    BED_DEPTH(SheetField.BED_DEPTH),
+    HARDNESS(SheetField.HARDNESS),
+    ALKALINITY(SheetField.ALKALINITY),
+    SITE(SheetField.SITE),
+    ALTITUDE(SheetField.ALTITUDE),
+    ZERO(SheetField.ZERO),
+    DILUTION_WATER(SheetField.DILUTION_WATER),
+    REFRACTOMETER_READS(SheetField.REFRACTOMETER_READS),
+    REFRACTOMETER_LINE(SheetField.REFRACTOMETER_LINE),
+    SCALE(SheetField.SCALE),
+    SCALE_LAG(SheetField.SCALE_LAG),
+    REPAIRS_OFF(SheetField.REPAIRS_OFF),
+    SIMULATED(SheetField.SIMULATED),
+    RECIPE(SheetField.RECIPE),
+    STUDY(SheetField.STUDY);
 
+    private final String key;
     private final String title;
     private final boolean numeric;
     private final String unit;
     private final Function<ShotSheet, Optional<String>> level;
 
+    /** Named as the entry is in files, so that no entry of the user's own can be called the same. */
+    SheetFactor(SheetField field) {
+        this(field.key(), field.title(), field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field));
+    }
+
     SheetFactor(String title, SheetField field) {
-        this(title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field));
+        this("", title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field));
     }
 
     SheetFactor(String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level) {
+        this("", title, numeric, unit, level);
+    }
+
+    SheetFactor(String key, String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level) {
+        this.key = key.isEmpty() ? name().toLowerCase(Locale.ROOT) : key;
         this.title = title;
         this.numeric = numeric;
         this.unit = unit;
@@ -51,7 +104,7 @@ public enum SheetFactor implements Factor {
 
     @Override
     public String key() {
-        return name().toLowerCase(Locale.ROOT);
+        return key;
     }
 
     @Override

@@ -45,7 +45,7 @@ class ComparisonTest {
             assertThat(effect.estimate().orElseThrow().value()).isCloseTo(21.538 - 21.639, within(0.001));
             assertThat(effect.verdict()).isEqualTo(new Verdict.SeenOnce(false));
             assertThat(effect.evidence()).isEqualTo("seen once");
-            assertThat(trap.sentence().headline()).startsWith("Seen once").contains("not distinguishable");
+            assertThat(trap.sentence().headline()).startsWith("One shot each").contains("not distinguishable");
             assertThat(trap.answers()).allSatisfy(answer -> assertThat(answer.effects()).noneMatch(e -> e.verdict() instanceof Verdict.Differs));
             assertThat(trap.pair().orElseThrow().words()).isEqualTo("One thing changed: arm control → treated");
         }
@@ -56,7 +56,7 @@ class ComparisonTest {
             assertThat(trap.answers()).allSatisfy(answer ->
                     assertThat(answer.effects().get(0).verdict()).isEqualTo(new Verdict.SameInPractice(true)));
             assertThat(trap.sentence().headline()).startsWith("control, not treated changes EY as dosed, but too little to matter");
-            Question strict = new Question(List.of(ARM), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("ey_as_dosed", 0.05), false);
+            Question strict = new Question(List.of(ARM), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("ey_as_dosed", 0.05), Map.of(), false);
             assertThat(Comparison.of(strict, shots(8)).answers().get(0).effects().get(0).verdict()).isEqualTo(new Verdict.Differs());
         }
 
@@ -105,7 +105,7 @@ class ComparisonTest {
             Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
             GuardNote note = comparison.guard().stream().filter(n -> n.title().equals("Temperature")).findFirst().orElseThrow();
             assertThat(note.words()).isEqualTo("also changed in 1 of 12: shot 5 was at 94 °C");
-            assertThat(note.sensitivity().orElseThrow().words()).startsWith("Without shot 5: \u22120.").endsWith("the answer stands.");
+            assertThat(note.sensitivity().orElseThrow().words()).startsWith("Without shot 5: \u22121.").endsWith("the answer stands.");
             assertThat(comparison.guard()).anySatisfy(n -> assertThat(n.words()).isEqualTo("shot 13 is marked faulty: choked"));
             assertThat(comparison.guard()).anySatisfy(n -> assertThat(n.title()).contains("basket"));
         }
@@ -118,10 +118,10 @@ class ComparisonTest {
         void aClearEffectDiffersAndItsSentenceSaysByHowMuch() {
             Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(5, -0.8, 0.2, false, 3));
             Effect effect = comparison.answers().get(0).effects().get(0);
-            assertThat(effect.change()).isEqualTo("+0.2");
+            assertThat(effect.change()).isEqualTo("+0.4");
             assertThat(effect.verdict()).isEqualTo(new Verdict.Differs());
-            assertThat(Math.abs(effect.estimate().orElseThrow().value() + 0.8)).isLessThan(effect.halfWidth());
-            assertThat(comparison.sentence().headline()).matches("Grind \\+0\\.2 lowers EY as dosed by 0\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
+            assertThat(Math.abs(effect.estimate().orElseThrow().value() + 1.6)).isLessThan(effect.halfWidth());
+            assertThat(comparison.sentence().headline()).matches("Grind \\+0\\.4 lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
             assertThat(effect.evidence()).isEqualTo("repeated, interval excludes zero");
         }
 

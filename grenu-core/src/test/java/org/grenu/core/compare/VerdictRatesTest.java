@@ -43,7 +43,7 @@ class VerdictRatesTest {
             shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9).with(SheetField.READINGS, text.toString()).with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
         }
         Question question = new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                Map.of("ey_as_dosed", margin), false);
+                Map.of("ey_as_dosed", margin), Map.of(), false);
         return answer(question, shots).effects().get(0);
     }
 
@@ -98,7 +98,7 @@ class VerdictRatesTest {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 3)));
             }
             wrong += answer(new Question(List.of(ARM), List.of(), List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                    Map.of("strength", 0.0), false), shots).effects().stream().anyMatch(effect -> effect.verdict() instanceof Verdict.Differs) ? 1 : 0;
+                    Map.of("strength", 0.0), Map.of(), false), shots).effects().stream().anyMatch(effect -> effect.verdict() instanceof Verdict.Differs) ? 1 : 0;
         }
         assertThat(wrong / (double) studies).isCloseTo(0.05, within(3 * Math.sqrt(0.05 * 0.95 / studies)));
     }

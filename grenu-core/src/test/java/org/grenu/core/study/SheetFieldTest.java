@@ -22,7 +22,7 @@ class SheetFieldTest {
     private static String example(SheetField field) {
         return switch (field.kind()) {
             case TEXT -> "two words";
-            case NUMBER -> field == SheetField.GRIND ? "2.4" : field == SheetField.BED_DIAMETER ? "58" : "1";
+            case NUMBER -> field == SheetField.GRIND ? "2.4" : field == SheetField.BED_DIAMETER ? "58" : field == SheetField.DENSITY ? "680" : "1";
             case NUMBER_LIST -> "10; 9.8; 0.98; 0.02; 0.01";
             case READING_LIST -> "9.4; 9.42@35/24.1/24/filtered; 9.38@70";
             case CHOICE -> field.choices().get(0);

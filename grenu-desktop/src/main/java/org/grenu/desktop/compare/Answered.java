@@ -28,10 +28,11 @@ import org.grenu.figures.theme.TreatmentScale;
  * @param overlay    the curves; empty when no picked shot has any along the axis
  * @param difference of the two outer levels of the first factor; empty when they are too few
  * @param surface    over the first two numbers that changed; empty with fewer
+ * @param covariates measures that may be held equal: none that a treatment asked about changes itself
  * @param distance   of the curves from those of the shot being read; empty when it is not among them
  */
 public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
-                       Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance) {
+                       Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance, List<Variable> covariates) {
 
     private static final int SHUFFLES = 10_000;
 
@@ -55,7 +56,7 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
         return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference));
+                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference), comparison.covariates());
     }
 
     private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {

@@ -20,6 +20,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import org.grenu.core.compare.OwnResponse;
 import org.grenu.core.compare.Response;
+import org.grenu.core.compare.RunOrder;
 import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.study.Factor;
@@ -129,8 +130,10 @@ public final class CompareViewModel implements AutoCloseable {
         List<Variable> all = new ArrayList<>();
         Proposal.factors(sheets).stream().filter(factor -> !factor.equals(appearance.colourByProperty().get()) && Proposal.changed(factor, sheets))
                 .map(Variable::of).forEach(all::add);
-        all.add(Variable.of(StandardResponse.BEVERAGE));
-        all.add(Variable.of(StandardResponse.RATIO));
+        if (answered.get() != null) {
+            all.add(RunOrder.among(answered.get().comparison().shots()));
+            all.addAll(answered.get().covariates());
+        }
         return all;
     }
 

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.ResponseAnswer;
@@ -25,6 +26,12 @@ final class NextShotsSection extends AnswerSection {
         Optional<Effect> open = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).stream().flatMap(effects -> effects.stream())
                 .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0).findFirst();
         if (open.isEmpty()) {
+            Optional<Verdict.Confounded> confounded = comparison.answers().stream().findFirst().stream().flatMap(answer -> answer.effects().stream())
+                    .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded found ? Stream.of(found) : Stream.empty()).findFirst();
+            if (confounded.isPresent()) {
+                getChildren().add(prose("More shots like these cannot settle it. Pull some in which it changes while " + confounded.get().with() + " stays as it is, in an order drawn by lot."));
+                return;
+            }
             boolean once = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
             getChildren().add(prose(once ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a verdict rests on."
                     : "Nothing is open on the first response. A repeat on another day would show whether it holds."));

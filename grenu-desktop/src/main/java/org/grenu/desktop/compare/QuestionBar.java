@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.CustomMenuItem;
@@ -37,6 +38,7 @@ final class QuestionBar extends HBox {
 
     private static final int MOST_PAIRS = 6;
     private static final double UNIT_WIDTH = 48;
+    private static final double STEPPED_WIDTH = 300;
 
     private final CompareViewModel model;
     private final Appearance appearance;
@@ -95,10 +97,10 @@ final class QuestionBar extends HBox {
         CheckBox main = new CheckBox(appearance.colourByProperty().get().title() + ": gives the colour and the headline");
         main.setSelected(true);
         main.setDisable(true);
-        items.add(new CustomMenuItem(main, false));
+        items.add(new CustomMenuItem(stepped(main, Variable.of(appearance.colourByProperty().get())), false));
         List<Variable> chosen = model.others();
         for (Variable variable : model.possibleVariables()) {
-            CheckBox box = new CheckBox(variable.title() + (variable instanceof Variable.Covariate ? ", covariate" : ""));
+            CheckBox box = new CheckBox(variable.title() + (variable instanceof Variable.Covariate ? ", held equal" : ""));
             box.setId("variable-" + variable.key().replaceAll("[^a-z0-9_]", "-"));
             box.setSelected(chosen.stream().anyMatch(one -> one.key().equals(variable.key())));
             box.setOnAction(event -> {
@@ -109,7 +111,7 @@ final class QuestionBar extends HBox {
                 }
                 model.choose(choices -> choices.withOthers(now));
             });
-            items.add(new CustomMenuItem(box, false));
+            items.add(new CustomMenuItem(stepped(box, variable), false));
         }
         items.add(new SeparatorMenuItem());
         items.add(option("by-level", "A mean for each number, not a straight line", model.choicesProperty().get().byLevel(), on -> model.choose(now -> now.withByLevel(on))));
@@ -118,6 +120,52 @@ final class QuestionBar extends HBox {
         CompareChoices.pairs(all).stream().limit(MOST_PAIRS).forEach(pair -> items.add(together(pair)));
         items.add(option("holm", "Correct p for asking about several (Holm)", model.choicesProperty().get().holm(), on -> model.choose(now -> now.withHolm(on))));
         changed.getItems().setAll(items);
+    }
+
+    /** A number's effect is stated for the step named beside it, or for the range that was used. */
+    private Node stepped(CheckBox box, Variable variable) {
+        if (!variable.numeric()) {
+            return box;
+        }
+        box.setPrefWidth(STEPPED_WIDTH);
+        TextField field = new TextField(stepText(variable));
+        field.setId("step-" + variable.key().replaceAll("[^a-z0-9_]", "-"));
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPrefWidth(54);
+        field.setPromptText("range");
+        field.setTooltip(new Tooltip("Effects are stated and judged for this step; empty: for the range that was used"));
+        field.setAccessibleText("Step of " + variable.title() + " that its effect is stated for");
+        onLeaving(field, () -> {
+            Map<String, Double> steps = new HashMap<>(model.choicesProperty().get().steps());
+            OptionalDouble number = DecimalText.parse(field.getText());
+            if (number.isPresent() && number.getAsDouble() > 0) {
+                steps.put(variable.key(), number.getAsDouble());
+            } else if (field.getText().isBlank()) {
+                steps.remove(variable.key());
+            }
+            if (!steps.equals(model.choicesProperty().get().steps())) {
+                model.choose(choices -> choices.withSteps(steps));
+            }
+            field.setText(stepText(variable));
+        });
+        Label unit = word(variable.unit());
+        HBox line = new HBox(4, box, word("step"), field, unit);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private String stepText(Variable variable) {
+        Double step = model.choicesProperty().get().steps().get(variable.key());
+        return step == null ? "" : DecimalText.exact(step);
+    }
+
+    private static void onLeaving(TextField field, Runnable take) {
+        field.setOnAction(event -> take.run());
+        field.focusedProperty().addListener((o, was, is) -> {
+            if (was) {
+                take.run();
+            }
+        });
     }
 
     private CustomMenuItem together(Question.Pair pair) {
@@ -185,12 +233,7 @@ final class QuestionBar extends HBox {
             }
             field.setText(shown.get());
         };
-        field.setOnAction(event -> take.run());
-        field.focusedProperty().addListener((o, was, is) -> {
-            if (was) {
-                take.run();
-            }
-        });
+        onLeaving(field, take);
         return field;
     }
 
@@ -210,12 +253,7 @@ final class QuestionBar extends HBox {
                 field.setText(DecimalText.exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
             }
         };
-        field.setOnAction(event -> take.run());
-        field.focusedProperty().addListener((o, was, is) -> {
-            if (was) {
-                take.run();
-            }
-        });
+        onLeaving(field, take);
         return field;
     }
 }

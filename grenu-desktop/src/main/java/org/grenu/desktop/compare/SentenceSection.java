@@ -34,7 +34,7 @@ final class SentenceSection extends AnswerSection {
             badge.getStyleClass().add(pair.changes().size() == 1 ? Styles.STRONG : Styles.GUARD);
             getChildren().add(badge);
         });
-        comparison.sentence().further().forEach(words -> getChildren().add(prose(words)));
+        comparison.sentence().rest().forEach(words -> getChildren().add(prose(words)));
         copy.setOnAction(event -> {
             ClipboardContent content = new ClipboardContent();
             content.putString(comparison.sentence().text());

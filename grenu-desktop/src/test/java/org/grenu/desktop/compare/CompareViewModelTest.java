@@ -192,7 +192,7 @@ class CompareViewModelTest extends DeskFixture {
     void choicesAreKeptForTheNextTime() {
         answer();
         model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS).withAxis(AxisKind.CUP_MASS).withHolm(true).withByLevel(true)
-                .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4)).withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
+                .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4)).withSteps(Map.of("grind", 0.1)).withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
                 .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE)).withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)))
                 .withBlock(Optional.of(SheetFactor.OPERATOR)));
         CompareChoices chosen = model.choicesProperty().get();
@@ -201,9 +201,9 @@ class CompareViewModelTest extends DeskFixture {
         until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
         compare();
         assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(), List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
-                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true, Optional.empty(), AxisKind.CUP_MASS,
+                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("grind", 0.1), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true, Optional.empty(), AxisKind.CUP_MASS,
                 List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
-        CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
+        CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nsteps=grind:0\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
         assertThat(strange).as("what is not understood is passed over").isEqualTo(CompareChoices.USUAL);
     }
 

@@ -63,7 +63,7 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
     }
 
     private List<String> further() {
-        return comparison.sentence().further().stream().flatMap(words -> Words.wrapped(words, PROSE, WIDTH - 2 * SIDE).stream()).toList();
+        return comparison.sentence().rest().stream().flatMap(words -> Words.wrapped(words, PROSE, WIDTH - 2 * SIDE).stream()).toList();
     }
 
     @Override

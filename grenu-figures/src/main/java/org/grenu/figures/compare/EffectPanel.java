@@ -55,10 +55,11 @@ public record EffectPanel(List<Column> columns, List<Row> rows) {
         List<Row> rows = new ArrayList<>();
         List<Variable> variables = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).map(Effect::variable).distinct().toList();
         for (Variable variable : variables) {
-            List<String> changes = comparison.answers().stream().flatMap(answer -> answer.effects(variable).stream()).map(Effect::change).distinct().toList();
-            for (String change : changes) {
-                rows.add(new Row(variable.title(), variable.numeric() ? (change + " " + variable.unit()).strip() : change, comparison.answers().stream()
-                        .map(answer -> answer.effects(variable).stream().filter(effect -> effect.change().equals(change)).findFirst()).toList()));
+            List<Effect> changes = new ArrayList<>();
+            comparison.answers().stream().flatMap(answer -> answer.effects(variable).stream()).filter(effect -> changes.stream().noneMatch(effect::sameChange)).forEach(changes::add);
+            for (Effect change : changes) {
+                rows.add(new Row(variable.title(), change.words(), comparison.answers().stream()
+                        .map(answer -> answer.effects(variable).stream().filter(change::sameChange).findFirst()).toList()));
             }
         }
         List<Column> columns = new ArrayList<>();

@@ -72,13 +72,13 @@ public final class ReportPages {
         row(true, EFFECT_STARTS, "change", "response", "effect", "unit", "p", "by ranks", "verdict");
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                row(false, EFFECT_STARTS, effect.variable().title() + " " + effect.change(), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–",
+                row(false, EFFECT_STARTS, effect.variable().title() + " " + effect.words(), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–",
                         answer.response().differenceUnit(), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
-                        effect.verdict() instanceof Verdict.Confounded confounded ? "not told from " + confounded.with() : effect.verdict().words());
+                        effect.verdict().words());
             }
         }
         lines.add(new ReportLine.Gap());
-        quiet("± is the 95 % interval; among several levels it holds for all their pairs (Tukey). “Differs”: p at most 5 %. “Same in practice”: two one-sided tests at 5 %"
+        quiet("± is the 95 % interval; among several levels it holds for all their pairs (Tukey). A numeric change is judged over the range used unless a step was named. “Differs”: p at most 5 %. “Same in practice”: two one-sided tests at 5 %"
                 + " within the margin. “Cannot say”: neither; the number of shots would settle it four times in five if the effect is as large as it seems."
                 + (comparison.question().holm() ? " p corrected after Holm." : ""));
     }

@@ -1,0 +1,78 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.grenu.core.quantity.DecimalText;
+
+/** What an answer has to be held against: shots that stand apart, what nobody wrote down, what fell out, what the arms consist of. */
+final class Doubts {
+
+    private static final int MOST_NAMED = 4;
+
+    private final Question question;
+    private final List<ComparedShot> shots;
+    private final List<GuardNote> guard;
+    private final CommonGround ground;
+
+    Doubts(Question question, List<ComparedShot> shots, List<GuardNote> guard, CommonGround ground) {
+        this.question = question;
+        this.shots = shots;
+        this.guard = guard;
+        this.ground = ground;
+    }
+
+    /** {@return the doubts about that answer, a sentence each} */
+    List<String> of(ResponseAnswer main) {
+        List<String> doubts = new ArrayList<>();
+        PairBadge.of(question, shots).filter(pair -> pair.changes().size() != 1 || !pair.unknown().isEmpty()).ifPresent(pair -> doubts.add(pair.words() + "."));
+        guard.stream().filter(note -> note.title().equals(Guarding.FAR_OUT) || note.sensitivity().filter(without -> !without.stands()).isPresent())
+                .forEach(note -> doubts.add(standingOut(note)));
+        halfKnown(main, doubts);
+        fallenOut(doubts);
+        parts(main, doubts);
+        return doubts;
+    }
+
+    private static String standingOut(GuardNote note) {
+        String words = note.title().equals(Guarding.FAR_OUT) ? note.words() : note.title() + ": " + note.words();
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + "." + note.sensitivity().map(without -> " " + without.words()).orElse("");
+    }
+
+    private void halfKnown(ResponseAnswer main, List<String> doubts) {
+        List<String> titles = guard.stream().filter(note -> note.kind() == GuardNote.Kind.HALF_KNOWN).map(note -> Wording.small(note.title())).toList();
+        if (!titles.isEmpty() && shots.size() > 2 && !main.effects().isEmpty()) {
+            List<String> named = new ArrayList<>(titles.stream().limit(titles.size() > MOST_NAMED ? MOST_NAMED - 1 : MOST_NAMED).toList());
+            if (titles.size() > MOST_NAMED) {
+                named.add((titles.size() - MOST_NAMED + 1) + " more");
+            }
+            doubts.add("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote " + (titles.size() == 1 ? "it" : "them") + " down.");
+        }
+    }
+
+    private void fallenOut(List<String> doubts) {
+        List<ComparedShot> tooShort = ground.tooShort();
+        if (!tooShort.isEmpty() && question.responses().stream().anyMatch(ground::offTheCurve)) {
+            String ends = ground.basis().heldEqual().map(held -> tooShort.stream().flatMap(shot -> held.of(shot).stream())
+                    .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10)).collect(Collectors.joining(", ")) + " " + held.unit()).orElse("");
+            String names = Guarding.names(tooShort);
+            doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1) + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
+                    + ", before the " + ground.words() + " at which curves are read, and " + (tooShort.size() == 1 ? "falls" : "fall") + " out there.");
+        }
+    }
+
+    /** An arm is what was set for it: several things at once cannot be told apart. */
+    private void parts(ResponseAnswer main, List<String> doubts) {
+        for (Variable asked : question.treatments()) {
+            if (main.effects(asked).isEmpty() || !Characteristic.isLabel(asked)) {
+                continue;
+            }
+            List<Characteristic> parts = new ConfounderCheck(question, shots, ground).partsOf(asked, shots);
+            if (!parts.isEmpty()) {
+                doubts.add("The levels of " + Wording.small(asked.title()) + " differ in " + ConfounderCheck.names(parts)
+                        + (parts.size() == 1 ? "." : ": which of them did it cannot be told."));
+            }
+        }
+    }
+}

@@ -1,0 +1,34 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.grenu.core.study.SheetField;
+
+/** Shots that may hold grounds of the setting before theirs. */
+final class GrindChange {
+
+    private static final double LEAST_PURGE_GRAMS = 1;
+
+    private GrindChange() {
+    }
+
+    /** {@return the shots pulled right after a change of the grind on the same grinder and day without a purge of a gram} */
+    static List<ComparedShot> withoutPurge(List<ComparedShot> shots) {
+        List<ComparedShot> found = new ArrayList<>();
+        Map<String, OptionalDouble> last = new LinkedHashMap<>();
+        for (ComparedShot shot : RunOrder.inOrder(shots)) {
+            String grinder = RunOrder.session(shot) + shot.sheet().text(SheetField.GRINDER).orElse("");
+            OptionalDouble grind = shot.sheet().number(SheetField.GRIND);
+            OptionalDouble purge = shot.sheet().number(SheetField.PURGE);
+            OptionalDouble before = last.put(grinder, grind);
+            boolean changed = before != null && before.isPresent() && grind.isPresent() && before.getAsDouble() != grind.getAsDouble();
+            if (changed && purge.isPresent() && purge.getAsDouble() < LEAST_PURGE_GRAMS) {
+                found.add(shot);
+            }
+        }
+        return found;
+    }
+}

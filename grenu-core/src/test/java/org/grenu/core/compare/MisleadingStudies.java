@@ -1,0 +1,160 @@
+package org.grenu.core.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.Samples;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.puck.DemoProfile;
+import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.puck.SimulatedCoffee;
+import org.grenu.core.puck.SimulatedRig;
+import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.study.Factor;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+
+/** Small studies whose plain answer would mislead; other modules show them in window, report and tables. */
+public final class MisleadingStudies {
+
+    private MisleadingStudies() {
+    }
+
+    /**
+     * A study.
+     *
+     * @param shots named 1, 2, …
+     * @param first what is asked about first
+     * @param also  what is asked about beside it
+     */
+    public record Study(List<Shot> shots, Factor first, List<Factor> also) {
+
+        List<ComparedShot> compared() {
+            List<ComparedShot> all = new ArrayList<>();
+            shots.forEach(shot -> all.add(new ComparedShot(Integer.toString(all.size() + 1), shot.sheet(), org.grenu.core.study.ShotMeasures.of(shot))));
+            return all;
+        }
+
+        Question question(Response... responses) {
+            List<Variable> variables = new ArrayList<>(List.of(Variable.of(first)));
+            also.forEach(factor -> variables.add(Variable.of(factor)));
+            return Question.of(variables, List.of(responses));
+        }
+
+        Comparison compare(Response... responses) {
+            return Comparison.of(question(responses), compared());
+        }
+    }
+
+    /** {@return all of them by name} */
+    public static Map<String, Study> all() {
+        return Map.of("confounded day", confoundedDay(), "eight fields", eightFields(), "crossover", crossover(), "stray setting", straySetting(), "outlier", outlier(),
+                "least beverage", leastBeverage(), "one shot each", oneShotEach());
+    }
+
+    static Shot shot(int number, double yield, ShotSheet sheet) {
+        ShotSheet whole = with(sheet, Map.of(SheetField.DOSE, "18", SheetField.BEVERAGE, "40", SheetField.REFRACTOMETER, "R-2",
+                SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
+        ShotLog silent = new ShotLog(Samples.of(0, 1, 2, 3 + number), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
+        return new Shot(whole, silent);
+    }
+
+    private static ShotSheet with(ShotSheet sheet, Map<SheetField, String> usual) {
+        ShotSheet whole = sheet;
+        for (Map.Entry<SheetField, String> entry : usual.entrySet()) {
+            whole = whole.has(entry.getKey()) ? whole : whole.with(entry.getKey(), entry.getValue());
+        }
+        return whole;
+    }
+
+    private static ShotSheet at(int day, int minute) {
+        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, String.format(Locale.ROOT, "2026-05-%02dT09:%02d", day, minute));
+    }
+
+    /** Everything at 91 °C was pulled on one day and all at 94 °C on the next. */
+    static Study confoundedDay() {
+        double[] off = {0.1, -0.1, 0.15, -0.05, -0.1, 0.05};
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            shots.add(shot(i, 20 + (i < 6 ? 0 : 1.2) + off[i % 6], at(i < 6 ? 11 : 12, 8 * (i % 6)).with(SheetField.TEMPERATURE, i < 6 ? 91 : 94)));
+        }
+        return new Study(shots, SheetFactor.TEMPERATURE, List.of());
+    }
+
+    /** What moved along with the grind in the study of eight fields. */
+    static final Map<SheetField, List<String>> EIGHT = Map.of(SheetField.BAG, List.of("bag A", "bag B"), SheetField.OPERATOR, List.of("Operator 1", "Operator 2"),
+            SheetField.PREPARATION, List.of("stirred", "tapped"), SheetField.FLUSH, List.of("2", "6"), SheetField.DWELL, List.of("4", "20"),
+            SheetField.MINUTES_ON, List.of("25", "70"), SheetField.SCALE, List.of("S-1", "S-2"), SheetField.HARDNESS, List.of("60", "140"));
+
+    /** Grinds alternate within a day, and eight other entries with them. */
+    static Study eightFields() {
+        double[] off = {0.1, -0.1, 0.15, -0.05, -0.1, 0.05, 0.02, -0.07};
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            ShotSheet sheet = at(11, 5 * i).with(SheetField.GRIND, i % 2 == 0 ? 2.2 : 2.4);
+            for (Map.Entry<SheetField, List<String>> entry : EIGHT.entrySet()) {
+                sheet = sheet.with(entry.getKey(), entry.getValue().get(i % 2));
+            }
+            shots.add(shot(i, 21 - (i % 2) + off[i], sheet.withExtra("shot in file", Integer.toString(i + 1))));
+        }
+        return new Study(shots, SheetFactor.GRIND, List.of());
+    }
+
+    /** Finer raises extraction with one profile by as much as it lowers it with the other. */
+    static Study crossover() {
+        double[] off = {0.05, -0.1, 0.1, -0.05, 0.08, -0.08, 0.02, -0.02};
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 16; i++) {
+            boolean fine = i % 2 == 0;
+            boolean gentle = i / 2 % 2 == 0;
+            shots.add(shot(i, 20 + (fine == gentle ? 0.6 : -0.6) + off[i % 8], at(11, 3 * i).with(SheetField.GRIND, fine ? 2.2 : 2.4)
+                    .with(SheetField.PROFILE, gentle ? "Gentle ramp" : "Straight nine")));
+        }
+        return new Study(shots, SheetFactor.GRIND, List.of(SheetFactor.PROFILE));
+    }
+
+    /** Grinds of 2 and 3 differ by 1.6 points; one stray shot was pulled at 2.05. */
+    static Study straySetting() {
+        double[] off = {0.1, -0.1, 0.05, -0.05, 0.08, -0.08};
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            double grind = i == 5 ? 2.05 : i % 2 == 0 ? 2 : 3;
+            shots.add(shot(i, 22 - 1.6 * (grind - 2) + off[i % 6], at(11, 4 * i).with(SheetField.GRIND, grind)));
+        }
+        return new Study(shots, SheetFactor.GRIND, List.of());
+    }
+
+    /** Seven and seven, a point apart; one shot of the better arm went wrong and nobody noticed. */
+    static Study outlier() {
+        double[] off = {0.2, -0.25, 0.1, -0.1, 0.25, -0.2, 0.05};
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 14; i++) {
+            double yield = i == 8 ? 16.5 : 20 + (i % 2 == 0 ? 0.8 : 0) + off[i / 2];
+            shots.add(shot(i, yield, at(11, 4 * i).with(SheetField.BEANS_TREATMENT, i % 2 == 0 ? "frozen" : "as it was")));
+        }
+        return new Study(shots, SheetFactor.BEANS_TREATMENT, List.of());
+    }
+
+    /** Ten simulated shots to about 38 g and one that was stopped at 15 g. */
+    static Study leastBeverage() {
+        List<Shot> shots = new ArrayList<>();
+        for (int i = 0; i < 11; i++) {
+            double grind = i % 2 == 0 ? 2.2 : 2.4;
+            SimulatedShot shot = new SimulatedRig(40 + i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93, DemoProfile.STRAIGHT_NINE.profile(), i == 6 ? 14 : 37, 90), List.of());
+            ShotSheet sheet = at(11, 4 * i).with(SheetField.DOSE, 18).with(SheetField.GRIND, grind).with(SheetField.REFRACTOMETER, "R-2")
+                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+            shots.add(new Shot(sheet, shot.log()));
+        }
+        return new Study(shots, SheetFactor.GRIND, List.of());
+    }
+
+    /** One shot each, read on the same instrument: 9.40 and 9.50 %. */
+    static Study oneShotEach() {
+        List<Shot> shots = List.of(shot(0, 9.40 * 40 / 18, at(11, 0).with(SheetField.ARM, "control")), shot(1, 9.50 * 40 / 18, at(11, 6).with(SheetField.ARM, "treated")));
+        return new Study(shots, SheetFactor.ARM, List.of());
+    }
+}
