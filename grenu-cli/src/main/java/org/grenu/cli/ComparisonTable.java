@@ -22,7 +22,6 @@ final class ComparisonTable {
         StringBuilder out = new StringBuilder();
         out.append(comparison.sentence().headline()).append('\n');
         comparison.sentence().rest().forEach(sentence -> out.append(sentence).append('\n'));
-        comparison.pair().ifPresent(badge -> out.append(badge.words()).append(".\n"));
         out.append('\n').append(TextTable.aligned(effects(comparison)));
         out.append("\nModels\n");
         comparison.answers().forEach(answer -> out.append("  ").append(answer.model()).append(leftOut(answer)).append('\n'));

@@ -186,7 +186,7 @@ class LibraryTest {
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
                     + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 6)").hasMessageContaining("--library");
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows 7)").hasMessageContaining("--library");
         }
 
         @Test

@@ -113,7 +113,8 @@ public record AnswerSentence(String headline, List<String> further, List<String>
             return effect.variable().title() + " and " + confounded.with() + " moved together: these shots cannot tell which of them changed " + Wording.within(response.title()) + ".";
         }
         return Wording.what(effect) + " cannot be told from " + confounded.with() + ": they moved together. " + upper(response.title()) + " came out "
-                + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it.";
+                + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it."
+                + (confounded.with().equals("beverage mass") ? " Ask at equal beverage mass." : "");
     }
 
     private static String upper(String title) {

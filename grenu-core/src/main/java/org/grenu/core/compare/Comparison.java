@@ -43,6 +43,13 @@ public record Comparison(Question question, List<ComparedShot> shots, List<Compa
                 .filter(measure -> question.treatments().stream().noneMatch(asked -> Mediation.changes(asked, measure, question, shots))).toList();
     }
 
+    /** {@return what the first variable moved along with, a sentence that any claim about curves needs too; empty when nothing did} */
+    public Optional<String> caveatOnCurves() {
+        return question.treatments().stream().findFirst().flatMap(first -> answers.stream().flatMap(answer -> answer.effects(first).stream())
+                .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded confounded ? Stream.of(confounded.with()) : Stream.empty()).findFirst()
+                .map(with -> first.title() + " moved together with " + with + ": a difference of curves cannot be told from that either."));
+    }
+
     /** {@return what changed between two shots: how many things, and which; empty unless exactly two are compared} */
     public Optional<PairBadge> pair() {
         return PairBadge.of(question, shots);

@@ -18,7 +18,7 @@ final class Confounding {
     /** {@return their names, joined; "the others together" when leaving out one is not enough} */
     static String with(ResponseModel model, Variable variable) {
         Term own = model.terms().get(variable);
-        Map<String, Term> others = model.fit().design().terms().stream().filter(term -> !term.equals(own))
+        Map<String, Term> others = model.fit().design().terms().stream().filter(term -> !term.equals(own) && !(term instanceof Term.Product))
                 .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, java.util.LinkedHashMap::new));
         List<String> names = new ArrayList<>();
         others.forEach((name, other) -> {

@@ -26,7 +26,7 @@ final class Doubts {
     /** {@return the doubts about that answer, a sentence each} */
     List<String> of(ResponseAnswer main) {
         List<String> doubts = new ArrayList<>();
-        PairBadge.of(question, shots).filter(pair -> pair.changes().size() != 1 || !pair.unknown().isEmpty()).ifPresent(pair -> doubts.add(pair.words() + "."));
+        PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
         guard.stream().filter(note -> note.title().equals(Guarding.FAR_OUT) || note.sensitivity().filter(without -> !without.stands()).isPresent())
                 .forEach(note -> doubts.add(standingOut(note)));
         halfKnown(main, doubts);

@@ -62,6 +62,11 @@ public record PairBadge(List<String> changes, List<String> unknown) {
         return level.length() > LONGEST ? level.substring(0, LONGEST - 1).strip() + "…" : level;
     }
 
+    /** {@return whether exactly one thing changed, and nothing else may have} */
+    public boolean oneThing() {
+        return changes.size() == 1 && unknown.isEmpty();
+    }
+
     /** {@return such as "One thing changed: grind 2.4 → 2.2"} */
     public String words() {
         String open = unknown.isEmpty() ? "" : "; written down for only one of them: " + Wording.list(unknown.size() > MOST_UNKNOWN

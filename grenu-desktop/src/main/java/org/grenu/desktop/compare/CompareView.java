@@ -134,7 +134,7 @@ public final class CompareView extends BorderPane {
         legend.setVisible(shots > 0);
         empty.setText(shots == 0 ? "Pick shots in the rack: their check marks, or “All shown”." : answered.overlay().isEmpty()
                 ? "None of these shots has curves along this axis. Choose another zero." : "");
-        differing.setText(answered.difference().map(found -> found.words()).orElse("A difference of curves needs two levels of "
+        differing.setText(answered.difference().map(found -> found.words() + comparison.caveatOnCurves().map(caveat -> " " + caveat).orElse("")).orElse("A difference of curves needs two levels of "
                 + comparison.question().variables().stream().findFirst().map(Variable::title).orElse("a factor") + " with two shots each.") + answered.distance().map(found -> "\n" + found.words()).orElse(""));
     }
 

@@ -2,7 +2,6 @@ package org.grenu.desktop.compare;
 
 import java.util.Locale;
 import org.grenu.core.compare.Effect;
-import org.grenu.core.compare.Verdict;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
@@ -14,7 +13,7 @@ final class EffectText {
     }
 
     static String of(Effect effect) {
-        StringBuilder words = new StringBuilder(effect.variable().title()).append(' ').append(effect.change()).append(' ').append(effect.step().isPresent() ? effect.variable().unit() : "");
+        StringBuilder words = new StringBuilder(effect.variable().title()).append(' ').append(effect.words());
         if (effect.estimate().isPresent()) {
             words.append(": ").append(Wording.signed(effect));
             if (Double.isFinite(effect.p())) {
@@ -24,9 +23,6 @@ final class EffectText {
             }
         }
         words.append('\n').append(effect.verdict().words());
-        if (effect.verdict() instanceof Verdict.Confounded confounded) {
-            words.append(" from ").append(confounded.with());
-        }
         return words.append(", ").append(effect.evidence()).append("; same in practice within ±").append(DecimalText.exact(effect.margin()))
                 .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "").toString();
     }

@@ -26,7 +26,7 @@ final class GuardSection extends AnswerSection {
     }
 
     private static boolean loud(GuardNote note) {
-        return note.kind() == GuardNote.Kind.CONFOUNDED || note.kind() == GuardNote.Kind.CHANGED;
+        return note.kind() == GuardNote.Kind.CONFOUNDED || note.kind() == GuardNote.Kind.CHANGED || note.kind() == GuardNote.Kind.HALF_KNOWN;
     }
 
     private static Node loudly(GuardNote note) {

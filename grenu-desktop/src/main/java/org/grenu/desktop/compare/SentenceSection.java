@@ -29,12 +29,13 @@ final class SentenceSection extends AnswerSection {
         headline.setId("answer");
         headline.getStyleClass().add(Styles.ANSWER);
         getChildren().add(headline);
-        comparison.pair().ifPresent(pair -> {
-            Label badge = prose(pair.words());
-            badge.getStyleClass().add(pair.changes().size() == 1 ? Styles.STRONG : Styles.GUARD);
-            getChildren().add(badge);
+        comparison.sentence().doubts().forEach(words -> {
+            Label doubt = prose(words);
+            boolean oneThing = comparison.pair().filter(pair -> pair.oneThing() && words.startsWith(pair.words())).isPresent();
+            doubt.getStyleClass().add(oneThing ? Styles.STRONG : Styles.GUARD);
+            getChildren().add(doubt);
         });
-        comparison.sentence().rest().forEach(words -> getChildren().add(prose(words)));
+        comparison.sentence().further().forEach(words -> getChildren().add(prose(words)));
         copy.setOnAction(event -> {
             ClipboardContent content = new ClipboardContent();
             content.putString(comparison.sentence().text());

@@ -150,7 +150,8 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void everythingThatChangedCanBeAskedAboutAndNothingElse() {
         answer();
-        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "beverage", "ratio").doesNotContain("grind", "coffee", "basket");
+        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "purge_g", "run_order", "temperature_shown")
+                .doesNotContain("grind", "coffee", "basket").as("the profile changes it itself").doesNotContain("beverage");
         assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE).doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
         assertThat(model.others()).extracting(Variable::key).containsExactly("temperature", "profile");
         assertThat(model.possibleResponses()).hasSize(StandardResponse.values().length);
@@ -239,7 +240,7 @@ class CompareViewModelTest extends DeskFixture {
     void anEffectSaysAllItsNumbers() {
         answer();
         var effect = answered().comparison().answers().get(0).effects().get(0);
-        assertThat(EffectText.of(effect)).startsWith("Grind +0.2").contains("standard error 0.", "degrees of freedom, p ", ", by ranks ").contains("same in practice within ±0.5");
+        assertThat(EffectText.of(effect)).startsWith("Grind +0.4").contains("standard error 0.", "degrees of freedom, p ", ", by ranks ").contains("same in practice within ±0.5");
         picked.pickOnly(desk.shots().subList(0, 2));
         until(() -> answered().comparison().shots().size() == 2 && !model.busyProperty().get());
         assertThat(EffectText.of(answered().comparison().answers().get(0).effects().get(0))).doesNotContain("degrees of freedom").contains("seen once");

@@ -64,7 +64,6 @@ public final class ReportPages {
                 + answer.response().differenceUnit()).collect(Collectors.joining("; ")) + ".");
         heading("Answer");
         prose(comparison.sentence().text());
-        comparison.pair().ifPresent(pair -> prose(pair.words() + "."));
     }
 
     private void effects() {

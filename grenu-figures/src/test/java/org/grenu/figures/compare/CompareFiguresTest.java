@@ -123,13 +123,13 @@ class CompareFiguresTest {
     @Test
     void thePanelHasARowAChangeAndCutsWildIntervals() {
         EffectPanel panel = EffectPanel.of(COMPARISON);
-        assertThat(panel.rows()).extracting(EffectPanel.Row::title).containsExactly("Grind", "Temperature", "Profile");
-        assertThat(panel.rows()).extracting(EffectPanel.Row::change).containsExactly("+0.2", "+3 °C", "Gentle ramp, not Straight nine");
-        assertThat(panel.rows()).allSatisfy(row -> assertThat(row.cells()).hasSize(5).allMatch(Optional::isPresent));
+        assertThat(panel.rows()).extracting(EffectPanel.Row::title).startsWith("Grind").endsWith("Profile").contains("Temperature");
+        assertThat(panel.rows()).extracting(EffectPanel.Row::change).contains("+0.4", "+3 °C", "Gentle ramp, not Straight nine", "+0.4 at profile Gentle ramp");
+        assertThat(panel.rows()).allSatisfy(row -> assertThat(row.cells()).hasSize(5).anyMatch(Optional::isPresent));
         for (int c = 0; c < 5; c++) {
             int column = c;
             assertThat(panel.columns().get(c).range()).as("the zone fits").isGreaterThan(panel.columns().get(c).margin());
-            double most = panel.rows().stream().mapToDouble(row -> Math.abs(row.cells().get(column).orElseThrow().estimate().orElseThrow().value())).max().orElseThrow();
+            double most = panel.rows().stream().flatMap(row -> row.cells().get(column).stream()).mapToDouble(effect -> Math.abs(effect.estimate().orElseThrow().value())).max().orElseThrow();
             assertThat(panel.columns().get(c).range()).as("so does every estimate").isGreaterThan(most);
         }
         double width = 660;
@@ -209,7 +209,7 @@ class CompareFiguresTest {
             assertThat(document.getNumberOfPages()).isEqualTo(pages.size());
             String text = new PDFTextStripper().getText(document);
             assertThat(text).contains("Question", "What each change did", "Method", "What else differed", "Shots", "Limits and versions", "Grenu 9.9.9", "heron-18")
-                    .contains("Grind +0.2 lowers EY as dosed");
+                    .contains("Grind +0.4 lowers EY as dosed");
         }
     }
 
