@@ -68,7 +68,7 @@ class CompareCommandTest {
     @Test
     void theTableSaysTheAnswerItsEvidenceAndWhatElseDiffered() {
         assertThat(compare(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--block", "day")).isZero();
-        assertThat(out.toString()).startsWith("Grind +0.2 lowers EY as dosed by 0.5").contains("points at equal setting.")
+        assertThat(out.toString()).startsWith("Grind +0.4 lowers EY as dosed by 1.0").contains("points at equal setting.")
                 .contains("Gentle ramp, not Straight nine").contains("repeated, interval excludes zero").contains("Models\n").contains("Where the spread comes from")
                 .contains("What else differed").contains("Left out: shots heron-06, heron-13 are marked faulty").contains("± is the 95 % interval");
         assertThat(err.toString()).isEmpty();

@@ -12,6 +12,7 @@ import org.grenu.core.study.Factor;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.Tolerances;
 
 /**
  * Something that may have differed between shots beside what is asked about: every entry of the record, what the shelf tells
@@ -23,11 +24,6 @@ import org.grenu.core.study.ShotSheet;
  */
 record Characteristic(String title, Variable variable, double tolerance) {
 
-    /** Dose and beverage as in the trade (common practice, no source); the others are ours. */
-    private static final Map<SheetFactor, Double> TOLERANCES = Map.ofEntries(entry(SheetFactor.DOSE, 0.3), entry(SheetFactor.TEMPERATURE, 1.0), entry(SheetFactor.AGE, 1.0),
-            entry(SheetFactor.FROZEN_DAYS, 1.0), entry(SheetFactor.PURGE, 1.0), entry(SheetFactor.BEANS_TEMPERATURE, 2.0), entry(SheetFactor.GROUNDS_TEMPERATURE, 2.0),
-            entry(SheetFactor.GRIND_TO_BREW, 10.0), entry(SheetFactor.MINUTES_ON, 5.0), entry(SheetFactor.FLUSH, 1.0), entry(SheetFactor.DWELL, 5.0),
-            entry(SheetFactor.ZERO, 0.05), entry(SheetFactor.SCALE_LAG, 0.3));
     /** Names under which settings go: what the settings are is what the name means. */
     private static final Set<String> LABELS = Set.of(SheetFactor.ARM.key(), SheetFactor.RECIPE.key());
     /** What passes along with time, whatever is done. */
@@ -85,7 +81,10 @@ record Characteristic(String title, Variable variable, double tolerance) {
     }
 
     private static double tolerance(Factor factor) {
-        return factor instanceof SheetFactor standard ? TOLERANCES.getOrDefault(standard, Double.NaN) : Double.NaN;
+        if (factor == SheetFactor.AGE) {
+            return Tolerances.AGE_DAYS;
+        }
+        return factor instanceof SheetFactor standard ? standard.field().map(Tolerances::of).orElse(Double.NaN) : Double.NaN;
     }
 
     /** {@return whether it goes with that variable by its nature, as the hardness goes with the water} */

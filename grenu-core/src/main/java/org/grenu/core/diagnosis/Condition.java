@@ -10,6 +10,9 @@ import org.hipparchus.special.Erf;
  */
 public record Condition(Fact fact, Sign sign, double limit) {
 
+    /** What subtracting two numbers with decimals leaves: 19.3 less 19.0 is not above 0.3. */
+    private static final double DUST = 1e-9;
+
     /** How a fact is compared. */
     enum Sign {
         ABOVE(">"), BELOW("<"), KNOWN("known"), UNKNOWN("unknown");
@@ -32,13 +35,13 @@ public record Condition(Fact fact, Sign sign, double limit) {
             case KNOWN -> value.isPresent() ? 1 : 0;
             case UNKNOWN -> value.isPresent() ? 0 : 1;
             case ABOVE -> value.map(v -> above(v, limit)).orElse(0.0);
-            case BELOW -> value.map(v -> above(new FactValue(-v.value(), v.u()), -limit)).orElse(0.0);
+            case BELOW -> value.map(v -> above(new FactValue(-v.value(), v.u(), v.entered()), -limit)).orElse(0.0);
         };
     }
 
     private static double above(FactValue value, double limit) {
         if (value.u() == 0) {
-            return value.value() > limit ? 1 : 0;
+            return value.value() > limit + DUST * Math.max(1, Math.abs(limit)) ? 1 : 0;
         }
         return 0.5 * (1 + Erf.erf((value.value() - limit) / value.u() / Math.sqrt(2)));
     }

@@ -21,6 +21,11 @@ public record Finding(String rule, Severity severity, String statement, String e
     /** Advice that the schools share. */
     public static final String SHARED_PRACTICE = "common practice";
 
+    /** {@return what was seen, without anything to do about it} */
+    Finding withoutAdvice() {
+        return new Finding(rule, severity, statement, evidence, atSeconds, confidence, "", "", school);
+    }
+
     /** {@return the confidence in words} */
     public String confidenceWords() {
         return confidence >= 0.99 ? "sure" : confidence >= 0.9 ? "very likely" : confidence >= 0.7 ? "likely" : "possible";

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 
 /**
@@ -23,6 +24,7 @@ import org.grenu.core.quantity.Reported;
 public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, String statement, String evidence,
                    Optional<Fact> at, String toTry, String next) {
 
+    private static final int MOST_DECIMALS = 3;
     static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
 
     /** Takes a copy of the conditions. */
@@ -43,12 +45,30 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
                 filled(toTry, shot), filled(next, shot), school));
     }
 
-    private static String filled(String text, ShotContext shot) {
+    private String filled(String text, ShotContext shot) {
         return PLACE.matcher(text).replaceAll(match -> Matcher.quoteReplacement(number(match.group(1), !match.group(2).isEmpty(), shot)));
     }
 
-    private static String number(String name, boolean signed, ShotContext shot) {
+    private String number(String name, boolean signed, ShotContext shot) {
         Fact fact = Facts.find(name).orElseThrow();
-        return fact.of(shot).map(v -> (signed && v.value() > 0 ? "+" : "") + Reported.fixed(v.value(), fact.decimals())).orElse("unknown");
+        return fact.of(shot).map(v -> (signed && v.value() > 0 ? "+" : "") + Reported.fixed(v.value(), decimals(fact, v))).orElse("unknown");
+    }
+
+    /** The fact's own; as many as were entered; and enough to tell it from the limit that it is held against. */
+    private int decimals(Fact fact, FactValue value) {
+        int decimals = fact.decimals();
+        if (value.entered()) {
+            String exact = DecimalText.exact(Math.rint(value.value() * Math.pow(10, MOST_DECIMALS)) / Math.pow(10, MOST_DECIMALS));
+            int point = exact.indexOf('.');
+            decimals = Math.max(decimals, point < 0 ? 0 : exact.length() - point - 1);
+        }
+        for (Condition condition : conditions) {
+            boolean compared = condition.fact().equals(fact) && (condition.sign() == Condition.Sign.ABOVE || condition.sign() == Condition.Sign.BELOW);
+            while (compared && decimals < MOST_DECIMALS && Reported.fixed(value.value(), decimals).equals(Reported.fixed(condition.limit(), decimals))
+                    && value.value() != condition.limit()) {
+                decimals++;
+            }
+        }
+        return decimals;
     }
 }

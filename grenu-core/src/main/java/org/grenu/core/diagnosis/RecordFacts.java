@@ -15,22 +15,26 @@ import org.grenu.core.study.ShotSheet;
 final class RecordFacts {
 
     /** Common practice, no source. */
+    private static final double BASKET_OVER = 1.5;
+    private static final double BASKET_UNDER = 3;
     private static final Set<String> UNDER = Set.of("sour", "salty", "sharp", "thin", "quick");
     private static final Set<String> OVER = Set.of("bitter", "dry", "hollow", "empty", "burnt", "ashy");
 
     static final List<Fact> ALL = List.of(
-            new Fact("dose_g", 1, "dose", c -> FactValue.of(c.measures().masses().dose())),
+            new Fact("dose_g", 1, "dose", c -> number(c, SheetField.DOSE)),
             new Fact("dose_off_g", 2, "dose less the dose meant, without sign", c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
             new Fact("dose_target_g", 1, "dose meant", c -> number(c, SheetField.DOSE_TARGET)),
             new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
             new Fact("beverage_over_g", 1, "beverage mass less that meant", c -> beverageTarget(c).flatMap(meant ->
                     c.measures().masses().beverage().flatMap(mass -> FactValue.of(mass.value() - meant.value())))),
-            new Fact("beverage_g", 1, "beverage mass", c -> FactValue.of(c.measures().masses().beverage())),
+            new Fact("beverage_g", 1, "beverage mass", c -> c.measures().masses().beverage().flatMap(mass -> weighed(c, mass.value()))),
             new Fact("beverage_target_g", 1, "beverage mass meant", RecordFacts::beverageTarget),
             new Fact("ratio", 2, "brew ratio", c -> FactValue.of(c.measures().masses().ratio())),
             new Fact("age_days", 0, "days since roast", c -> FactValue.of(c.sheet().ageDays())),
-            new Fact("basket_over_g", 1, "dose less what the basket is made for", c -> difference(c, SheetField.DOSE, SheetField.BASKET_CAPACITY)),
-            new Fact("basket_under_g", 1, "what the basket is made for less the dose", c -> difference(c, SheetField.BASKET_CAPACITY, SheetField.DOSE)),
+            new Fact("basket_over_g", 1, "dose above what the basket holds", c -> basket(c).flatMap(range -> off(c, range[1], 1))),
+            new Fact("basket_under_g", 1, "dose below what the basket takes", c -> basket(c).flatMap(range -> off(c, range[0], -1))),
+            new Fact("basket_from_g", 1, "the least dose the basket takes", c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[0])))),
+            new Fact("basket_to_g", 1, "the largest dose the basket holds", c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[1])))),
             new Fact("temperature_c", 1, "set temperature", c -> number(c, SheetField.TEMPERATURE)),
             new Fact("temperature_shown_c", 1, "mean temperature shown while the pump ran", c -> FactValue.of(ShotMeasures.measuredTemperature(c.measures().curve()))),
             new Fact("temperature_off_c", 1, "that less the set temperature, without sign", RecordFacts::temperatureOff),
@@ -45,17 +49,33 @@ final class RecordFacts {
     }
 
     private static Optional<FactValue> number(ShotContext context, SheetField field) {
-        return FactValue.of(context.sheet().number(field));
+        return FactValue.entered(context.sheet().number(field));
+    }
+
+    /** From and to; of a basket of which only one number is known as much to either side as is usual. */
+    private static Optional<double[]> basket(ShotContext context) {
+        OptionalDouble one = context.sheet().number(SheetField.BASKET_CAPACITY);
+        OptionalDouble from = context.sheet().number(SheetField.BASKET_FROM);
+        OptionalDouble to = context.sheet().number(SheetField.BASKET_TO);
+        double low = from.orElse(one.orElse(to.orElse(Double.NaN)) - BASKET_UNDER);
+        double high = to.orElse(one.orElse(from.orElse(Double.NaN)) + BASKET_OVER);
+        return Double.isNaN(low) || Double.isNaN(high) ? Optional.empty() : Optional.of(new double[] {low, high});
+    }
+
+    /** How far the dose lies beyond that, in that direction. */
+    private static Optional<FactValue> off(ShotContext context, double limit, int direction) {
+        OptionalDouble dose = context.sheet().number(SheetField.DOSE);
+        return dose.isPresent() ? FactValue.entered(OptionalDouble.of(direction * (dose.getAsDouble() - limit))) : Optional.empty();
     }
 
     private static Optional<FactValue> difference(ShotContext context, SheetField of, SheetField less) {
         OptionalDouble a = context.sheet().number(of);
         OptionalDouble b = context.sheet().number(less);
-        return a.isPresent() && b.isPresent() ? FactValue.of(a.getAsDouble() - b.getAsDouble()) : Optional.empty();
+        return a.isPresent() && b.isPresent() ? FactValue.entered(OptionalDouble.of(a.getAsDouble() - b.getAsDouble())) : Optional.empty();
     }
 
     private static Optional<FactValue> off(ShotContext context, SheetField of, SheetField meant) {
-        return difference(context, of, meant).flatMap(d -> FactValue.of(Math.abs(d.value())));
+        return difference(context, of, meant).flatMap(d -> FactValue.entered(OptionalDouble.of(Math.abs(d.value()))));
     }
 
     static Optional<FactValue> beverageTarget(ShotContext context) {
@@ -65,7 +85,12 @@ final class RecordFacts {
     private static Optional<FactValue> beverageOff(ShotContext context) {
         Optional<FactValue> meant = beverageTarget(context);
         return meant.isEmpty() ? Optional.empty() : context.measures().masses().beverage()
-                .flatMap(mass -> FactValue.of(Math.abs(mass.value() - meant.get().value())));
+                .flatMap(mass -> weighed(context, Math.abs(mass.value() - meant.get().value())));
+    }
+
+    /** With all its digits where the mass was weighed; one read off the curve has none to spare. */
+    private static Optional<FactValue> weighed(ShotContext context, double grams) {
+        return context.sheet().has(SheetField.BEVERAGE) ? FactValue.entered(OptionalDouble.of(grams)) : FactValue.of(grams);
     }
 
     private static Optional<FactValue> temperatureOff(ShotContext context) {

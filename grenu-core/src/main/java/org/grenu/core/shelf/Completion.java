@@ -80,6 +80,8 @@ final class Completion {
         OptionalDouble to = basket.number(ShelfField.CAPACITY_TO);
         number(SheetField.BASKET_CAPACITY, from.isPresent() && to.isPresent()
                 ? OptionalDouble.of((from.getAsDouble() + to.getAsDouble()) / 2) : from.isPresent() ? from : to);
+        number(SheetField.BASKET_FROM, from);
+        number(SheetField.BASKET_TO, to);
         number(SheetField.BED_DIAMETER, basket.number(ShelfField.DIAMETER));
         number(SheetField.BED_DEPTH, basket.number(ShelfField.DEPTH));
     }

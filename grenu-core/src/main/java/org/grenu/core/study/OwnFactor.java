@@ -44,7 +44,7 @@ public record OwnFactor(String key, boolean numeric, String unit) implements Fac
     }
 
     /** Whether the entry is a name or a running number of the shot, by what it is called or since each shot has its own. */
-    private static boolean identifies(String key, List<ShotSheet> sheets) {
+    static boolean identifies(String key, List<ShotSheet> sheets) {
         if (IDENTITIES.contains(key.toLowerCase(Locale.ROOT).replace('_', ' ').replace(".", "").strip())) {
             return true;
         }

@@ -75,31 +75,38 @@ public enum SheetFactor implements Factor {
     private final boolean numeric;
     private final String unit;
     private final Function<ShotSheet, Optional<String>> level;
+    private final Optional<SheetField> field;
 
     /** Named as the entry is in files, so that no entry of the user's own can be called the same. */
     SheetFactor(SheetField field) {
-        this(field.key(), field.title(), field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field));
+        this(field.key(), field.title(), field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field), Optional.of(field));
     }
 
     SheetFactor(String title, SheetField field) {
-        this("", title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field));
+        this("", title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field), Optional.of(field));
     }
 
     SheetFactor(String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level) {
-        this("", title, numeric, unit, level);
+        this("", title, numeric, unit, level, Optional.empty());
     }
 
-    SheetFactor(String key, String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level) {
+    SheetFactor(String key, String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level, Optional<SheetField> field) {
         this.key = key.isEmpty() ? name().toLowerCase(Locale.ROOT) : key;
         this.title = title;
         this.numeric = numeric;
         this.unit = unit;
         this.level = level;
+        this.field = field;
     }
 
     /** {@return the factor with that name in files and commands} */
     public static Optional<Factor> find(String key) {
         return Arrays.stream(values()).filter(factor -> factor.key().equals(key)).map(Factor.class::cast).findFirst();
+    }
+
+    /** {@return the entry that it is; empty where it follows from several} */
+    public Optional<SheetField> field() {
+        return field;
     }
 
     @Override

@@ -54,6 +54,8 @@ public enum SheetField implements Field {
     ALKALINITY("water_alkalinity_mg_l", "Water alkalinity as CaCO₃", "mg/L", 0, 2000),
     BASKET("basket", "Basket", FieldKind.TEXT),
     BASKET_CAPACITY("basket_capacity_g", "Basket made for", "g", 1, 60),
+    BASKET_FROM("basket_from_g", "Basket made for, from", "g", 1, 60),
+    BASKET_TO("basket_to_g", "Basket made for, to", "g", 1, 60),
     BED_DIAMETER("bed_diameter_mm", "Bed diameter", "mm", 10, 150),
     BED_DEPTH("bed_depth_mm", "Bed depth", "mm", 1, 100),
     ALTITUDE("altitude_m", "Altitude", "m", -430, 6000),

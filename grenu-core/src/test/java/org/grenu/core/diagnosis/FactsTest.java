@@ -84,8 +84,9 @@ class FactsTest {
         "beverage_g=41.2 | beverage_disagreement_g | 2.1",
         "beverage_g=41.2 | weighed_g | 41.2",
         "beverage_target_g=40 | stop_at_g | 38.7",
-        "dose_g=18 & basket_capacity_g=20 | basket_under_g | 2",
-        "dose_g=22 & basket_capacity_g=20 | basket_over_g | 2",
+        "dose_g=16 & basket_capacity_g=20 | basket_under_g | 1",
+        "dose_g=22 & basket_capacity_g=20 | basket_over_g | 0.5",
+        "dose_g=21.7 & basket_from_g=18 & basket_to_g=22 | basket_over_g | -0.3",
         "temperature_c=93 | temperature_off_c | 1.5",
         // ISO 2533: 795.0 hPa at 2000 m; IAPWS: 93.3 °C boiling.
         "altitude_m=2000 | boiling_point_c | 93.3",

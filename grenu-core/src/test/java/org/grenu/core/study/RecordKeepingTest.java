@@ -19,10 +19,23 @@ class RecordKeepingTest {
 
     @Test
     void whatWasSetUpOtherwiseIsNamedAndWhatCameOfItIsNot() {
-        ShotSheet now = BEFORE.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "18.3").with(SheetField.READINGS, "9").with(SheetField.NOTE, "sweet")
+        ShotSheet now = BEFORE.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "18.2").with(SheetField.READINGS, "9").with(SheetField.NOTE, "sweet")
                 .with(SheetField.BED_DEPTH, 14);
-        assertThat(SetUp.changed(BEFORE, now)).containsExactly(new SetUp.Changed(SheetField.GRIND, Optional.of("2.4"), Optional.of("2.6")));
-        assertThat(SetUp.changed(BEFORE, now.with(SheetField.GRIND, ""))).as("an unknown setting is not known to have changed").isEmpty();
+        assertThat(changed(BEFORE, now)).containsExactly(new SetUp.Changed("Grind", "", "2.4", "2.6"));
+        assertThat(changed(BEFORE, now.with(SheetField.GRIND, ""))).as("an unknown setting is not known to have changed").isEmpty();
+    }
+
+    private static List<SetUp.Changed> changed(ShotSheet before, ShotSheet now) {
+        return SetUp.changed(before, Masses.of(before, Optional.empty()), now, Masses.of(now, Optional.empty()));
+    }
+
+    /** A dose up by 8 and a beverage by 14 per cent are no repeat at another grind. */
+    @Test
+    void doseAndBeverageAsTheyCameOutAndTheUsersOwnEntriesAreChangesToo() {
+        ShotSheet before = BEFORE.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "36").withExtra("screen", "old");
+        ShotSheet now = before.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "19.4").with(SheetField.BEVERAGE, "41").with(SheetField.PREPARATION, "tapped").withExtra("screen", "new");
+        assertThat(changed(before.with(SheetField.PREPARATION, "stirred"), now)).extracting(SetUp.Changed::title)
+                .containsExactlyInAnyOrder("Grind", "Dose", "Beverage mass", "Preparation", "screen");
     }
 
     @Test

@@ -8,10 +8,12 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.NextStep;
+import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.phase.Phase;
 import org.grenu.core.phase.PhaseBorder;
+import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
@@ -33,9 +35,14 @@ public record OpenShot(ShotSummary summary, ShotLog log, ShotMeasures measures, 
         return new OpenShot(summary, log, measures, Diagnosis.of(new ShotContext(summary.sheet(), measures, before), packs));
     }
 
-    /** {@return the one thing to do next} */
-    public NextStep next() {
-        return NextStep.of(findings);
+    /** {@return the one thing to do next, seen beside shots of the same recipe} */
+    public NextStep next(Siblings siblings) {
+        return NextStep.of(findings, measures.masses(), doubts(), siblings);
+    }
+
+    /** {@return entries that were hardly meant} */
+    public List<Plausibility.Doubt> doubts() {
+        return Plausibility.of(summary.sheet(), measures.masses());
     }
 
     /** {@return where its phases begin} */

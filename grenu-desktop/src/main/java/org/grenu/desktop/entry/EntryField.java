@@ -1,10 +1,13 @@
 package org.grenu.desktop.entry;
 
+import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import org.grenu.desktop.control.Styles;
 
 /**
@@ -16,6 +19,7 @@ public final class EntryField extends VBox {
     private final EntryViewModel model;
     private final TextField field = new TextField();
     private final Label refusal = new Label();
+    private final Button doubt = new Button();
     private boolean adding;
     private String hint = "";
     private String focusedHint = "";
@@ -51,7 +55,15 @@ public final class EntryField extends VBox {
         refusal.textProperty().bind(model.refusalProperty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         refusal.visibleProperty().bind(refusal.managedProperty());
-        getChildren().addAll(field, refusal);
+        doubt.setId(id + "-doubt");
+        doubt.getStyleClass().addAll(Styles.LINK, Styles.REFUSAL);
+        doubt.setWrapText(true);
+        doubt.setTextAlignment(TextAlignment.LEFT);
+        doubt.managedProperty().bind(doubt.visibleProperty());
+        doubt.setOnAction(event -> Optional.ofNullable(model.doubtProperty().get()).flatMap(EntryViewModel.Doubt::meant).ifPresent(model::enter));
+        model.doubtProperty().addListener((o, was, is) -> ask());
+        ask();
+        getChildren().addAll(field, refusal, doubt);
         setFillWidth(true);
     }
 
@@ -90,6 +102,19 @@ public final class EntryField extends VBox {
     public EntryField thatAdds() {
         adding = true;
         return this;
+    }
+
+    /** {@return what is asked under the field when the entry is hardly meant; pressed, it enters what was perhaps meant} */
+    public Button doubt() {
+        return doubt;
+    }
+
+    private void ask() {
+        EntryViewModel.Doubt asked = model.doubtProperty().get();
+        doubt.setVisible(asked != null);
+        doubt.setText(asked == null ? "" : asked.question());
+        doubt.setFocusTraversable(asked != null && asked.meant().isPresent());
+        doubt.setTooltip(asked == null || asked.meant().isEmpty() ? null : new Tooltip("Enter " + asked.meant().get()));
     }
 
     /** {@return the words under the field} */

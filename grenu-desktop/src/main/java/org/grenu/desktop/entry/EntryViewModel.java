@@ -1,7 +1,10 @@
 package org.grenu.desktop.entry;
 
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
@@ -16,6 +19,8 @@ public final class EntryViewModel {
     private final Supplier<String> reader;
     private final Predicate<String> writer;
     private Supplier<String> instead = () -> "";
+    private Supplier<Optional<Doubt>> doubt = Optional::empty;
+    private final ReadOnlyObjectWrapper<Doubt> shownDoubt = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper shown = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper shownInstead = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
@@ -50,6 +55,27 @@ public final class EntryViewModel {
     /** {@return what stands for the entry while it is empty, such as what its gear tells; may be empty} */
     public ReadOnlyStringProperty insteadProperty() {
         return shownInstead.getReadOnlyProperty();
+    }
+
+    /**
+     * A question about what is entered.
+     *
+     * @param question in words
+     * @param meant    what was perhaps meant, as it would be typed
+     */
+    public record Doubt(String question, Optional<String> meant) {
+    }
+
+    /** {@return this entry, with the question that it may raise} */
+    public EntryViewModel doubting(Supplier<Optional<Doubt>> question) {
+        doubt = question;
+        refresh();
+        return this;
+    }
+
+    /** {@return the question that the entry raises; null when it raises none} */
+    public ReadOnlyObjectProperty<Doubt> doubtProperty() {
+        return shownDoubt.getReadOnlyProperty();
     }
 
     /** {@return the entry's name} */
@@ -91,5 +117,6 @@ public final class EntryViewModel {
     private void refresh() {
         shown.set(reader.get());
         shownInstead.set(instead.get());
+        shownDoubt.set(doubt.get().orElse(null));
     }
 }

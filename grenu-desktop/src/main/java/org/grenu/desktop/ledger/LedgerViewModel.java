@@ -30,6 +30,7 @@ import javafx.beans.value.ObservableValue;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.NextStep;
+import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -38,6 +39,8 @@ import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.study.Caffeine;
+import org.grenu.core.study.Plausibility;
+import org.grenu.core.study.SameRecipe;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -110,7 +113,19 @@ public final class LedgerViewModel {
 
     /** {@return the one thing to do next; null while no shot is open} */
     NextStep next() {
-        return open() == null ? null : open().next();
+        return open() == null ? null : open().next(siblings());
+    }
+
+    /** Shots of the open one's recipe, the open one not among them. */
+    private Siblings siblings() {
+        SameRecipe recipe = SameRecipe.of(open().summary().sheet());
+        List<ShotSummary> others = desk.shots().stream().filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.sheet())).toList();
+        return Siblings.of(others.size(), others.stream().flatMap(shot -> shot.masses().brew().stream()).mapToDouble(brew -> brew.asDosed().percent().value()));
+    }
+
+    /** {@return the question that the entry raises; empty when it raises none} */
+    Optional<Plausibility.Doubt> doubt(SheetField field) {
+        return open() == null ? Optional.empty() : open().doubts().stream().filter(doubt -> doubt.field() == field).findFirst();
     }
 
     /** {@return the shot being read; null while there is none} */
@@ -121,7 +136,7 @@ public final class LedgerViewModel {
     /** {@return an editor for that entry} */
     EntryViewModel entry(SheetField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed))
-                .instead(() -> LedgerText.told(open(), field));
+                .instead(() -> LedgerText.told(open(), field)).doubting(() -> doubt(field).map(one -> new EntryViewModel.Doubt(one.question(), one.meant())));
     }
 
     /** {@return what was corrected in the open shot's record} */
@@ -142,7 +157,7 @@ public final class LedgerViewModel {
 
     /** {@return what was set up otherwise than for the shot before} */
     List<SetUp.Changed> changed() {
-        return before().map(shot -> SetUp.changed(shot.sheet(), open().summary().sheet())).orElse(List.of());
+        return before().map(shot -> SetUp.changed(shot.sheet(), shot.masses(), open().summary().sheet(), open().measures().masses())).orElse(List.of());
     }
 
     /** {@return what swallowing the day's tasted shots whole would come to, as a caution; empty when the open one was not tasted} */

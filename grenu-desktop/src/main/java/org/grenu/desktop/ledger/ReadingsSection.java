@@ -10,6 +10,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Icon;
@@ -26,6 +27,7 @@ final class ReadingsSection extends Section {
     private final LedgerViewModel model;
     private final FlowPane readings = new FlowPane(3, 4);
     private final Label summary = new Label();
+    private final Label doubt = new Label();
     private int shown = -1;
     private long shot = -1;
     private EntryField fresh;
@@ -52,7 +54,12 @@ final class ReadingsSection extends Section {
         guided.getStyleClass().add(Styles.LINK);
         guided.setTooltip(new Tooltip("Led from stirring to the last reading that helps (Ctrl T)"));
         guided.setOnAction(event -> takeReadings.run());
-        getChildren().addAll(readings, summary, guided, zero, instrument);
+        doubt.setId("readings-doubt");
+        doubt.getStyleClass().add(Styles.REFUSAL);
+        doubt.setWrapText(true);
+        doubt.managedProperty().bind(doubt.textProperty().isNotEmpty());
+        doubt.visibleProperty().bind(doubt.managedProperty());
+        getChildren().addAll(readings, doubt, summary, guided, zero, instrument);
         model.openProperty().addListener((o, was, is) -> show());
         show();
     }
@@ -62,6 +69,7 @@ final class ReadingsSection extends Section {
         int count = open == null ? 0 : open.summary().sheet().numbers(SheetField.READINGS).size();
         remark().setText(open == null ? "" : open.summary().sheet().flag(SheetField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
         summary.setText(model.text().get() == null ? "" : model.text().get().readings());
+        doubt.setText(model.doubt(SheetField.READINGS).map(Plausibility.Doubt::question).orElse(""));
         long id = open == null ? -1 : open.summary().id();
         if (count == shown && id == shot) {
             return;

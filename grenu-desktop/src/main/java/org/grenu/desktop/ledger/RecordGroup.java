@@ -18,7 +18,7 @@ enum RecordGroup {
             SheetField.BEANS_TEMPERATURE, SheetField.GROUNDS_TREATMENT, SheetField.GROUNDS_TEMPERATURE, SheetField.GRIND_TO_BREW, SheetField.PREPARATION),
     MEANT("What was meant", SheetField.PROFILE_STEPS, SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET),
     PLACE("Machine and place", SheetField.MACHINE_VERSION, SheetField.TEMPERATURE_PLACE, SheetField.MINUTES_ON, SheetField.FIRST_OF_SESSION,
-            SheetField.FLUSH, SheetField.DWELL, SheetField.BASKET_CAPACITY, SheetField.BED_DIAMETER, SheetField.BED_DEPTH, SheetField.HARDNESS,
+            SheetField.FLUSH, SheetField.DWELL, SheetField.BASKET_CAPACITY, SheetField.BASKET_FROM, SheetField.BASKET_TO, SheetField.BED_DIAMETER, SheetField.BED_DEPTH, SheetField.HARDNESS,
             SheetField.ALKALINITY, SheetField.SITE, SheetField.ALTITUDE),
     LOG("What the log is told", SheetField.SCALE, SheetField.PUMP_ON, SheetField.PUMP_OFF, SheetField.SCALE_LAG, SheetField.PHASES,
             SheetField.MOMENT_NOTES);

@@ -129,8 +129,7 @@ final class RecordSection extends Section {
     }
 
     private static String words(SetUp.Changed change) {
-        String unit = change.field().unit().isEmpty() ? "" : " " + change.field().unit();
-        return change.field().title().toLowerCase(Locale.ROOT) + " " + change.before().orElse("unknown") + " → " + change.now().orElse("unknown") + unit;
+        return (change.title().toLowerCase(Locale.ROOT) + " " + change.before() + " → " + change.now() + " " + change.unit()).strip();
     }
 
     private GridPane grid(List<SheetField> fields) {

@@ -10,6 +10,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.Size;
 import net.jqwik.api.constraints.UniqueElements;
+import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
@@ -79,7 +80,7 @@ class StudySettingsTest {
         void aSchoolThatFallsSilentTakesItsFindingsAlong() {
             desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), List.of(), ""));
             until(() -> desk.openProperty().get().findings().isEmpty());
-            assertThat(desk.openProperty().get().next().change()).isEqualTo("Repeat this recipe");
+            assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
         }
     }
 }

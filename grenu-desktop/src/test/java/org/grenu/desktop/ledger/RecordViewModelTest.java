@@ -40,7 +40,7 @@ class RecordViewModelTest extends DeskFixture {
     void whatChangedSinceTheShotBeforeIsNamed() {
         open(2);
         assertThat(model.before()).hasValueSatisfying(shot -> assertThat(shot.number()).isEqualTo(1));
-        assertThat(model.changed()).extracting(SetUp.Changed::field).contains(SheetField.GRIND, SheetField.OPERATOR).doesNotContain(SheetField.DOSE);
+        assertThat(model.changed()).extracting(SetUp.Changed::title).contains("Grind", "Operator").doesNotContain("Dose");
         open(1);
         assertThat(model.before()).isEmpty();
         assertThat(model.changed()).isEmpty();

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.grenu.core.diagnosis.Diagnosis;
@@ -15,7 +16,10 @@ import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.diagnosis.NextStep;
+import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.Masses;
+import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -108,12 +112,90 @@ class RulePackTest {
 
     @Test
     void theNextStepIsTheGravestFindingsOrARepeat() {
-        assertThat(NextStep.of(List.of()).change()).isEqualTo("Repeat this recipe");
+        Masses masses = ShotMeasures.of(SHOT).masses();
+        assertThat(NextStep.of(List.of(), masses, List.of(), Siblings.NONE).change()).isEqualTo("Repeat this recipe");
         List<Finding> late = findings(SHOT.sheet().with(SheetField.PUMP_OFF, "40"), null, pack("time_20_25"));
-        assertThat(NextStep.of(late)).satisfies(next -> {
+        assertThat(NextStep.of(late, masses, List.of(), Siblings.NONE)).satisfies(next -> {
             assertThat(next.change()).isEqualTo("Grind one notch coarser");
             assertThat(next.school()).isEqualTo("time window: 20–25 s");
         });
+    }
+
+    /** Siblings that agree make another repeat needless; one that falls out of line is worth one. */
+    @Test
+    void siblingsAreLookedAtBeforeARepeatIsAskedFor() {
+        Masses masses = ShotMeasures.of(SHOT).masses();
+        double yield = masses.brew().orElseThrow().asDosed().percent().value();
+        NextStep keep = NextStep.of(List.of(), masses, List.of(), Siblings.of(3, DoubleStream.of(yield - 0.1, yield, yield + 0.1)));
+        assertThat(keep.change()).isEqualTo("Keep this recipe");
+        assertThat(keep.reason()).contains("4 shots of it agree: their extraction spreads by 0.10 points");
+        assertThat(NextStep.of(List.of(), masses, List.of(), Siblings.of(1, DoubleStream.of(yield))).reason()).contains("two shots do not show");
+        NextStep apart = NextStep.of(List.of(), masses, List.of(), Siblings.of(3, DoubleStream.of(yield - 1.1, yield - 1.0, yield - 0.9)));
+        assertThat(apart.change()).isEqualTo("Repeat this recipe");
+        assertThat(apart.reason()).startsWith("This shot extracted 1.0 points more than its 3 siblings, which spread by 0.10");
+    }
+
+    @Test
+    void nothingIsAdvisedWithDoseOrBeverageUnknownAndTwoSchoolsMayBeNamed() {
+        ShotSheet sour = SHOT.sheet().with(SheetField.TASTE, "sour");
+        List<Finding> both = findings(sour, null, pack("sour_under"), pack("sour_bright"));
+        Masses masses = ShotMeasures.of(SHOT).masses();
+        assertThat(NextStep.of(both, masses, List.of(), Siblings.NONE)).satisfies(next -> {
+            assertThat(next.change()).isEqualTo("Grind one notch finer, or one degree cooler");
+            assertThat(next.school()).isEqualTo("sour: too little extracted; sour: too bright");
+        });
+        Masses unknown = new Masses(Optional.empty(), masses.beverage(), masses.beverageSource(), masses.strength(), masses.moisture());
+        assertThat(NextStep.of(both, unknown, List.of(), Siblings.NONE).change()).isEqualTo("Enter the dose");
+        Masses noBeverage = new Masses(masses.dose(), Optional.empty(), masses.beverageSource(), masses.strength(), masses.moisture());
+        assertThat(NextStep.of(both, noBeverage, List.of(), Siblings.NONE).change()).isEqualTo("Enter the beverage mass");
+    }
+
+    /** A dose of 1.81 g made an extraction of 200 % and the advice “coarser”. */
+    @Test
+    void anEntryThatWasHardlyMeantHoldsBackEveryAdvice() {
+        List<Finding> found = findings(SHOT.sheet().with(SheetField.DOSE, "1.81"), null, pack("common"), pack("yield"));
+        assertThat(found.get(0).statement()).isEqualTo("Dose: 1.81 g where about 18 g is expected: meant 18.1?");
+        assertThat(found.subList(1, found.size())).allSatisfy(finding -> assertThat(finding.next() + finding.toTry()).isEmpty());
+        Shot slipped = new Shot(SHOT.sheet().with(SheetField.DOSE, "1.81"), SHOT.log());
+        Masses masses = ShotMeasures.of(slipped).masses();
+        assertThat(NextStep.of(found, masses, Plausibility.of(slipped.sheet(), masses), Siblings.NONE).change()).isEqualTo("Check the dose");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"dose_g, 181, 18.1", "dose_g, 1.81, 18.1", "beverage_g, 402, 40.2", "beverage_g, 4.02, 40.2", "strength_readings_pct, 36, ", "temperature_c, 9.3, 93"})
+    void slippedDecimalMarksAreAskedAbout(String field, String typed, String meant) {
+        ShotSheet sheet = SHOT.sheet().with(SheetField.find(field).orElseThrow(), typed);
+        assertThat(Plausibility.of(sheet, Masses.of(sheet, Optional.empty()))).singleElement().satisfies(doubt -> {
+            assertThat(doubt.field().key()).isEqualTo(field);
+            assertThat(doubt.meant()).isEqualTo(Optional.ofNullable(meant));
+        });
+    }
+
+    @Test
+    void usualShotsRaiseNoQuestion() {
+        assertThat(DemoStudy.shots()).allSatisfy(demo -> assertThat(Plausibility.of(demo.shot().sheet(), ShotMeasures.of(demo.shot()).masses())).isEmpty());
+        ShotSheet apart = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "120").with(SheetField.READINGS, "7");
+        assertThat(Plausibility.of(apart, Masses.of(apart, Optional.empty()))).singleElement().satisfies(doubt -> assertThat(doubt.question()).contains("An extraction of 47 %"));
+    }
+
+    /** Gates are where their numbers say, and what is printed is what was judged. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"dose_g=19.3;dose_target_g=19.0 | dose_off | ", "dose_g=18.7;dose_target_g=19 | dose_off | ",
+        "dose_g=19.34;dose_target_g=19.0 | dose_off | 19.34 g, 0.34 g off the 19.0 g meant", "dose_g=21.7;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | ",
+        "dose_g=22.1;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | 22.1 g, 0.1 g above the 22.0 g it holds",
+        "dose_g=19.5;basket_capacity_g=18 | basket_overfilled | ", "dose_g=17.95;basket_from_g=18;basket_to_g=22 | basket_underfilled | 17.95 g, 0.05 g below the 18.0 g",
+        "strength_zero_pct=0.05 | zero_check_large | ", "strength_zero_pct=0.06 | zero_check_large | +0.06 points"})
+    void gatesAreExactAndPrintWhatTheyJudge(String entries, String rule, String evidence) {
+        ShotSheet sheet = SHOT.sheet();
+        for (String entry : entries.split(";")) {
+            sheet = sheet.with(SheetField.find(entry.split("=")[0]).orElseThrow(), entry.split("=")[1]);
+        }
+        List<Finding> found = findings(sheet, null, pack("common")).stream().filter(finding -> finding.rule().equals(rule)).toList();
+        if (evidence == null) {
+            assertThat(found).isEmpty();
+        } else {
+            assertThat(found).singleElement().satisfies(finding -> assertThat(finding.evidence()).startsWith(evidence));
+        }
     }
 
     @ParameterizedTest

@@ -8,3 +8,6 @@ ALTER TABLE shot ADD COLUMN coffee_density_g_per_l REAL;
 ALTER TABLE shot ADD COLUMN grinder_burrs TEXT;
 ALTER TABLE shot ADD COLUMN water_hardness_mg_l REAL;
 ALTER TABLE shot ADD COLUMN water_alkalinity_mg_l REAL;
+-- What a basket is made for, as a range.
+ALTER TABLE shot ADD COLUMN basket_from_g REAL;
+ALTER TABLE shot ADD COLUMN basket_to_g REAL;
