@@ -13,6 +13,7 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
@@ -100,7 +101,7 @@ public final class AnalyseCommand implements Callable<Integer> {
     }
 
     private List<ParsedShot> read(Path file) throws IOException, ImportFailure {
-        byte[] bytes = Files.readAllBytes(file);
+        byte[] bytes = BoundedFile.bytes(file);
         return rules == null ? List.of(ShotReader.read(file.toString(), bytes)) : MappedReader.read(file.toString(), bytes, rules);
     }
 

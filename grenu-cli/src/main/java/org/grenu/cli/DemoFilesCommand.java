@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.grenu.core.puck.DemoShelf;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.library.AtomicFile;
 import org.grenu.formats.ShelfJson;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
@@ -35,12 +36,16 @@ public final class DemoFilesCommand implements Callable<Integer> {
         Files.createDirectories(folder);
         List<DemoShot> shots = DemoStudy.shots();
         for (DemoShot shot : shots) {
-            Files.writeString(folder.resolve(fileName(shot)), content(shot), StandardCharsets.UTF_8);
+            write(folder.resolve(fileName(shot)), content(shot));
         }
-        Files.writeString(folder.resolve(INDEX), shots.stream().map(DemoFilesCommand::fileName)
-                .collect(Collectors.joining("\n", "", "\n")), StandardCharsets.UTF_8);
-        Files.writeString(folder.resolve(SHELF), ShelfJson.write(DemoShelf.items()), StandardCharsets.UTF_8);
+        write(folder.resolve(INDEX), shots.stream().map(DemoFilesCommand::fileName).collect(Collectors.joining("\n", "", "\n")));
+        write(folder.resolve(SHELF), ShelfJson.write(DemoShelf.items()));
         return 0;
+    }
+
+    /** The folder is the command's own: what it wrote before is written anew. */
+    private static void write(Path file, String text) throws IOException {
+        AtomicFile.replace(file, text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** Every third shot is written as JSON, so that both formats are at hand. */

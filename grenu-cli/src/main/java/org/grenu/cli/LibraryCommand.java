@@ -1,20 +1,17 @@
 package org.grenu.cli;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.DataPackageWriter;
 import org.grenu.formats.exchange.LibraryWorkbook;
+import org.grenu.library.AtomicFile;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 import picocli.CommandLine.Command;
@@ -41,6 +38,9 @@ public final class LibraryCommand implements Callable<Integer> {
 
     @Option(names = "--library", paramLabel = "PATH", required = true, description = "The library.")
     private Path library;
+
+    @Option(names = "--replace", description = "Replace a file that is there already; a library is never replaced.")
+    private boolean replace;
 
     @Override
     public Integer call() {
@@ -75,11 +75,11 @@ public final class LibraryCommand implements Callable<Integer> {
     private String run(Task wanted, Library opened) throws IOException, ImportFailure {
         return switch (wanted) {
             case EXPORT -> {
-                exportPackage(opened, file);
+                exportPackage(opened);
                 yield "Wrote " + opened.summaries().size() + " shots to " + file + ".";
             }
             case WORKBOOK -> {
-                exportWorkbook(opened, file);
+                exportWorkbook(opened);
                 yield "Wrote " + file + ".";
             }
             case MERGE -> merge(opened, file).words();
@@ -92,17 +92,22 @@ public final class LibraryCommand implements Callable<Integer> {
     }
 
     /** Writes the library as a data package. */
-    public static void exportPackage(Library library, Path file) throws IOException {
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
-            DataPackageWriter.write(new LibraryArchive(library, library.summaries(), number -> { }), out);
+    private void exportPackage(Library opened) throws IOException {
+        write(out -> DataPackageWriter.write(new LibraryArchive(opened, opened.summaries(), number -> { }), out));
+    }
+
+    private void write(AtomicFile.Content content) throws IOException {
+        if (replace) {
+            AtomicFile.replace(file, content);
+        } else {
+            AtomicFile.create(file, content);
         }
     }
 
     /** Writes the library as a workbook. */
-    public static void exportWorkbook(Library library, Path file) throws IOException {
-        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
-            LibraryWorkbook.write(library.summaries().stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(), library.shelf().items(), out);
-        }
+    private void exportWorkbook(Library opened) throws IOException {
+        write(out -> LibraryWorkbook.write(opened.summaries().stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
+                opened.shelf().items(), out));
     }
 
     /**
@@ -120,21 +125,8 @@ public final class LibraryCommand implements Callable<Integer> {
         if (Files.isSameFile(file, library.path())) {
             throw new ImportFailure(file.toString(), 0, "That is this library itself.", "Choose another.");
         }
-        // A copy is opened, since opening brings an older library up to date.
-        Path copy = Files.createTempFile("grenu-merge", ".sqlite");
-        try {
-            Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
-            try (Library other = Library.open(copy)) {
-                return LibraryMerge.ofLibrary(library, other);
-            } catch (LibraryException refused) {
-                throw new LibraryException(refused.getMessage().replace(copy.toString(), file.toString()), refused);
-            }
-        } finally {
-            try (Stream<Path> beside = Files.list(copy.getParent())) {
-                for (Path left : beside.filter(path -> path.getFileName().toString().startsWith(copy.getFileName().toString())).toList()) {
-                    Files.deleteIfExists(left);
-                }
-            }
+        try (Library other = Library.openForReading(file, library.path())) {
+            return LibraryMerge.ofLibrary(library, other);
         }
     }
 }

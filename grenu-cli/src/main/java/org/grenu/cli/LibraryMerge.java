@@ -4,9 +4,11 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.entry.Field;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
@@ -21,6 +23,7 @@ import org.grenu.library.AddOutcome;
 import org.grenu.library.Change;
 import org.grenu.library.HistoryEntry;
 import org.grenu.library.Library;
+import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
 
@@ -37,6 +40,9 @@ public final class LibraryMerge implements ArchiveTarget {
     private final List<ShelfItem> fresh = new ArrayList<>();
     private int alreadyThere;
     private int filled;
+    private int healed;
+    /** Shots that were here before, recorded just as there. */
+    private final Set<Long> old = new HashSet<>();
 
     private LibraryMerge(Library library) {
         this.library = library;
@@ -49,9 +55,10 @@ public final class LibraryMerge implements ArchiveTarget {
      * @param alreadyThere number of shots with the same samples
      * @param items        number of things put on the shelf
      * @param filled       number of entries of the shelf that were unknown here
+     * @param healed       files and corrections that shots here lacked, as after a merge that was broken off
      * @param differing    things on the shelf that say otherwise there; they stay as they are here
      */
-    public record Report(List<ShotSummary> added, int alreadyThere, int items, int filled, List<String> differing) {
+    public record Report(List<ShotSummary> added, int alreadyThere, int items, int filled, int healed, List<String> differing) {
 
         public Report {
             added = List.copyOf(added);
@@ -64,7 +71,8 @@ public final class LibraryMerge implements ArchiveTarget {
             String shelf = items > 0 || filled > 0 ? "; " + items + " new on the shelf" + (filled > 0 ? ", " + filled + " unknown entries filled" : "") : "";
             String other = differing.isEmpty() ? "" : ". Kept as it is here, although it differs there: " + String.join(", ", differing.subList(0, Math.min(5, differing.size())))
                     + (differing.size() > 5 ? " and " + (differing.size() - 5) + " more" : "");
-            return shots + shelf + other + ".";
+            String mended = healed > 0 ? "; " + healed + " missing files or corrections of shots here brought along" : "";
+            return shots + shelf + mended + other + ".";
         }
     }
 
@@ -77,7 +85,22 @@ public final class LibraryMerge implements ArchiveTarget {
     public static Report ofPackage(Library library, Path file) throws ImportFailure {
         DataPackageReader.read(file, new Looking());
         LibraryMerge merge = new LibraryMerge(library);
-        DataPackageReader.read(file, merge);
+        List<ImportFailure> refused = new ArrayList<>();
+        try {
+            library.inOneStep("Taken in from " + file.getFileName(), () -> {
+                try {
+                    DataPackageReader.read(file, merge);
+                } catch (ImportFailure failure) {
+                    refused.add(failure);
+                    throw new LibraryException(failure.getMessage(), failure);
+                }
+            });
+        } catch (LibraryException failed) {
+            if (!refused.isEmpty()) {
+                throw refused.get(0);
+            }
+            throw failed;
+        }
         return merge.report();
     }
 
@@ -85,9 +108,11 @@ public final class LibraryMerge implements ArchiveTarget {
     public static Report ofLibrary(Library library, Library other) {
         ArchiveSource source = new LibraryArchive(other, other.summaries(), number -> { });
         LibraryMerge merge = new LibraryMerge(library);
-        merge.shelf(source.shelf());
-        source.numbers().forEach(number -> merge.shot(source.shot(number)));
-        merge.history(source.history());
+        library.inOneStep("Taken in from " + other.path().getFileName(), () -> {
+            merge.shelf(source.shelf());
+            source.numbers().forEach(number -> merge.shot(source.shot(number)));
+            merge.history(source.history());
+        });
         return merge.report();
     }
 
@@ -110,10 +135,7 @@ public final class LibraryMerge implements ArchiveTarget {
     }
 
     private Report report() {
-        if (!added.isEmpty()) {
-            library.addedTogether(added.stream().map(ShotSummary::id).toList(), added.size() + " shots of another library");
-        }
-        return new Report(added, alreadyThere, fresh.size(), filled, differing);
+        return new Report(added, alreadyThere, fresh.size(), filled, healed, differing);
     }
 
     @Override
@@ -163,6 +185,11 @@ public final class LibraryMerge implements ArchiveTarget {
             shot.files().forEach(file -> library.keepAttachment(stored.shot().id(), file.name(), file.bytes()));
         } else {
             alreadyThere++;
+            library.summaryOf(((AddOutcome.Duplicate) outcome).number()).filter(here -> here.recorded().equals(shot.shot().sheet())).ifPresent(here -> {
+                byNumber.put(shot.number(), here.id());
+                shot.files().forEach(file -> healed += library.keepAttachment(here.id(), file.name(), file.bytes()) ? 1 : 0);
+                old.add(here.id());
+            });
         }
     }
 
@@ -172,7 +199,9 @@ public final class LibraryMerge implements ArchiveTarget {
         for (ArchivedChange change : changes) {
             target(change).ifPresent(target -> entries.add(new HistoryEntry(0, target, change.reason(), Instant.parse(change.madeAt()), false)));
         }
-        library.keepHistory(entries);
+        int news = library.keepHistory(entries);
+        long ofNew = entries.stream().filter(entry -> entry.change().target() != Target.SHOT || !old.contains(entry.change().id())).count();
+        healed += (int) Math.max(0, news - ofNew);
     }
 
     /** Only what is new here brings its history along. */

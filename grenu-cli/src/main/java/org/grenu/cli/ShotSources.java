@@ -10,14 +10,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipFile;
 import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
+import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
+import org.grenu.formats.exchange.SafeZip;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 
@@ -26,7 +26,6 @@ final class ShotSources {
 
     private static final byte[] LIBRARY_MARK = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] ZIP_MARK = {'P', 'K', 3, 4};
-    private static final int MOST_BYTES = 200_000_000;
     /** Files of a package that are no shots. */
     private static final List<String> BESIDE = List.of("datapackage.json", "shots.csv", "effects.csv");
 
@@ -63,7 +62,7 @@ final class ShotSources {
             }
         } catch (IOException unreadable) {
             failures.add(reason(path, unreadable));
-        } catch (LibraryException refused) {
+        } catch (ImportFailure | LibraryException refused) {
             failures.add(refused.getMessage());
         }
     }
@@ -79,28 +78,29 @@ final class ShotSources {
         }
     }
 
-    private void zipped(Path file) throws IOException {
-        try (ZipFile zip = new ZipFile(file.toFile())) {
-            List<? extends ZipEntry> entries = zip.stream().filter(entry -> !entry.isDirectory() && maybeAShot(entry.getName())).toList();
-            for (ZipEntry entry : entries) {
-                if (entry.getSize() > MOST_BYTES) {
-                    failures.add(file + ", " + entry.getName() + ": the file is larger than " + MOST_BYTES / 1_000_000 + " MB. Check that it is a shot's log.");
-                } else {
-                    parse(file + ", " + entry.getName(), entry.getName(), zip.getInputStream(entry).readNBytes(MOST_BYTES));
+    private void zipped(Path file) throws IOException, ImportFailure {
+        try (SafeZip zip = new SafeZip(file)) {
+            for (String entry : zip.names()) {
+                if (maybeAShot(entry)) {
+                    try {
+                        parse(file + ", " + entry, entry, zip.bytes(entry));
+                    } catch (IOException refused) {
+                        failures.add(file + ": " + refused.getMessage() + ". It was left out.");
+                    }
                 }
             }
         }
     }
 
     private void library(Path file) {
-        try (Library library = Library.open(file)) {
+        try (Library library = Library.openForReading(file, Path.of(System.getProperty("java.io.tmpdir"), "grenu"))) {
             library.summaries().forEach(summary -> add(Integer.toString(summary.number()), new Shot(summary.sheet(), library.log(summary.id()))));
         }
     }
 
     private void file(Path file) {
         try {
-            parse(file.toString(), file.getFileName().toString(), Files.readAllBytes(file));
+            parse(file.toString(), file.getFileName().toString(), BoundedFile.bytes(file));
         } catch (IOException unreadable) {
             failures.add(reason(file, unreadable));
         }

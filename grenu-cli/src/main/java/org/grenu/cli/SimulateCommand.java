@@ -20,6 +20,7 @@ import org.grenu.core.puck.SimulatedShot;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.library.AtomicFile;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
 import picocli.CommandLine.Command;
@@ -100,7 +101,8 @@ public final class SimulateCommand implements Callable<Integer> {
             }
             SimulatedShot shot = new SimulatedRig(seed + i).withChannel(channel).pull(recipe, planted);
             Shot written = new Shot(sheet(recipe, shot), shot.log());
-            Files.writeString(file, format == Format.json ? ShotJsonWriter.write(written) : ShotCsvWriter.write(written), StandardCharsets.UTF_8);
+            String text = format == Format.json ? ShotJsonWriter.write(written) : ShotCsvWriter.write(written);
+            AtomicFile.create(file, to -> to.write(text.getBytes(StandardCharsets.UTF_8)));
             out.println(file);
         }
         out.flush();

@@ -4,13 +4,24 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
-@AnalyzeClasses(packages = "org.grenu", importOptions = DoNotIncludeTests.class)
+@AnalyzeClasses(packages = "org.grenu", importOptions = {DoNotIncludeTests.class, LayersTest.WithoutOthersTests.class})
 class LayersTest {
+
+    /** The core lends its tests' studies as a jar. */
+    static final class WithoutOthersTests implements ImportOption {
+        @Override
+        public boolean includes(Location location) {
+            return !location.contains("-tests.jar");
+        }
+    }
+
 
     @ArchTest
     static final ArchRule modulesKnowOnlyTheCoreBelowThem = noClasses().that().resideInAnyPackage("..formats..", "..library..", "..figures..")

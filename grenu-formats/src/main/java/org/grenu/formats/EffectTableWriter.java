@@ -82,6 +82,6 @@ public final class EffectTableWriter {
     }
 
     private static String text(Object cell) {
-        return cell instanceof Double number ? Double.isFinite(number) ? DecimalText.exact(number) : "" : cell.toString();
+        return cell instanceof Double number ? Double.isFinite(number) ? DecimalText.exact(number) : "" : FormulaGuard.guarded(cell.toString());
     }
 }

@@ -22,7 +22,7 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
     static final int VERSION = 1;
 
     static Preamble parse(String file, String text) throws ImportFailure {
-        ShotSheet sheet = ShotSheet.EMPTY;
+        ShotSheet.Builder sheet = new ShotSheet.Builder(ShotSheet.EMPTY);
         List<String> remarks = new ArrayList<>();
         boolean ours = false;
         int line = 1;
@@ -42,7 +42,7 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
                     checkVersion(file, line, value);
                     ours = true;
                 } else {
-                    sheet = enter(sheet, key, ours ? unescaped(value) : value, new Place(file, line, ours), remarks);
+                    enter(sheet, key, ours ? unescaped(value) : value, new Place(file, line, ours), remarks);
                 }
             } else if (!entry.isEmpty()) {
                 remarks.add(entry);
@@ -50,21 +50,23 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
             at = end < 0 ? text.length() : end + 1;
             line++;
         }
-        return new Preamble(sheet, ours, remarks, line, at);
+        return new Preamble(sheet.build(), ours, remarks, line, at);
     }
 
-    private static ShotSheet enter(ShotSheet sheet, String key, String value, Place place, List<String> remarks)
-            throws ImportFailure {
+    private static void enter(ShotSheet.Builder sheet, String key, String value, Place place, List<String> remarks) throws ImportFailure {
         try {
             SheetField field = SheetField.find(key).orElse(null);
-            return field == null ? sheet.withExtra(key, value) : sheet.with(field, value);
+            if (field == null) {
+                sheet.extra(key, value);
+            } else {
+                sheet.text(field, value);
+            }
         } catch (RefusedEntry refused) {
             if (place.ours) {
                 throw new ImportFailure(place.file, place.line, key + ": " + refused.getMessage(),
                         "Correct the value or remove the line.");
             }
             remarks.add(key + ": " + value);
-            return sheet;
         }
     }
 

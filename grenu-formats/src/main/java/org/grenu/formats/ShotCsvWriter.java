@@ -27,10 +27,10 @@ public final class ShotCsvWriter {
         channels.forEach(channel -> out.append(',').append(heading(channel.getKey())));
         out.append('\n');
         for (int i = 0; i < shot.log().size(); i++) {
-            out.append(DecimalText.exact(shot.log().time().get(i)));
+            out.append(DecimalText.toTheLastBit(shot.log().time().get(i)));
             for (Map.Entry<Channel, Samples> channel : channels) {
                 double value = channel.getValue().get(i);
-                out.append(',').append(Double.isNaN(value) ? "" : DecimalText.exact(value));
+                out.append(',').append(Double.isNaN(value) ? "" : DecimalText.toTheLastBit(value));
             }
             out.append('\n');
         }

@@ -75,26 +75,33 @@ final class ShotJsonReader {
     }
 
     private ShotSheet sheet(JsonNode record) throws ImportFailure {
-        ShotSheet sheet = ShotSheet.EMPTY;
+        ShotSheet.Builder sheet = new ShotSheet.Builder(ShotSheet.EMPTY);
         for (Map.Entry<String, JsonNode> entry : record.properties()) {
             try {
                 if (entry.getKey().equals(EXTRAS)) {
                     for (Map.Entry<String, JsonNode> extra : entry.getValue().properties()) {
-                        sheet = sheet.withExtra(extra.getKey(), extra.getValue().asText());
+                        sheet.extra(extra.getKey(), extra.getValue().asText());
                     }
                 } else {
-                    Optional<SheetField> field = SheetField.find(entry.getKey());
-                    if (entry.getValue().isObject()) {
-                        throw new RefusedEntry("An object cannot be an entry.");
-                    }
-                    String value = text(entry.getValue());
-                    sheet = field.isPresent() ? sheet.with(field.get(), value) : sheet.withExtra(entry.getKey(), value);
+                    enter(sheet, entry.getKey(), entry.getValue());
                 }
             } catch (RefusedEntry refused) {
                 throw failure("record." + entry.getKey() + ": " + refused.getMessage(), "Correct the value or remove it.");
             }
         }
-        return sheet;
+        return sheet.build();
+    }
+
+    private static void enter(ShotSheet.Builder sheet, String key, JsonNode value) {
+        if (value.isObject()) {
+            throw new RefusedEntry("An object cannot be an entry.");
+        }
+        Optional<SheetField> field = SheetField.find(key);
+        if (field.isPresent()) {
+            sheet.text(field.get(), text(value));
+        } else {
+            sheet.extra(key, text(value));
+        }
     }
 
     private static String text(JsonNode value) {

@@ -16,13 +16,13 @@ public final class ShotReader {
      * @throws ImportFailure if it cannot be read as a shot
      */
     public static ParsedShot read(String name, byte[] bytes) throws ImportFailure {
-        String text = text(name, bytes);
-        String start = text.stripLeading();
-        ParsedShot parsed = start.startsWith("{") || start.startsWith("[")
-                ? ShotJsonReader.read(name, text)
-                : ShotTableReader.read(name, text);
-        check(name, parsed.shot().log());
-        return parsed;
+        return GuardedReading.of(name, () -> {
+            String text = text(name, bytes);
+            String start = text.stripLeading();
+            ParsedShot parsed = start.startsWith("{") || start.startsWith("[") ? ShotJsonReader.read(name, text) : ShotTableReader.read(name, text);
+            check(name, parsed.shot().log());
+            return parsed;
+        });
     }
 
     /** {@return whether the text is one of Grenu's own files, which need no mapping} */
@@ -45,7 +45,7 @@ public final class ShotReader {
             throw new ImportFailure(name, 0, "The file is larger than " + Limits.LARGEST_FILE_BYTES / 1024 / 1024 + " MB.",
                     "Split it into one file per shot.");
         }
-        return SpreadsheetText.looksLike(bytes) ? SpreadsheetText.read(name, bytes) : FileText.decode(name, bytes);
+        return GuardedReading.of(name, () -> SpreadsheetText.looksLike(bytes) ? SpreadsheetText.read(name, bytes) : FileText.decode(name, bytes));
     }
 
     /**

@@ -7,26 +7,32 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipFile;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
+import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
+import org.grenu.core.quantity.DecimalText;
 
 /** The first sheet with something in it of an XLSX file, as CSV text, so that it is mapped like any other table. Formulas give the value that was stored with them. */
 final class SpreadsheetText {
 
-    private static final long MOST_UNPACKED = 512L << 20;
+    private static final long MOST_UNPACKED = 256L << 20;
     private static final int MOST_ROWS = 1_000_000;
     private static final int MOST_ENTRIES = 2_000;
+    private static final int MOST_CELLS = 5_000_000;
+    private static final int LONGEST_CELL = 40_000;
+    private static final long SMALL = 8L << 20;
+    /** Sheets pack twenty to one; a bomb a thousand to one. */
+    private static final long MOST_RATIO = 300;
 
     private SpreadsheetText() {
     }
@@ -54,57 +60,39 @@ final class SpreadsheetText {
         return new ImportFailure(name, 0, "The file is a zip archive, but not a spreadsheet that can be read.", "Save it as XLSX or CSV, or unpack it first.");
     }
 
-    /**
-     * An archive says of itself what it likes: only unpacking tells how large it is. Read from a file, since the sizes that
-     * spreadsheets write behind their entries are not understood in a stream.
-     */
+    /** An archive says of itself what it likes: only unpacking tells how large it is. */
     private static void checkSize(String name, byte[] bytes) throws ImportFailure {
-        Path file = null;
-        try {
-            file = Files.createTempFile("grenu-sheet", ".zip");
-            Files.write(file, bytes);
-            try (ZipFile zip = new ZipFile(file.toFile())) {
-                checkSize(name, zip);
-            }
-        } catch (IOException | IllegalArgumentException broken) {
-            throw notXlsx(name);
-        } finally {
-            delete(file);
-        }
-    }
-
-    private static void delete(Path file) {
-        try {
-            if (file != null) {
-                Files.deleteIfExists(file);
-            }
-        } catch (IOException stays) {
-            file.toFile().deleteOnExit();
-        }
-    }
-
-    private static void checkSize(String name, ZipFile zip) throws IOException, ImportFailure {
         long unpacked = 0;
+        int entries = 0;
         byte[] buffer = new byte[1 << 16];
-        for (ZipEntry entry : zip.stream().limit(MOST_ENTRIES + 1L).toList()) {
-            try (InputStream in = zip.getInputStream(entry)) {
-                for (int some = in.read(buffer); some >= 0; some = in.read(buffer)) {
-                    unpacked += some;
-                    if (unpacked > MOST_UNPACKED || zip.size() > MOST_ENTRIES) {
-                        throw new ImportFailure(name, 0, "The archive unpacks to more than a spreadsheet of logs can be.", "It was not taken in.");
+        try (ZipFile zip = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(bytes)).get()) {
+            for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
+                boolean many = ++entries > MOST_ENTRIES;
+                try (InputStream in = zip.getInputStream(entry)) {
+                    for (int some = in.read(buffer); some >= 0; some = in.read(buffer)) {
+                        unpacked += some;
+                        if (many || unpacked > MOST_UNPACKED || unpacked > SMALL && unpacked > MOST_RATIO * bytes.length) {
+                            throw new ImportFailure(name, 0, "The archive unpacks to more than a spreadsheet of logs can be.", "It was not taken in.");
+                        }
                     }
                 }
             }
+        } catch (IOException broken) {
+            throw notXlsx(name);
         }
     }
 
     private static String text(String name, Sheet sheet) throws IOException, ImportFailure {
         StringWriter out = new StringWriter();
         int count = 0;
+        long all = 0;
         try (Stream<Row> rows = sheet.openStream(); CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
             for (Row row : (Iterable<Row>) rows::iterator) {
                 if (++count > MOST_ROWS) {
                     throw new ImportFailure(name, count, "The sheet has more than " + MOST_ROWS + " rows.", "Split it.");
+                }
+                if (row.getCellCount() > Limits.MOST_COLUMNS || (all += row.getCellCount()) > MOST_CELLS) {
+                    throw new ImportFailure(name, count, "The sheet has more than " + Limits.MOST_COLUMNS + " columns or " + MOST_CELLS + " cells.", "Keep what belongs to the shots.");
                 }
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < row.getCellCount(); i++) {
@@ -120,6 +108,12 @@ final class SpreadsheetText {
         if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
             return "";
         }
-        return cell.getType() == CellType.NUMBER ? cell.asNumber().stripTrailingZeros().toPlainString() : cell.getRawValue() == null ? "" : cell.getText();
+        if (cell.getType() == CellType.NUMBER) {
+            // As a double: an exponent of millions would be written out otherwise.
+            double number = cell.asNumber().doubleValue();
+            return Double.isFinite(number) ? DecimalText.exact(number) : cell.getRawValue();
+        }
+        String text = cell.getRawValue() == null ? "" : cell.getText();
+        return text.length() > LONGEST_CELL ? text.substring(0, LONGEST_CELL) : text;
     }
 }

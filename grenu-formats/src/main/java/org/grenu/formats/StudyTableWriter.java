@@ -53,7 +53,7 @@ public final class StudyTableWriter {
     private static List<String> cells(Row row) {
         List<String> cells = new ArrayList<>(List.of(Integer.toString(row.number)));
         for (SheetField field : SheetField.values()) {
-            cells.add(row.sheet.entry(field).orElse(""));
+            cells.add(FormulaGuard.guarded(row.sheet.entry(field).orElse("")));
         }
         for (Column column : MEASURES) {
             OptionalDouble value = column.value.apply(row.measures);

@@ -19,6 +19,11 @@ final class AttachmentRows {
                 .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
     }
 
+    boolean has(long shot, String name, byte[] bytes) {
+        return handle.createQuery("SELECT count(*) FROM attachment WHERE shot_id = :shot AND name = :name AND digest = :digest AND binned_at <> 'never'").bind("shot", shot)
+                .bind("name", name).bind("digest", Digests.sha256(bytes)).mapTo(Integer.class).one() > 0;
+    }
+
     List<Attachment> of(long shot) {
         return handle.createQuery("SELECT id, name, length(bytes) FROM attachment WHERE shot_id = :shot AND binned_at = '' ORDER BY id").bind("shot", shot)
                 .map((row, context) -> new Attachment(row.getLong(1), shot, row.getString(2), row.getLong(3))).list();

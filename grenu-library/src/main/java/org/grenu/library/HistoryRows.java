@@ -31,11 +31,18 @@ final class HistoryRows {
                 Instant.parse(row.getString(8)), List.of("undone", "replaced").contains(row.getString(9)))).list();
     }
 
-    /** Keeps corrections that were made in another library. */
-    void keep(List<HistoryEntry> entries) {
-        entries.forEach(entry -> handle.execute("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
-                + "VALUES (0, '', ?, ?, ?, ?, ?, ?, ?, 'kept')", entry.change().target().key(), entry.change().id(), entry.change().key(), entry.change().before(),
-                entry.change().after(), entry.reason(), entry.madeAt().toString()));
+    /** Keeps corrections that were made in another library and are not here yet; {@return how many those were} */
+    int keep(List<HistoryEntry> entries) {
+        int kept = 0;
+        for (HistoryEntry entry : entries) {
+            Change change = entry.change();
+            kept += handle.createUpdate("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
+                    + "SELECT 0, '', :target, :id, :field, :before, :after, :reason, :at, 'kept' WHERE NOT EXISTS (SELECT 1 FROM history WHERE target = :target "
+                    + "AND target_id = :id AND field = :field AND before_text = :before AND after_text = :after AND made_at = :at)")
+                    .bind("target", change.target().key()).bind("id", change.id()).bind("field", change.key()).bind("before", change.before())
+                    .bind("after", change.after()).bind("reason", entry.reason()).bind("at", entry.madeAt().toString()).execute();
+        }
+        return kept;
     }
 
     void giveReason(long entry, String reason) {

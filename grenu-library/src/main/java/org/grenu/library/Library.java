@@ -6,14 +6,20 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.entry.Field;
 import org.grenu.core.shelf.Shelf;
@@ -23,12 +29,18 @@ import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.JdbiException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * A user's shots and shelf in one SQLite file. What a method has returned from is on the disk: a process killed after that
  * loses nothing of it, and one killed before leaves nothing half done. All methods throw {@link LibraryException}.
  */
 public final class Library implements AutoCloseable {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Library.class);
+    private static final int LOG_MINUTES = 1;
 
     private final Path path;
     private final Clock clock;
@@ -41,12 +53,25 @@ public final class Library implements AutoCloseable {
     private final FindingRows findings;
     private final RawFileRows rawFiles;
     private final SettingRows settings;
+    private final Transactions transactions;
+    private final boolean readOnly;
+    private final ScheduledExecutorService keeper = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "grenu-log-keeper");
+        thread.setDaemon(true);
+        return thread;
+    });
+    /** Measured while nothing could be written; stored at the next occasion. */
+    private final Map<Long, Fresh> fresh = new LinkedHashMap<>();
+    /** What the step under way has changed; null while every change is a step of its own. */
+    private List<Change> together;
+    private Path scratch;
     /** As the file has it; read again when another window has written to the file since. */
     private Shelf shelf;
     private int shelfRead;
 
-    private Library(Path path, Clock clock, Handle handle) {
+    private Library(Path path, Clock clock, Handle handle, boolean readOnly) {
         this.path = path;
+        this.readOnly = readOnly;
         this.clock = clock;
         this.handle = handle;
         this.shelfRows = new ShelfRows(handle);
@@ -57,6 +82,19 @@ public final class Library implements AutoCloseable {
         this.findings = new FindingRows(handle);
         this.rawFiles = new RawFileRows(handle);
         this.settings = new SettingRows(handle);
+        this.transactions = new Transactions(handle);
+        if (!readOnly) {
+            keeper.scheduleWithFixedDelay(this::moveLogIntoFile, LOG_MINUTES, LOG_MINUTES, TimeUnit.MINUTES);
+        }
+    }
+
+    /** What is in the log only is lost on who copies the file alone. */
+    private synchronized void moveLogIntoFile() {
+        try {
+            handle.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        } catch (JdbiException busyOrFull) {
+            LOG.debug("The log stays beside the library for now: {}", busyOrFull.toString());
+        }
     }
 
     /** {@return the library in that file, made when it does not exist and brought up to date when it is older} */
@@ -64,9 +102,49 @@ public final class Library implements AutoCloseable {
         return open(path, Clock.systemUTC());
     }
 
-    /** {@return the library in that file, which takes the time of edits from the clock} */
+    /** {@return the library in that file, which takes the time of edits from the clock; one that cannot be written is read} */
     public static Library open(Path path, Clock clock) {
-        return new Library(path.toAbsolutePath(), clock, new LibraryFile(path).open());
+        LibraryFile file = new LibraryFile(path);
+        return file.readOnly() ? read(path, clock, file) : new Library(path.toAbsolutePath(), clock, file.open(), false);
+    }
+
+    /**
+     * {@return the library in that file, of which nothing is changed} What another process has written to its log counts. An
+     * older one is read from a copy beside that path, which goes when the library is closed.
+     *
+     * @param copiesBeside a file in a folder that can be written
+     */
+    public static Library openForReading(Path path, Path copiesBeside) {
+        LibraryFile file = new LibraryFile(path);
+        Handle handle = file.openForReading();
+        if (file.versionOf(handle) == LibraryFile.CURRENT_VERSION) {
+            return new Library(path.toAbsolutePath(), Clock.systemUTC(), handle, true);
+        }
+        handle.close();
+        Path scratch = LibraryCopy.scratch(copiesBeside, path);
+        try {
+            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), new LibraryFile(scratch).openScratch(), true);
+            copied.scratch = scratch;
+            return copied;
+        } catch (LibraryException refused) {
+            LibraryCopy.discard(scratch);
+            throw new LibraryException(refused.getMessage().replace(scratch.toString(), path.toString()), refused);
+        }
+    }
+
+    private static Library read(Path path, Clock clock, LibraryFile file) {
+        Handle handle = file.openForReading();
+        if (file.versionOf(handle) != LibraryFile.CURRENT_VERSION) {
+            handle.close();
+            throw new LibraryException("The library " + path + " cannot be written where it lies, and is of an older version that has to be brought up to date."
+                    + " Copy it to a place that can be written, and open it there.");
+        }
+        return new Library(path.toAbsolutePath(), clock, handle, true);
+    }
+
+    /** {@return whether it can only be read where it lies} */
+    public boolean readOnly() {
+        return readOnly;
     }
 
     /** {@return the library's file} */
@@ -93,7 +171,7 @@ public final class Library implements AutoCloseable {
     /** As {@link #add(String, byte[], Shot)}; the shot keeps that number where it is free. */
     public synchronized AddOutcome add(String fileName, byte[] raw, Shot shot, int wantedNumber) {
         String digest = SampleBlob.digest(shot.log());
-        return Storing.inTransaction(handle, "store a shot", () -> {
+        return transactions.write("store a shot", () -> {
             Optional<Existing> existing = handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest").bind("digest", digest)
                     .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3))).findOne();
             if (existing.isPresent() && existing.get().binned.isEmpty()) {
@@ -101,11 +179,13 @@ public final class Library implements AutoCloseable {
             }
             if (existing.isPresent()) {
                 handle.execute("UPDATE shot SET binned_at = '' WHERE id = ?", existing.get().id);
+                partOfStep(new Change(Target.SHOT, existing.get().id, Change.BINNED, existing.get().binned, ""));
                 return new AddOutcome.Added(summary(existing.get().id));
             }
             int number = free(wantedNumber) ? wantedNumber : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
             long id = ShotRows.insert(handle, number, rawFiles.keep(fileName, raw, now()), digest, now(), shot.sheet());
             samples.insert(id, shot.log());
+            partOfStep(new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, ""));
             return new AddOutcome.Added(summary(new Row(id, number, shot.sheet(), complete(shot.sheet()), Optional.empty())));
         });
     }
@@ -119,19 +199,46 @@ public final class Library implements AutoCloseable {
 
     /** Keeps that those shots were added together, so that adding them can be undone. */
     public synchronized void addedTogether(List<Long> ids, String words) {
-        Storing.inTransaction(handle, "store what was added", () -> changes.keep(words,
+        transactions.write("store what was added", () -> changes.keep(words,
                 ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "", now()));
+    }
+
+    private void partOfStep(Change made) {
+        if (together != null) {
+            together.add(made);
+        }
+    }
+
+    /** Makes everything that the work stores one step: all of it is stored or nothing, and it is undone together. */
+    public synchronized void inOneStep(String words, Runnable work) {
+        together = new ArrayList<>();
+        try {
+            transactions.write("store that", () -> {
+                work.run();
+                if (!together.isEmpty()) {
+                    changes.keep(words, together, "", now());
+                }
+            });
+        } finally {
+            together = null;
+            shelf = null;
+        }
     }
 
     /** {@return all shots that are not in the bin, in the order of their numbers} */
     public synchronized List<ShotSummary> summaries() {
-        return Storing.inTransaction(handle, "read the shots", () -> summaries(ShotRows.selectSummaries()
+        return readMeasuring(() -> summaries(ShotRows.selectSummaries()
                 + " WHERE shot.binned_at = '' ORDER BY shot.number"));
+    }
+
+    /** {@return the shot of that number, when it is not in the bin} */
+    public synchronized Optional<ShotSummary> summaryOf(int number) {
+        return readMeasuring(() -> summaries(ShotRows.selectSummaries() + " WHERE shot.binned_at = '' AND shot.number = " + number)).stream().findFirst();
     }
 
     /** {@return the newest shots by number, so many at most, in the order of their numbers} */
     public synchronized List<ShotSummary> newest(int most) {
-        return Storing.inTransaction(handle, "read the shots", () -> summaries(ShotRows.selectSummaries()
+        return readMeasuring(() -> summaries(ShotRows.selectSummaries()
                 + " WHERE shot.number IN (SELECT number FROM shot WHERE binned_at = '' ORDER BY number DESC LIMIT " + most + ") ORDER BY shot.number"));
     }
 
@@ -150,23 +257,45 @@ public final class Library implements AutoCloseable {
     /** {@return the shots as the shelf tells of them now, which may have changed since they were read} What was found in those that did is forgotten. */
     public synchronized List<ShotSummary> refreshed(List<ShotSummary> shots) {
         Shelf told = shelf();
-        return Storing.inTransaction(handle, "read the shots", () -> shots.stream().map(shot -> {
-            ShotSummary now = shot.on(told);
-            if (!now.equals(shot)) {
-                findings.forget(shot.id());
+        List<Long> changed = new ArrayList<>();
+        List<ShotSummary> now = readMeasuring(() -> shots.stream().map(shot -> {
+            ShotSummary on = shot.on(told);
+            if (!on.equals(shot)) {
+                changed.add(shot.id());
             }
-            return now.sheet().curveSettings().equals(shot.sheet().curveSettings()) ? now : summary(shot.id());
+            return on.sheet().curveSettings().equals(shot.sheet().curveSettings()) ? on : summary(shot.id());
         }).toList());
+        if (!changed.isEmpty()) {
+            transactions.write("forget findings", () -> changed.forEach(findings::forget));
+        }
+        return now;
+    }
+
+    /** Reads, and stores afterwards what had to be measured for it: who only reads shall not wait for who writes. */
+    private <T> T readMeasuring(Supplier<T> reading) {
+        T found = transactions.read("read the shots", reading);
+        if (!fresh.isEmpty() && !readOnly) {
+            try {
+                transactions.write("keep what was measured", () -> fresh.forEach((id, one) -> ShotRows.store(handle, id, one.settings, one.digest)));
+            } catch (LibraryException later) {
+                LOG.debug("What was measured is measured again next time", later);
+            }
+        }
+        fresh.clear();
+        return found;
+    }
+
+    private record Fresh(CurveSettings settings, CurveDigest digest) {
     }
 
     /** {@return the shot's log} */
     public synchronized ShotLog log(long id) {
-        return Storing.inTransaction(handle, "read a log", () -> samples.read(id));
+        return transactions.read("read a log", () -> samples.read(id));
     }
 
     /** {@return the file the shot came from} */
     public synchronized RawFile rawFile(long id) {
-        return Storing.inTransaction(handle, "read a file", () -> rawFiles.of(id));
+        return transactions.read("read a file", () -> rawFiles.of(id));
     }
 
     // Shelf
@@ -175,7 +304,7 @@ public final class Library implements AutoCloseable {
     public synchronized Shelf shelf() {
         int version = handle.createQuery("PRAGMA data_version").mapTo(Integer.class).one();
         if (shelf == null || version != shelfRead) {
-            shelf = Storing.inTransaction(handle, "read the shelf", shelfRows::read);
+            shelf = transactions.read("read the shelf", shelfRows::read);
             shelfRead = version;
         }
         return shelf;
@@ -183,7 +312,7 @@ public final class Library implements AutoCloseable {
 
     /** Puts a thing on the shelf. */
     public synchronized StoredStep addItem(ShelfKind kind, String name, Map<Field, String> entries) {
-        return Storing.inTransaction(handle, "put something on the shelf", () -> {
+        return transactions.write("put something on the shelf", () -> {
             long id = shelfRows.addItem(kind, name, now());
             shelfRows.addVersion(id, 1, "", "", entries, "");
             return store("New " + kind.one() + " " + name, List.of(new Change(Target.ITEM, id, Change.BINNED, Change.NEVER, "")), "");
@@ -192,7 +321,7 @@ public final class Library implements AutoCloseable {
 
     /** Puts things with all their versions on the shelf, as one step. */
     public synchronized StoredStep addItems(List<ShelfItem> items, String words) {
-        return Storing.inTransaction(handle, "put things on the shelf", () -> {
+        return transactions.write("put things on the shelf", () -> {
             List<Change> made = new ArrayList<>();
             for (ShelfItem item : items) {
                 long id = shelfRows.addItem(item.kind(), item.name(), now());
@@ -206,7 +335,7 @@ public final class Library implements AutoCloseable {
 
     /** Begins a new version of a thing whose parts were changed; it starts from those entries. */
     public synchronized StoredStep addVersion(long item, LocalDate since, String changed, Map<Field, String> entries) {
-        return Storing.inTransaction(handle, "store a version", () -> {
+        return transactions.write("store a version", () -> {
             int number = handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shelf_version WHERE item_id = :item AND binned_at = ''")
                     .bind("item", item).mapTo(Integer.class).one();
             long id = shelfRows.addVersion(item, number, since.toString(), changed, entries, Change.NEVER);
@@ -218,25 +347,33 @@ public final class Library implements AutoCloseable {
 
     /** Keeps a file with a shot. */
     public synchronized StoredStep attach(long shot, String name, byte[] bytes) {
-        return Storing.inTransaction(handle, "keep a file", () -> {
+        return transactions.write("keep a file", () -> {
             long id = attachments.add(shot, name, bytes, now());
             return store("Attached " + name, List.of(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, "")), "");
         });
     }
 
-    /** Keeps a file that came with a shot from another library; no step of its own. */
-    public synchronized void keepAttachment(long shot, String name, byte[] bytes) {
-        Storing.inTransaction(handle, "keep a file", () -> handle.execute("UPDATE attachment SET binned_at = '' WHERE id = ?", attachments.add(shot, name, bytes, now())));
+    /** Keeps a file that came with a shot from another library, unless the shot has it; {@return whether it was missing} */
+    public synchronized boolean keepAttachment(long shot, String name, byte[] bytes) {
+        return transactions.write("keep a file", () -> {
+            if (attachments.has(shot, name, bytes)) {
+                return false;
+            }
+            long id = attachments.add(shot, name, bytes, now());
+            handle.execute("UPDATE attachment SET binned_at = '' WHERE id = ?", id);
+            partOfStep(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, ""));
+            return true;
+        });
     }
 
     /** {@return the files kept with a shot, in the order they were added} */
     public synchronized List<Attachment> attachments(long shot) {
-        return Storing.inTransaction(handle, "read the attachments", () -> attachments.of(shot));
+        return transactions.read("read the attachments", () -> attachments.of(shot));
     }
 
     /** {@return the bytes of an attachment} */
     public synchronized byte[] attachmentBytes(long id) {
-        return Storing.inTransaction(handle, "read an attachment", () -> attachments.bytes(id));
+        return transactions.read("read an attachment", () -> attachments.bytes(id));
     }
 
     // History
@@ -253,7 +390,7 @@ public final class Library implements AutoCloseable {
      * @param reason why, in the user's words; may be empty
      */
     public synchronized StoredStep apply(String words, List<Change> wanted, String reason) {
-        return Storing.inTransaction(handle, "store an edit", () -> store(words, wanted, reason));
+        return transactions.write("store an edit", () -> store(words, wanted, reason));
     }
 
     /** Puts things into the bin, from where they can be taken out again. */
@@ -268,42 +405,42 @@ public final class Library implements AutoCloseable {
 
     /** {@return what is in the bin, the newest first} */
     public synchronized List<Binned> bin() {
-        return Storing.inTransaction(handle, "read the bin", history::bin);
+        return transactions.read("read the bin", history::bin);
     }
 
     /** Takes the last step back; empty when there is none. */
     public synchronized Optional<StoredStep> undo() {
-        return Storing.inTransaction(handle, "undo", () -> changes.undo().map(this::took));
+        return transactions.write("undo", () -> changes.undo().map(this::took));
     }
 
     /** Makes the step again that was undone last; empty when there is none. */
     public synchronized Optional<StoredStep> redo() {
-        return Storing.inTransaction(handle, "redo", () -> changes.redo().map(this::took));
+        return transactions.write("redo", () -> changes.redo().map(this::took));
     }
 
     /** {@return how many steps can be undone and how many redone} */
     public synchronized EditDepth editDepth() {
-        return Storing.inTransaction(handle, "read the edits", changes::depth);
+        return transactions.read("read the edits", changes::depth);
     }
 
     /** {@return what was changed of a thing, the newest first} */
     public synchronized List<HistoryEntry> history(Target target, long id) {
-        return Storing.inTransaction(handle, "read the history", () -> history.of(target, id));
+        return transactions.read("read the history", () -> history.of(target, id));
     }
 
     /** {@return all corrections that stand, the oldest first} */
     public synchronized List<HistoryEntry> history() {
-        return Storing.inTransaction(handle, "read the history", history::standing);
+        return transactions.read("read the history", history::standing);
     }
 
-    /** Keeps corrections that were made in another library; they are shown, and cannot be undone here. */
-    public synchronized void keepHistory(List<HistoryEntry> entries) {
-        Storing.inTransaction(handle, "keep the history", () -> history.keep(entries));
+    /** Keeps corrections that were made in another library, those that are not here yet; they are shown, and cannot be undone here. {@return how many those were} */
+    public synchronized int keepHistory(List<HistoryEntry> entries) {
+        return transactions.write("keep the history", () -> history.keep(entries));
     }
 
     /** Says why a correction was made, after it was. */
     public synchronized void giveReason(long historyEntry, String reason) {
-        Storing.inTransaction(handle, "store a reason", () -> history.giveReason(historyEntry, reason));
+        transactions.write("store a reason", () -> history.giveReason(historyEntry, reason));
     }
 
     // Copies
@@ -323,6 +460,9 @@ public final class Library implements AutoCloseable {
      * @throws LibraryException if the backup is damaged, no library, or of another version; nothing is changed then
      */
     public synchronized Path restoreFrom(Path backup) {
+        if (readOnly) {
+            throw new LibraryException("The library " + path + " is open for reading only: nothing can be restored into it. Choose another with --library.");
+        }
         Path before = new LibraryCopy(handle, path).restore(backup);
         shelf = null;
         return before;
@@ -330,7 +470,11 @@ public final class Library implements AutoCloseable {
 
     private StoredStep store(String words, List<Change> wanted, String reason) {
         wanted.forEach(changes::make);
-        changes.keep(words, wanted, reason, now());
+        if (together == null) {
+            changes.keep(words, wanted, reason, now());
+        } else {
+            together.addAll(wanted);
+        }
         return took(new Changes.Kept(words, wanted));
     }
 
@@ -351,27 +495,36 @@ public final class Library implements AutoCloseable {
 
     /** {@return what the user chose for this library, by key} */
     public synchronized Map<String, String> settings() {
-        return Storing.inTransaction(handle, "read the settings", settings::all);
+        return transactions.read("read the settings", settings::all);
     }
 
     /** Keeps those choices; a blank one is forgotten. */
     public synchronized void keep(Map<String, String> chosen) {
-        Storing.inTransaction(handle, "store the settings", () -> settings.keep(chosen));
+        transactions.write("store the settings", () -> settings.keep(chosen));
     }
 
     /** {@return what was found in each shot on that basis, in words, by the shot's key} */
     public synchronized Map<Long, String> findings(String basis) {
-        return Storing.inTransaction(handle, "read the findings", () -> findings.on(basis));
+        return transactions.read("read the findings", () -> findings.on(basis));
     }
 
     /** Keeps what was found in shots on that basis. */
     public synchronized void keepFindings(String basis, Map<Long, String> found) {
-        Storing.inTransaction(handle, "store the findings", () -> findings.keep(basis, found));
+        transactions.write("store the findings", () -> findings.keep(basis, found));
     }
 
     @Override
-    public synchronized void close() {
-        handle.close();
+    public void close() {
+        keeper.shutdown();
+        synchronized (this) {
+            if (!readOnly) {
+                moveLogIntoFile();
+            }
+            handle.close();
+            if (scratch != null) {
+                LibraryCopy.discard(scratch);
+            }
+        }
     }
 
     private ShotSheet complete(ShotSheet recorded) {
@@ -385,7 +538,11 @@ public final class Library implements AutoCloseable {
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
             CurveDigest made = CurveDigest.of(CurveMeasures.of(samples.read(row.id), row.complete.curveSettings()));
-            ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
+            if (transactions.writing()) {
+                ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
+            } else {
+                fresh.put(row.id, new Fresh(row.complete.curveSettings(), made));
+            }
             return made;
         });
         return new ShotSummary(row.id, row.number, row.recorded, row.complete, digest);

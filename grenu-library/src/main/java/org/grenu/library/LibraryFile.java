@@ -3,7 +3,6 @@ package org.grenu.library;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.util.List;
 import java.util.OptionalInt;
 import javax.sql.DataSource;
@@ -28,10 +27,13 @@ final class LibraryFile {
     private static final long CHECKED_AT_ONCE = 32L << 20;
     private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
 
+    private static final int WAIT_MILLIS = 60_000;
+
     private final Path path;
     private final DataSource source;
 
     LibraryFile(Path path) {
+        SqliteDriver.prepare();
         this.path = path.toAbsolutePath();
         this.source = source(this.path);
     }
@@ -41,42 +43,121 @@ final class LibraryFile {
         config.setJournalMode(JournalMode.WAL);
         config.setSynchronous(SynchronousMode.FULL);
         config.enforceForeignKeys(true);
-        config.setBusyTimeout(5_000);
+        config.setBusyTimeout(WAIT_MILLIS);
         SQLiteDataSource source = new SQLiteDataSource(config);
-        source.setUrl("jdbc:sqlite:" + path);
+        source.setUrl(url(path, ""));
         return source;
     }
 
+    /** As a URI, in which no character of a path can be taken for something else. */
+    private static String url(Path path, String options) {
+        return "jdbc:sqlite:file:" + path.toAbsolutePath().toUri().getRawPath() + options;
+    }
+
     Handle open() {
+        return open(true);
+    }
+
+    /** {@return the library, which is a copy of the program's own that needs no copy before it is brought up to date} */
+    Handle openScratch() {
+        return open(false);
+    }
+
+    private Handle open(boolean copyBeforeChange) {
         try {
-            Files.createDirectories(path.getParent());
+            PrivateFiles.folder(path.getParent());
+            PrivateFiles.file(path);
         } catch (IOException unwritable) {
-            throw new LibraryException("The folder " + path.getParent() + " cannot be made (" + unwritable.getMessage()
-                    + "). Choose another with --library.", unwritable);
+            throw new LibraryException("The library " + path + " cannot be made (" + unwritable.getMessage() + "). Choose another place with --library.", unwritable);
         }
-        boolean existed = Files.exists(path);
+        PrivateFiles.claim(path);
         Handle handle = null;
         try {
             handle = Jdbi.create(source).open();
-            if (existed && !large()) {
+            if (Files.size(path) > 0 && !large()) {
                 checkIntegrity(handle);
             }
-            int version = version(handle).orElse(0);
-            if (version > CURRENT_VERSION) {
-                throw new LibraryException("The library " + path + " was written by a newer Grenu (version " + version
-                        + ", this program knows " + CURRENT_VERSION + "). Update Grenu, or choose another library with --library.");
-            }
+            int version = knownVersion(handle);
             if (version < CURRENT_VERSION) {
-                bringUpToDate(handle, version);
+                bringUpToDate(handle, version, copyBeforeChange);
             }
             return handle;
-        } catch (JdbiException | FlywayException broken) {
+        } catch (IOException | JdbiException | FlywayException broken) {
             closeQuietly(handle, broken);
             throw unopened(broken);
         } catch (LibraryException refused) {
             closeQuietly(handle, refused);
             throw refused;
         }
+    }
+
+    private int knownVersion(Handle handle) {
+        int version = version(handle).orElse(0);
+        if (version > CURRENT_VERSION) {
+            throw new LibraryException("The library " + path + " was written by a newer Grenu (version " + version
+                    + ", this program knows " + CURRENT_VERSION + "). Update Grenu, or choose another library with --library.");
+        }
+        return version;
+    }
+
+    /** {@return whether the file can only be read where it lies} */
+    boolean readOnly() {
+        return Files.exists(path) && (!Files.isWritable(path) || !Files.isWritable(path.getParent()));
+    }
+
+    /**
+     * {@return the library for reading only, its log of changes included; nothing is written, not even beside it} One of an
+     * older version gives its number and has to be copied to be read.
+     */
+    Handle openForReading() {
+        if (!Files.isRegularFile(path)) {
+            throw new LibraryException("There is no library " + path + ". Check the path.");
+        }
+        Handle handle = null;
+        try {
+            handle = reading("?mode=ro");
+            knownVersion(handle);
+            return handle;
+        } catch (JdbiException broken) {
+            closeQuietly(handle, broken);
+            return immutable(broken);
+        } catch (LibraryException refused) {
+            closeQuietly(handle, refused);
+            throw refused;
+        }
+    }
+
+    /** On media that cannot be written there is no place for the index of a log; a file without a log needs none. */
+    private Handle immutable(JdbiException first) {
+        Path log = path.resolveSibling(path.getFileName() + "-wal");
+        Handle handle = null;
+        try {
+            if (Files.exists(log) && Files.size(log) > 0) {
+                throw unopened(first);
+            }
+            handle = reading("?mode=ro&immutable=1");
+            knownVersion(handle);
+            return handle;
+        } catch (IOException | JdbiException broken) {
+            closeQuietly(handle, broken);
+            throw unopened(broken);
+        } catch (LibraryException refused) {
+            closeQuietly(handle, refused);
+            throw refused;
+        }
+    }
+
+    private Handle reading(String options) {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setBusyTimeout(WAIT_MILLIS);
+        SQLiteDataSource only = new SQLiteDataSource(config);
+        only.setUrl(url(path, options));
+        return Jdbi.create(only).open();
+    }
+
+    /** {@return the newest migration in an open file} */
+    int versionOf(Handle handle) {
+        return version(handle).orElse(0);
     }
 
     private static void closeQuietly(Handle handle, Exception first) {
@@ -90,13 +171,8 @@ final class LibraryFile {
     }
 
     private LibraryException unopened(Exception broken) {
-        Throwable root = broken;
-        while (root.getCause() != null) {
-            root = root.getCause();
-        }
-        String reason = root instanceof SQLException ? root.getMessage() : broken.getMessage();
-        return new LibraryException("The library " + path + " cannot be opened (" + reason
-                + "). Check that it is a Grenu library and can be written, restore a copy, or choose another with --library.", broken);
+        return new LibraryException("The library " + path + " cannot be opened. " + Transactions.reason(broken)
+                + " Check that it is a Grenu library, restore a copy, or choose another with --library.", broken);
     }
 
     /** A large file is looked through after it was opened: that takes seconds. */
@@ -139,14 +215,21 @@ final class LibraryFile {
                 .mapTo(Integer.class).one());
     }
 
-    private void bringUpToDate(Handle handle, int from) {
-        if (from > 0) {
+    private void bringUpToDate(Handle handle, int from, boolean copyBeforeChange) {
+        if (from > 0 && copyBeforeChange) {
             Path copy = path.resolveSibling(path.getFileName() + ".before-v" + CURRENT_VERSION);
             for (int i = 2; Files.exists(copy); i++) {
                 copy = path.resolveSibling(path.getFileName() + ".before-v" + CURRENT_VERSION + "." + i);
             }
-            handle.execute("VACUUM INTO ?", copy.toString());
+            new LibraryCopy(handle, path).write(copy);
         }
-        Flyway.configure(LibraryFile.class.getClassLoader()).dataSource(source).locations(MIGRATIONS).load().migrate();
+        try {
+            Flyway.configure(LibraryFile.class.getClassLoader()).dataSource(source).locations(MIGRATIONS).load().migrate();
+        } catch (FlywayException failed) {
+            // Another process may have brought it up to date at the same moment.
+            if (versionOf(handle) != CURRENT_VERSION) {
+                throw failed;
+            }
+        }
     }
 }

@@ -9,7 +9,9 @@ import java.util.regex.Pattern;
  */
 public final class DecimalText {
 
-    private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d{1,18}([.,]\\d{0,18})?|[.,]\\d{1,18})([eE][+-]?\\d{1,3})?");
+    private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d{1,18}([.,]\\d{0,30})?|[.,]\\d{1,30})([eE][+-]?\\d{1,3})?");
+
+    private static final int LONGEST = 60;
 
     private DecimalText() {
     }
@@ -17,7 +19,7 @@ public final class DecimalText {
     /** {@return the number, or nothing when the text is not one plain finite decimal number} */
     public static OptionalDouble parse(String text) {
         String plain = text.strip().replace('\u2212', '-');
-        if (plain.length() > 48 || !DECIMAL.matcher(plain).matches()) {
+        if (plain.length() > LONGEST || !DECIMAL.matcher(plain).matches()) {
             return OptionalDouble.empty();
         }
         double value = Double.parseDouble(plain.replace(',', '.'));
@@ -30,6 +32,11 @@ public final class DecimalText {
             return Long.toString((long) value);
         }
         return Double.toString(value);
+    }
+
+    /** {@return the same, which tells nought below zero from nought above: for samples that are to come back to the last bit} */
+    public static String toTheLastBit(double value) {
+        return value == 0 && 1 / value < 0 ? "-0" : exact(value);
     }
 
     /** {@return a plain number with zeros added until it has that many decimals} */

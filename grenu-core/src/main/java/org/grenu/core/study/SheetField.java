@@ -1,7 +1,10 @@
 package org.grenu.core.study;
 
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldForm;
 import org.grenu.core.entry.FieldKind;
@@ -93,6 +96,8 @@ public enum SheetField implements Field {
     SIMULATED("simulated", "Simulated", FieldKind.FLAG),
     NOTE("note", "Note", FieldKind.TEXT);
 
+    private static final Map<String, SheetField> BY_KEY = Stream.of(values()).collect(Collectors.toUnmodifiableMap(SheetField::key, field -> field));
+
     private final FieldForm form;
 
     SheetField(String key, String title, FieldKind kind) {
@@ -118,12 +123,6 @@ public enum SheetField implements Field {
 
     /** {@return the field with that key} */
     public static Optional<SheetField> find(String key) {
-        String wanted = key.strip().toLowerCase(Locale.ROOT);
-        for (SheetField field : values()) {
-            if (field.key().equals(wanted)) {
-                return Optional.of(field);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(BY_KEY.get(key.strip().toLowerCase(Locale.ROOT)));
     }
 }

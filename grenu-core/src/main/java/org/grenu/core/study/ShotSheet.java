@@ -44,6 +44,7 @@ public final class ShotSheet {
     /** A record with nothing in it. */
     public static final ShotSheet EMPTY = new ShotSheet(new EnumMap<>(SheetField.class), new TreeMap<>());
 
+    private static final int MOST_EXTRAS = 500;
     private static final Pattern EXTRA_KEY = Pattern.compile("[\\p{L}\\p{N}_.]([\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.])?");
 
     private final Map<SheetField, Object> entries;
@@ -105,19 +106,18 @@ public final class ShotSheet {
      * @throws RefusedEntry if the key or the text is not possible
      */
     public ShotSheet withExtra(String key, String text) {
+        Builder builder = new Builder(this);
+        builder.extra(key, text == null ? "" : text);
+        return builder.build();
+    }
+
+    private static void checkExtra(String key, String text) {
         if (!EXTRA_KEY.matcher(key).matches() || SheetField.find(key).isPresent()) {
-            throw new RefusedEntry("“" + key + "” cannot name an entry: letters, digits, space, _ . and - can.");
+            throw new RefusedEntry("“" + (key.length() > 80 ? key.substring(0, 80) + "…" : key) + "” cannot name an entry: letters, digits, space, _ . and - can.");
         }
-        if (text != null && text.length() > FieldText.LONGEST_TEXT) {
+        if (text.length() > FieldText.LONGEST_TEXT) {
             throw new RefusedEntry(key + " is longer than " + FieldText.LONGEST_TEXT + " characters.");
         }
-        TreeMap<String, String> copy = new TreeMap<>(extras);
-        if (text == null || text.isBlank()) {
-            copy.remove(key);
-        } else {
-            copy.put(key, text.strip());
-        }
-        return new ShotSheet(entries, copy);
     }
 
     /** {@return the entry as text that reads back the same; empty when unknown} */
@@ -309,8 +309,27 @@ public final class ShotSheet {
          * @throws RefusedEntry if the text is not a possible entry
          */
         public void text(SheetField field, String text) {
-            if (!text.isBlank()) {
-                entries.put(field, checked(field, FieldText.parse(field, text)));
+            Object value = text.isBlank() ? List.of() : checked(field, FieldText.parse(field, text));
+            if (value instanceof List<?> list && list.isEmpty()) {
+                entries.remove(field);
+            } else {
+                entries.put(field, value);
+            }
+        }
+
+        /**
+         * Enters what Grenu has no field for; a blank text leaves it out.
+         *
+         * @throws RefusedEntry if the key or the text is not possible, or there are more than a record can hold
+         */
+        public void extra(String key, String text) {
+            checkExtra(key, text);
+            if (text.isBlank()) {
+                extras.remove(key);
+            } else if (extras.size() >= MOST_EXTRAS && !extras.containsKey(key)) {
+                throw new RefusedEntry("More than " + MOST_EXTRAS + " entries of one's own.");
+            } else {
+                extras.put(key, text.strip());
             }
         }
 

@@ -47,6 +47,10 @@ public final class Background implements AutoCloseable {
             } catch (Exception failure) {
                 LOG.warn("Background work failed", failure);
                 interfaceThread.execute(() -> failed.accept(failure));
+            } catch (Error failure) {
+                // The thread has to come back for the next work, whatever happened.
+                LOG.error("Background work failed", failure);
+                interfaceThread.execute(() -> failed.accept(new IllegalStateException(failure)));
             }
         });
     }

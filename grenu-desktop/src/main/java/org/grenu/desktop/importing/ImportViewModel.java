@@ -220,7 +220,7 @@ public final class ImportViewModel implements AutoCloseable {
                 for (ParsedShot parsed : read(source.name(), bytes)) {
                     made.add(stored(source.name(), bytes, parsed));
                 }
-            } catch (ImportFailure | IOException | RuntimeException failure) {
+            } catch (ImportFailure | IOException | RuntimeException | Error failure) {
                 refused.put(source.name(), source);
                 made.add(failed(source, failure));
             }
@@ -246,7 +246,7 @@ public final class ImportViewModel implements AutoCloseable {
             return new ImportOutcome.Duplicate(name, ((AddOutcome.Duplicate) outcome).number());
         }
 
-        private ImportOutcome failed(ShotSource source, Exception failure) {
+        private ImportOutcome failed(ShotSource source, Throwable failure) {
             String name = source.name();
             if (failure instanceof ImportFailure) {
                 return new ImportOutcome.Failed(name, failure.getMessage());

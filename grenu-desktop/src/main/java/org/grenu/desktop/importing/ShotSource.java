@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.grenu.formats.BoundedFile;
 
 /** A file to import: its name, and its bytes when they are asked for. */
 public interface ShotSource {
@@ -26,7 +27,7 @@ public interface ShotSource {
 
             @Override
             public byte[] read() throws IOException {
-                return Files.readAllBytes(path);
+                return BoundedFile.bytes(path);
             }
         };
     }

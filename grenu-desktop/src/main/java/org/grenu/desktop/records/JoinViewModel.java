@@ -1,11 +1,11 @@
 package org.grenu.desktop.records;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import org.grenu.formats.BoundedFile;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.exchange.JoinedTable;
@@ -58,7 +58,7 @@ public final class JoinViewModel {
         String name = file.getFileName().toString();
         List<JoinedTable.Candidate> shots = candidates();
         worker.run(() -> {
-            JoinedTable table = JoinedTable.read(name, Files.readAllBytes(file));
+            JoinedTable table = JoinedTable.read(name, BoundedFile.bytes(file));
             return new Shown(name, table, table.guessedKey(), table.plan(table.guessedKey(), shots));
         }, shown::set, desk::failed);
     }

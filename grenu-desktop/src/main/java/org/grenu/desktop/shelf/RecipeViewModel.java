@@ -1,7 +1,6 @@
 package org.grenu.desktop.shelf;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -23,6 +22,7 @@ import org.grenu.figures.shelf.RecipeFigure;
 import org.grenu.figures.shelf.RecipeSheet;
 import org.grenu.figures.shelf.ShelfFigures;
 import org.grenu.figures.theme.Theme;
+import org.grenu.library.AtomicFile;
 import org.grenu.library.Change;
 
 /** Recipes made of shots, and shots that start from recipes. */
@@ -93,6 +93,6 @@ public final class RecipeViewModel {
     }
 
     private static void write(Path file, RecipeSheet sheet) throws IOException {
-        Files.write(file, FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF));
+        AtomicFile.replace(file, FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF));
     }
 }

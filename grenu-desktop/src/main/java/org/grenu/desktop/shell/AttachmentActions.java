@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import org.grenu.formats.BoundedFile;
+import org.grenu.library.AtomicFile;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.Attachment;
@@ -36,7 +38,7 @@ public record AttachmentActions(StudyDesk desk) {
             if (Files.size(file) > LARGEST) {
                 throw new LibraryException(file.getFileName() + " is larger than 32 MB. Make it smaller, or keep it beside the library and note where.");
             }
-            return Files.readAllBytes(file);
+            return BoundedFile.bytes(file);
         } catch (IOException unreadable) {
             throw new LibraryException(file + " cannot be read (" + unreadable.getMessage() + "). Check the path.", unreadable);
         }
@@ -45,7 +47,7 @@ public record AttachmentActions(StudyDesk desk) {
     /** Writes a copy of the attachment and says so. */
     void save(Path target, Attachment attachment) {
         desk.background().run(() -> {
-            WholeFile.write(target, desk.library().attachmentBytes(attachment.id()));
+            AtomicFile.replace(target, desk.library().attachmentBytes(attachment.id()));
             return target;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(target + " could not be written (" + failure.getMessage() + "). Choose another place.")));

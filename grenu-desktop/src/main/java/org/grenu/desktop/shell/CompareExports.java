@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
+import org.grenu.library.AtomicFile;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.study.Shot;
 import org.grenu.desktop.Grenu;
@@ -74,7 +75,7 @@ public final class CompareExports implements AutoCloseable {
         Answered answered = compare.answeredProperty().get();
         TreatmentScale scale = appearance.scale().get();
         worker.run(() -> {
-            WholeFile.write(file, content(kind, answered, scale));
+            AtomicFile.replace(file, content(kind, answered, scale));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));

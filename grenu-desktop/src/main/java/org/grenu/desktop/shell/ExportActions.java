@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Executor;
+import org.grenu.library.AtomicFile;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Shot;
@@ -86,7 +87,7 @@ public final class ExportActions implements AutoCloseable {
         List<ShotSummary> all = List.copyOf(desk.shots());
         ReadSheet sheet = open == null ? null : sheet(open);
         worker.run(() -> {
-            WholeFile.write(file, content(kind, open, all, sheet));
+            AtomicFile.replace(file, content(kind, open, all, sheet));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
@@ -95,7 +96,7 @@ public final class ExportActions implements AutoCloseable {
     /** Writes a text and says so. */
     void save(Path file, String text) {
         worker.run(() -> {
-            WholeFile.write(file, text.getBytes(StandardCharsets.UTF_8));
+            AtomicFile.replace(file, text.getBytes(StandardCharsets.UTF_8));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
                 Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));

@@ -1,11 +1,6 @@
 package org.grenu.desktop.shell;
 
-import java.io.IOException;
-import java.io.OutputStream;
-import java.io.BufferedOutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
@@ -16,6 +11,7 @@ import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.exchange.DataPackageWriter;
 import org.grenu.formats.exchange.LibraryWorkbook;
+import org.grenu.library.AtomicFile;
 import org.grenu.library.ShotSummary;
 
 /** Whole libraries out and in, beside the window: it never waits for them. */
@@ -40,7 +36,7 @@ public final class LibraryActions implements AutoCloseable {
     /** Writes those shots and the whole shelf as a data package. */
     void exportPackage(Path file, List<ShotSummary> shots) {
         run(() -> {
-            whole(file, out -> DataPackageWriter.write(new LibraryArchive(desk.library(), shots, number -> said(number, shots.size())), out));
+            AtomicFile.replace(file, out -> DataPackageWriter.write(new LibraryArchive(desk.library(), shots, number -> said(number, shots.size())), out));
             return "Saved " + shots.size() + " shots and the shelf as " + file;
         });
     }
@@ -54,7 +50,7 @@ public final class LibraryActions implements AutoCloseable {
     /** Writes those shots and the shelf as a workbook. */
     void exportWorkbook(Path file, List<ShotSummary> shots) {
         run(() -> {
-            whole(file, out -> LibraryWorkbook.write(shots.stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
+            AtomicFile.replace(file, out -> LibraryWorkbook.write(shots.stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
                     desk.library().shelf().items(), out));
             return "Saved " + file;
         });
@@ -89,23 +85,6 @@ public final class LibraryActions implements AutoCloseable {
     private void reload() {
         List<ShotSummary> shots = desk.library().summaries();
         worker.onInterface(() -> desk.reload(shots));
-    }
-
-    private interface Writing {
-        void to(OutputStream out) throws IOException;
-    }
-
-    /** A file that breaks off half way does not replace one that was whole. */
-    private static void whole(Path file, Writing writing) throws IOException {
-        Path part = file.resolveSibling(file.getFileName() + ".part");
-        try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-                writing.to(out);
-            }
-            Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
     }
 
     private void run(Callable<String> work) {

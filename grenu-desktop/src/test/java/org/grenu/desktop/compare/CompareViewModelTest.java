@@ -150,8 +150,8 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void everythingThatChangedCanBeAskedAboutAndNothingElse() {
         answer();
-        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "purge_g", "run_order", "temperature_shown")
-                .doesNotContain("grind", "coffee", "basket").as("the profile changes it itself").doesNotContain("beverage");
+        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "purge_g", "run_order")
+                .doesNotContain("grind", "coffee", "basket").as("treatments change them themselves").doesNotContain("beverage", "temperature_shown");
         assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE).doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
         assertThat(model.others()).extracting(Variable::key).containsExactly("temperature", "profile");
         assertThat(model.possibleResponses()).hasSize(StandardResponse.values().length);

@@ -108,7 +108,7 @@ class RecordViewModelTest extends DeskFixture {
     @Test
     void aFoldedGroupSaysWhatIsKnownOfIt() {
         open(1);
-        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get())).isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 5 unknown");
+        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get())).isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 6 unknown");
         desk.enter(SheetField.PROFILE_STEPS, "");
         desk.enter(SheetField.DOSE_TARGET, "");
         desk.enter(SheetField.BEVERAGE_TARGET, "");

@@ -6,7 +6,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.FieldModifier;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import de.siegmar.fastcsv.reader.NamedCsvRecordHandler;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
@@ -23,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Samples;
@@ -38,7 +41,10 @@ import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.FormulaGuard;
+import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ShotReader;
 
 /** Reads a package that {@link DataPackageWriter} wrote, shot by shot. A mistake names the table, the line and what to do. */
 public final class DataPackageReader {
@@ -46,6 +52,9 @@ public final class DataPackageReader {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String REMEDY = "Mend it in the package, or write the package again.";
     private static final int MOST_SAMPLES = 500_000;
+    private static final int MOST_SHOTS = 200_000;
+    private static final int LONGEST_CELL = 1 << 22;
+    private static final Supplier<NamedCsvRecordHandler> GUARDED = () -> NamedCsvRecordHandler.of(handler -> handler.fieldModifier(FieldModifier.modify(FormulaGuard::plain)));
 
     private final String file;
     private final SafeZip zip;
@@ -71,6 +80,56 @@ public final class DataPackageReader {
      */
     public static void read(Path path, ArchiveTarget target) throws ImportFailure {
         String name = path.getFileName().toString();
+        Telling telling = new Telling(target);
+        try {
+            GuardedReading.of(name, () -> {
+                read(name, path, telling);
+                return null;
+            });
+        } catch (ImportFailure refused) {
+            // What the target could not do is no fault of the package.
+            if (telling.failure != null) {
+                throw telling.failure;
+            }
+            throw refused;
+        }
+    }
+
+    /** Hands everything on and keeps what went wrong there. */
+    private static final class Telling implements ArchiveTarget {
+        private final ArchiveTarget target;
+        private RuntimeException failure;
+
+        Telling(ArchiveTarget target) {
+            this.target = target;
+        }
+
+        @Override
+        public void shelf(List<ShelfItem> items) {
+            keeping(() -> target.shelf(items));
+        }
+
+        @Override
+        public void shot(ArchivedShot shot) {
+            keeping(() -> target.shot(shot));
+        }
+
+        @Override
+        public void history(List<ArchivedChange> changes) {
+            keeping(() -> target.history(changes));
+        }
+
+        private void keeping(Runnable handing) {
+            try {
+                handing.run();
+            } catch (RuntimeException failed) {
+                failure = failed;
+                throw failed;
+            }
+        }
+    }
+
+    private static void read(String name, Path path, ArchiveTarget target) throws ImportFailure {
         try (SafeZip zip = new SafeZip(path)) {
             new DataPackageReader(name, zip, target).all();
         } catch (IOException | UncheckedIOException broken) {
@@ -90,7 +149,12 @@ public final class DataPackageReader {
         descriptor();
         target.shelf(shelf());
         table(PackageTables.READINGS, row -> readings.computeIfAbsent(number(row, "shot"), shot -> new StringBuilder()).append(reading(row).text()).append("; "));
-        table(PackageTables.SHOTS, row -> records.put(number(row, "shot"), record(row)));
+        table(PackageTables.SHOTS, row -> {
+            if (records.size() >= MOST_SHOTS) {
+                throw new RefusedEntry("The package has more than " + MOST_SHOTS + " shots.");
+            }
+            records.put(number(row, "shot"), record(row));
+        });
         table(PackageTables.ATTACHMENTS, row -> attachments.computeIfAbsent(number(row, "shot"), shot -> new ArrayList<>())
                 .add(new String[] {row.getField("name"), row.getField("file")}));
         curves();
@@ -123,7 +187,7 @@ public final class DataPackageReader {
         if (!zip.has(path)) {
             return;
         }
-        try (CsvReader<NamedCsvRecord> rows = CsvReader.builder().ofNamedCsvRecord(new InputStreamReader(zip.open(path), StandardCharsets.UTF_8))) {
+        try (CsvReader<NamedCsvRecord> rows = CsvReader.builder().maxBufferSize(LONGEST_CELL).build(GUARDED.get(), new InputStreamReader(zip.open(path), StandardCharsets.UTF_8))) {
             for (NamedCsvRecord row : rows) {
                 try {
                     taking.take(row);
@@ -232,7 +296,9 @@ public final class DataPackageReader {
                 files.add(new ArchivedShot.ArchivedFile(attachment[0], zip.bytes(attachment[1])));
             }
             byte[] raw = record.rawPath.isBlank() ? new byte[0] : zip.bytes(record.rawPath);
-            target.shot(new ArchivedShot(columns.shot, new Shot(record.sheet, columns.log()), record.rawName, raw, files));
+            ShotLog log = columns.log();
+            ShotReader.check(file + ", shot " + columns.shot, log);
+            target.shot(new ArchivedShot(columns.shot, new Shot(record.sheet, log), record.rawName, raw, files));
         } catch (IOException missing) {
             throw new ImportFailure(file, 0, "Shot " + columns.shot + " cannot be read: " + missing.getMessage() + ".", REMEDY);
         }
@@ -263,7 +329,14 @@ public final class DataPackageReader {
 
         private static OptionalDouble value(NamedCsvRecord row, String column) {
             String text = row.getField(column);
-            return text.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(text));
+            if (text.isEmpty()) {
+                return OptionalDouble.empty();
+            }
+            double number = Double.parseDouble(text);
+            if (!Double.isFinite(number)) {
+                throw new RefusedEntry("“" + column + "” holds " + text + ", which is no measurement.");
+            }
+            return OptionalDouble.of(number);
         }
 
         ShotLog log() {

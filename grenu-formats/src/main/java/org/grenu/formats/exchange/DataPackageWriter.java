@@ -30,6 +30,7 @@ import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.FormulaGuard;
 
 /** Writes a library as a Frictionless Data Package (specification version 1) in a zip file: tables as CSV, files as they are. */
 public final class DataPackageWriter {
@@ -138,7 +139,7 @@ public final class DataPackageWriter {
             for (ShelfVersion version : item.versions()) {
                 List<String> cells = new ArrayList<>(List.of(item.name(), Integer.toString(version.number()), version.since().map(Object::toString).orElse(""), version.changed()));
                 kind.fields().forEach(field -> cells.add(version.entries().entry(field).orElse("")));
-                csv.writeRecord(cells);
+                csv.writeRecord(guarded(cells));
             }
         }
     }
@@ -157,7 +158,7 @@ public final class DataPackageWriter {
             cells.add(archived.shot().log().channels().keySet().stream().map(Channel::key).collect(Collectors.joining(" ")));
             cells.add(archived.rawName());
             cells.add(rawPath(number));
-            csv.writeRecord(cells);
+            csv.writeRecord(guarded(cells));
         }
     }
 
@@ -193,7 +194,7 @@ public final class DataPackageWriter {
                     Samples samples = log.channels().get(channel);
                     cells.add(samples == null ? "" : exact(samples.get(i)));
                 }
-                csv.writeRecord(cells);
+                csv.writeRecord(guarded(cells));
             }
         }
     }
@@ -203,10 +204,14 @@ public final class DataPackageWriter {
         return Double.isNaN(value) ? "" : Double.toString(value);
     }
 
+    private static List<String> guarded(List<String> cells) {
+        return cells.stream().map(FormulaGuard::guarded).toList();
+    }
+
     private void history(CsvWriter csv) {
         for (ArchivedChange change : source.history()) {
-            csv.writeRecord(change.shot() > 0 ? Integer.toString(change.shot()) : "", change.kind(), change.name(), change.version() > 0 ? Integer.toString(change.version()) : "",
-                    change.field(), change.before(), change.after(), change.reason(), change.madeAt());
+            csv.writeRecord(guarded(List.of(change.shot() > 0 ? Integer.toString(change.shot()) : "", change.kind(), change.name(),
+                    change.version() > 0 ? Integer.toString(change.version()) : "", change.field(), change.before(), change.after(), change.reason(), change.madeAt())));
         }
     }
 
@@ -214,7 +219,7 @@ public final class DataPackageWriter {
         for (int number : source.numbers()) {
             List<ArchivedShot.ArchivedFile> files = source.shot(number).files();
             for (int i = 0; i < files.size(); i++) {
-                csv.writeRecord(Integer.toString(number), files.get(i).name(), filePath(number, i));
+                csv.writeRecord(guarded(List.of(Integer.toString(number), files.get(i).name(), filePath(number, i))));
             }
         }
     }

@@ -17,7 +17,7 @@ import org.grenu.formats.ImportFailure;
  * A zip file from anywhere. Nothing of it is written to the disk, its entries are only read by their names; all the same
  * names that lead out of it are refused, and so is what unpacks to more than a library can be.
  */
-final class SafeZip implements AutoCloseable {
+public final class SafeZip implements AutoCloseable {
 
     static final int MOST_ENTRIES = 200_000;
     static final long MOST_BYTES = 8L << 30;
@@ -31,7 +31,12 @@ final class SafeZip implements AutoCloseable {
     private final ZipFile zip;
     private long read;
 
-    SafeZip(Path file) throws ImportFailure {
+    /**
+     * Opens the archive.
+     *
+     * @throws ImportFailure if it is none, or its entries are not those of an honest one
+     */
+    public SafeZip(Path file) throws ImportFailure {
         name = file.getFileName().toString();
         try {
             zip = new ZipFile(file.toFile());
@@ -117,8 +122,13 @@ final class SafeZip implements AutoCloseable {
         };
     }
 
+    /** {@return the names of its files, in the order of the archive} */
+    public List<String> names() {
+        return zip.stream().filter(entry -> !entry.isDirectory()).map(ZipEntry::getName).map(String::valueOf).toList();
+    }
+
     /** {@return the whole entry, which must be a file of a size that is kept} */
-    byte[] bytes(String path) throws IOException {
+    public byte[] bytes(String path) throws IOException {
         try (InputStream in = open(path, LARGEST_FILE)) {
             return in.readAllBytes();
         }

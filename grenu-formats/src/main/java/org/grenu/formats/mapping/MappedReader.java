@@ -21,6 +21,7 @@ import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
+import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ShotReader;
 
 /** Reads shots out of a foreign log by a mapping. Stateless and safe for threads. */
@@ -55,17 +56,17 @@ public final class MappedReader {
 
     /** As {@link #read}, from text that is decoded already. */
     public static List<ParsedShot> readText(String file, String text, TableMapping mapping) throws ImportFailure {
-        return new MappedReader(file, mapping, table(file, text, mapping.shape())).shots();
+        return GuardedReading.of(file, () -> new MappedReader(file, mapping, table(file, text, mapping.shape())).shots());
     }
 
     /** {@return the headings of the table that lies there} */
     public static List<String> headings(String file, String text, TableShape shape) throws ImportFailure {
-        return table(file, text, shape).headings();
+        return GuardedReading.of(file, () -> table(file, text, shape).headings());
     }
 
     /** {@return the first cells of each column, by heading, for people to recognise it} */
     public static Map<String, String> samples(String file, String text, TableShape shape) throws ImportFailure {
-        RawTable table = table(file, text, shape);
+        RawTable table = GuardedReading.of(file, () -> table(file, text, shape));
         Map<String, String> samples = new LinkedHashMap<>();
         for (int c = 0; c < table.headings().size(); c++) {
             int column = c;
