@@ -237,7 +237,10 @@ class DataPackageTest {
         @Test
         void impossibleEntries() throws IOException {
             refuses(Map.of("data/shots.csv", text("data/shots.csv", ",18,18,40,", ",18,9000,40,")), "data/shots.csv, line");
-            refuses(Map.of("data/curves.csv", text("data/curves.csv", "\n7,2.0,", "\n9,2.0,")), "There is no shot 9");
+            String curves = new String(text("data/curves.csv", "shot,time_s", "shot,time_s"), StandardCharsets.UTF_8);
+            String stray = "9,0.1" + ",".repeat((int) curves.lines().findFirst().orElseThrow().chars().filter(c -> c == ',').count() - 1) + "\n";
+            refuses(Map.of("data/curves.csv", (curves + stray).getBytes(StandardCharsets.UTF_8)), "There is no shot 9");
+            refuses(Map.of("data/curves.csv", text("data/curves.csv", "\n7,0.1,", "\n7,NaN,")), "which is no measurement");
             refuses(Map.of("data/coffees.csv", text("data/coffees.csv", "light-medium,78", "light-medium,much")), "is not a number");
             Map<String, byte[]> noCurve = Map.of("data/curves.csv", "shot,time_s\n".getBytes(StandardCharsets.UTF_8));
             refuses(noCurve, "There is no curve of shot 2, 7");
