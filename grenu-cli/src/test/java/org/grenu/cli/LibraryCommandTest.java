@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.grenu.core.puck.DemoShelf;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.shelf.ShelfField;
@@ -18,6 +19,7 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
 import org.grenu.library.Change;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
@@ -47,9 +49,10 @@ class LibraryCommandTest {
         }
     }
 
-    private int run(Path library, String task, Path file) {
+    private int run(Path library, String task, Path file, String... more) {
         StringWriter out = new StringWriter();
-        int code = new CommandLine(new LibraryCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(out)).execute(task, file.toString(), "--library", library.toString());
+        String[] arguments = Stream.concat(Stream.of(task, file.toString(), "--library", library.toString()), Stream.of(more)).toArray(String[]::new);
+        int code = new CommandLine(new LibraryCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(out)).execute(arguments);
         said = out.toString();
         return code;
     }
@@ -94,6 +97,64 @@ class LibraryCommandTest {
         }
         assertThat(run(other, "merge", home)).isZero();
         assertThat(said).startsWith("0 shots taken in, 3 were here already");
+    }
+
+    /** Exporting onto the library's own path destroyed it. */
+    @Test
+    void noExportTakesTheLibrarysPlaceNorAFilesUnasked() throws IOException {
+        byte[] before = Files.readAllBytes(home);
+        for (String task : List.of("export", "workbook", "backup")) {
+            assertThat(run(home, task, home)).as(task).isEqualTo(1);
+            assertThat(run(home, task, home, "--replace")).as(task).isEqualTo(1);
+        }
+        try (Library library = Library.open(home)) {
+            assertThat(library.summaries()).hasSize(3);
+        }
+        assertThat(before).isNotEmpty();
+        Path mine = Files.writeString(folder.resolve("mine.zip"), "mine");
+        assertThat(run(home, "export", mine)).isEqualTo(1);
+        assertThat(said).contains("is there already and was not replaced");
+        assertThat(mine).hasContent("mine");
+        assertThat(run(home, "export", mine, "--replace")).isZero();
+    }
+
+    /** A library that another window has open keeps its newest shots in its log: they are taken in too. */
+    @Test
+    void mergingReadsWhatIsOnlyInTheOthersLog() throws IOException {
+        Path busy = folder.resolve("busy.sqlite");
+        Path other = folder.resolve("other.sqlite");
+        try (Library open = Library.open(busy)) {
+            DemoStudy.shots().stream().skip(4).limit(3).forEach(shot -> open.add(shot.name(), new byte[] {1}, shot.shot()));
+            assertThat(run(other, "merge", busy)).isZero();
+            assertThat(said).startsWith("3 shots taken in");
+        }
+        try (Library library = Library.open(other)) {
+            library.undo();
+            assertThat(library.summaries()).isEmpty();
+            assertThat(library.editDepth().undoable()).isZero();
+        }
+        assertThat(run(other, "merge", busy)).as("again, after it was undone").isZero();
+        assertThat(said).startsWith("3 shots taken in");
+        try (var left = Files.list(folder)) {
+            assertThat(left.filter(file -> file.getFileName().toString().endsWith(".part"))).isEmpty();
+        }
+    }
+
+    /** Shots of a merge that was broken off before their files and corrections came: the next one brings them. */
+    @Test
+    void mergingAgainHealsOneThatWasBrokenOff() {
+        Path other = folder.resolve("other.sqlite");
+        try (Library library = Library.open(other); Library from = Library.open(home)) {
+            from.summaries().forEach(shot -> library.add("half", new byte[] {1}, new Shot(shot.recorded(), from.log(shot.id())), shot.number()));
+        }
+        assertThat(run(other, "merge", home)).isZero();
+        assertThat(said).startsWith("0 shots taken in, 3 were here already").contains("2 missing files or corrections of shots here brought along");
+        try (Library library = Library.open(other)) {
+            assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
+            assertThat(library.history(Target.SHOT, library.summaries().get(0).id())).anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
+        }
+        assertThat(run(other, "merge", home)).isZero();
+        assertThat(said).doesNotContain("brought along");
     }
 
     @Test

@@ -6,7 +6,6 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -16,7 +15,6 @@ import org.apache.commons.compress.archivers.zip.ZipFile;
 import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
-import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
@@ -50,7 +48,8 @@ final class SpreadsheetText {
                     return text;
                 }
             }
-        } catch (IOException | ExcelReaderException | UncheckedIOException broken) {
+        } catch (IOException | RuntimeException broken) {
+            // The library checks little of what it reads, and throws whatever it comes upon.
             throw notXlsx(name);
         }
         throw new ImportFailure(name, 0, "The spreadsheet is empty.", "Choose another file.");
@@ -77,7 +76,7 @@ final class SpreadsheetText {
                     }
                 }
             }
-        } catch (IOException broken) {
+        } catch (IOException | RuntimeException broken) {
             throw notXlsx(name);
         }
     }

@@ -102,12 +102,40 @@ final class LibraryCopy {
             }
             write(before);
             restore(scratch, before);
-            if (!contents(handle).equals(wanted)) {
-                throw new LibraryException("What was restored is not equal to the backup. The library as it was is in " + before + ".");
-            }
+            check(wanted, scratch, before);
             return before;
         } finally {
             delete(scratch);
+        }
+    }
+
+    /** The driver says of a copy that found no space that it was made: what is there now decides. */
+    private void check(Map<String, String> wanted, Path scratch, Path before) {
+        Map<String, String> found = contents(handle);
+        if (found.equals(wanted)) {
+            return;
+        }
+        boolean asBefore = found.equals(contents(before));
+        String why = space(path) < 2 * size(scratch) ? " The disk is full: free some space, then try again." : " Check the disk, then try again.";
+        if (asBefore) {
+            delete(before);
+        }
+        throw new LibraryException("The backup could not be restored." + why + (asBefore ? " Nothing was changed." : " The library as it was is in " + before + "."));
+    }
+
+    private static long space(Path beside) {
+        try {
+            return Files.getFileStore(beside.getParent()).getUsableSpace();
+        } catch (IOException unknown) {
+            return Long.MAX_VALUE;
+        }
+    }
+
+    private static long size(Path file) {
+        try {
+            return Files.size(file);
+        } catch (IOException unknown) {
+            return 0;
         }
     }
 

@@ -72,6 +72,9 @@ final class Transactions {
             root = root.getCause();
         }
         SQLiteErrorCode code = root instanceof SQLiteException sqlite ? sqlite.getResultCode() : SQLiteErrorCode.UNKNOWN_ERROR;
+        if (code == SQLiteErrorCode.SQLITE_IOERR_SHMSIZE || code == SQLiteErrorCode.SQLITE_IOERR_WRITE) {
+            return "The disk is full or cannot be written (" + root.getMessage() + "): free some space or check it, then try again.";
+        }
         return switch (primary(code)) {
             case 5, 6 -> "Another window or program was writing to it for a minute and has not finished: try again when it has.";
             case 13 -> "The disk is full: free some space, then try again.";

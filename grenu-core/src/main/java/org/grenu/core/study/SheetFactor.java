@@ -131,6 +131,9 @@ public enum SheetFactor implements Factor {
 
     @Override
     public OptionalDouble number(ShotSheet sheet) {
+        if (numeric && field.isPresent()) {
+            return sheet.number(field.get());
+        }
         return numeric ? level(sheet).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty()) : OptionalDouble.empty();
     }
 
