@@ -24,8 +24,10 @@ public interface GuardedReading<T> {
         } catch (OutOfMemoryError | StackOverflowError tooMuch) {
             throw new ImportFailure(file, 0, "The file asks for more memory than there is.", "Check that it is what its name says; split it if it is.");
         } catch (RuntimeException | Error unforeseen) {
-            throw new ImportFailure(file, 0, "The file could not be understood (" + unforeseen.getClass().getSimpleName() + ").",
+            ImportFailure refused = new ImportFailure(file, 0, "The file could not be understood (" + unforeseen.getClass().getSimpleName() + ").",
                     "Keep it and report this; other files are not affected.");
+            refused.initCause(unforeseen);
+            throw refused;
         }
     }
 }

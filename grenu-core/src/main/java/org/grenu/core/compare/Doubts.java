@@ -27,7 +27,7 @@ final class Doubts {
     List<String> of(ResponseAnswer main) {
         List<String> doubts = new ArrayList<>();
         PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
-        guard.stream().filter(note -> note.title().equals(Guarding.FAR_OUT) || note.sensitivity().filter(without -> !without.stands()).isPresent())
+        guard.stream().filter(note -> note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT) || note.sensitivity().filter(without -> !without.stands()).isPresent())
                 .forEach(note -> doubts.add(standingOut(note)));
         halfKnown(main, doubts);
         fallenOut(doubts);
@@ -36,8 +36,8 @@ final class Doubts {
     }
 
     private static String standingOut(GuardNote note) {
-        String words = note.title().equals(Guarding.FAR_OUT) ? note.words() : note.title() + ": " + note.words();
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + "." + note.sensitivity().map(without -> " " + without.words()).orElse("");
+        String words = note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT) ? note.words() : note.title() + ": " + note.words();
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".") + note.sensitivity().map(without -> " " + without.words()).orElse("");
     }
 
     private void halfKnown(ResponseAnswer main, List<String> doubts) {

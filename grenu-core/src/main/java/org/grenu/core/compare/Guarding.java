@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.SheetField;
 
 /**
@@ -23,6 +24,7 @@ final class Guarding {
     /** Shots that stand out are at most that share of all; else there is no usual to stand out from. */
     private static final double MOST_STANDING_OUT = 0.34;
     static final String FAR_OUT = "Far from the others";
+    static final String HARDLY_MEANT = "Hardly meant";
     private static final int MOST_LISTED = 12;
     private static final int MOST_LEVELS = 5;
     private static final int LONGEST_LEVEL = 40;
@@ -52,6 +54,7 @@ final class Guarding {
         beside.stream().filter(one -> one.variable() instanceof Variable.Placed).forEach(guarding::order);
         guarding.standingOut("First of a session", "was the first of its day among these", RunOrder.firstOfSession(shots));
         guarding.standingOut("Grind changed without a purge", "followed a change of the grind without a purge", GrindChange.withoutPurge(shots));
+        guarding.hardlyMeant();
         guarding.farOut();
         guarding.almostTogether();
         if (!faulty.isEmpty()) {
@@ -211,6 +214,16 @@ final class Guarding {
         if (!few.isEmpty() && few.size() <= MOST_STANDING_OUT * shots.size()) {
             notes.add(new GuardNote(GuardNote.Kind.CHANGED, title, names(few) + " " + (few.size() == 1 ? words : words.replace("was the first of its", "were the first of their")),
                     without(title, few)));
+        }
+    }
+
+    /** Shots with an entry that was perhaps mistyped: they are compared as they stand, and once without. */
+    private void hardlyMeant() {
+        List<ComparedShot> odd = shots.stream().filter(shot -> !Plausibility.of(shot.sheet(), shot.measures().masses()).isEmpty()).toList();
+        if (!odd.isEmpty()) {
+            Plausibility.Doubt first = Plausibility.of(odd.get(0).sheet(), odd.get(0).measures().masses()).get(0);
+            notes.add(new GuardNote(GuardNote.Kind.CHANGED, HARDLY_MEANT, names(odd) + ": " + Wording.small(first.field().title()) + ", " + first.question()
+                    + (odd.size() > 1 ? " And likewise in the others" : ""), without(HARDLY_MEANT, odd)));
         }
     }
 

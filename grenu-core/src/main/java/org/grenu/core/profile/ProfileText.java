@@ -69,7 +69,8 @@ final class ProfileText {
     }
 
     private static double value(String number) {
-        return DecimalText.parse(number).orElseThrow();
+        return DecimalText.parse(number).orElseThrow(() -> new IllegalArgumentException("“" + (number.length() > 24 ? number.substring(0, 24) + "…" : number)
+                + "” is not a number that a step can hold."));
     }
 
     static String of(ProfileStep step) {

@@ -269,6 +269,14 @@ class MisleadingAnswersTest {
         assertThat(comparison.sentence().text()).doesNotContain("changes").doesNotContain("lowers").doesNotContain("raises");
     }
 
+    @Test
+    void anEntryThatWasHardlyMeantIsAskedAboutInTheAnswer() {
+        List<ComparedShot> shots = new ArrayList<>(MisleadingStudies.straySetting().compared());
+        ShotSheet slipped = shots.get(2).sheet().with(SheetField.DOSE, "1.8");
+        shots.set(2, new ComparedShot("3", slipped, ShotMeasures.of(new Shot(slipped, Bench.SILENT))));
+        assertThat(Comparison.of(MisleadingStudies.straySetting().question(EY), shots).sentence().text()).contains("Shot 3: dose, 1.8 g is no usual dose: meant 18? Without shot 3: ");
+    }
+
     /** Two shots whose instrument nobody wrote down share no bias: the difference is as unsure as two instruments make it. */
     @Test
     void unknownInstrumentsShareNoBias() {

@@ -38,7 +38,8 @@ class ProfileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "soak", "soak: 9 bar", "soak: pressure 9 until it stops", "soak: pressure 9, pressure at most 4", "soak: pressure 99", "soak: pressure 9 ±0"})
+    @ValueSource(strings = {"", "soak", "soak: 9 bar", "soak: pressure 9 until it stops", "soak: pressure 9, pressure at most 4", "soak: pressure 99", "soak: pressure 9 ±0",
+        "soak: pressure 2.4 ±0999999999999999999999999999999999999999999999999999999999999999999999"})
     void whatIsNotAProfileIsRefusedInWords(String text) {
         assertThatThrownBy(() -> Profile.parse(text)).isInstanceOf(IllegalArgumentException.class).hasMessageMatching("(?s).*(step|Step|end).*");
     }

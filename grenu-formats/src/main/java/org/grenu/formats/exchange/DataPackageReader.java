@@ -261,6 +261,9 @@ public final class DataPackageReader {
         for (String key : row.getField(PackageTables.CHANNELS).split(" ")) {
             Channel.find(key).ifPresent(channels::add);
         }
+        if (channels.isEmpty()) {
+            throw new RefusedEntry("“" + PackageTables.CHANNELS + "” names no channel that is known.");
+        }
         return new Record(sheet, channels, row.getField(PackageTables.RAW_NAME), row.getField(PackageTables.RAW_FILE));
     }
 

@@ -241,6 +241,8 @@ class DataPackageTest {
             String stray = "9,0.1" + ",".repeat((int) curves.lines().findFirst().orElseThrow().chars().filter(c -> c == ',').count() - 1) + "\n";
             refuses(Map.of("data/curves.csv", (curves + stray).getBytes(StandardCharsets.UTF_8)), "There is no shot 9");
             refuses(Map.of("data/curves.csv", text("data/curves.csv", "\n7,0.1,", "\n7,NaN,")), "which is no measurement");
+            String noChannel = new String(text("data/shots.csv", "cup_mass", "cup_mass"), StandardCharsets.UTF_8).replaceAll(",[a-z_ ]*cup_mass[a-z_ ]*,", ",luck,");
+            refuses(Map.of("data/shots.csv", noChannel.getBytes(StandardCharsets.UTF_8)), "names no channel that is known");
             refuses(Map.of("data/coffees.csv", text("data/coffees.csv", "light-medium,78", "light-medium,much")), "is not a number");
             Map<String, byte[]> noCurve = Map.of("data/curves.csv", "shot,time_s\n".getBytes(StandardCharsets.UTF_8));
             refuses(noCurve, "There is no curve of shot 2, 7");
