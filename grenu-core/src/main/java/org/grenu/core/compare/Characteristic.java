@@ -28,6 +28,8 @@ record Characteristic(String title, Variable variable, double tolerance) {
     private static final Set<String> LABELS = Set.of(SheetFactor.ARM.key(), SheetFactor.RECIPE.key());
     /** What passes along with time, whatever is done. */
     private static final Set<String> TIME = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE, SheetFactor.ROASTED_ON, SheetFactor.FROZEN_DAYS, SheetFactor.STUDY);
+    /** Asked about an occasion, all that passes along with time is part of it; asked about the age, the day it was tasted on is not. */
+    private static final Set<String> OCCASIONS = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.STUDY);
     /** What settings have no part in: moving along with an arm it is not the arm. */
     private static final Set<String> CIRCUMSTANCES = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE, SheetFactor.STUDY, SheetFactor.OPERATOR, SheetFactor.REFRACTOMETER,
             SheetFactor.SAMPLE_FILTERED, SheetFactor.SCALE, SheetFactor.SITE, SheetFactor.ALTITUDE, SheetFactor.ZERO, SheetFactor.MINUTES_ON, SheetFactor.FIRST_OF_SESSION,
@@ -38,6 +40,7 @@ record Characteristic(String title, Variable variable, double tolerance) {
                     SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
             entry(SheetFactor.BAG.key(), keys(SheetFactor.COFFEE, SheetFactor.ROASTED_ON, SheetFactor.ROAST_LEVEL, SheetFactor.PROCESS, SheetFactor.COLOUR_WHOLE,
                     SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
+            entry(SheetFactor.AGE.key(), keys(SheetFactor.ROASTED_ON, SheetFactor.FROZEN_DAYS)),
             entry(SheetFactor.WATER.key(), keys(SheetFactor.HARDNESS, SheetFactor.ALKALINITY)),
             entry(SheetFactor.BASKET.key(), keys(SheetFactor.BASKET_CAPACITY, SheetFactor.BED_DIAMETER, SheetFactor.BED_DEPTH)),
             // Numbers on two dials say nothing of each other.
@@ -92,8 +95,8 @@ record Characteristic(String title, Variable variable, double tolerance) {
         if (isLabel(asked)) {
             return isSetting();
         }
-        boolean passes = TIME.contains(variable.key()) || isOrder();
-        return carriedBy(asked) || passes && (TIME.contains(asked.key()) || asked instanceof Variable.Placed);
+        boolean order = isOrder() && (TIME.contains(asked.key()) || asked instanceof Variable.Placed);
+        return carriedBy(asked) || order || TIME.contains(variable.key()) && OCCASIONS.contains(asked.key());
     }
 
     /** {@return whether that variable is a name for what was set} */

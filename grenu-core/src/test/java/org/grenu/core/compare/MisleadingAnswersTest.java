@@ -99,6 +99,20 @@ class MisleadingAnswersTest {
             assertThat(called / (double) studies).isLessThan(0.05);
         }
 
+        /** Each age was tasted on one day: what the days did cannot be told from what age did, until days count as a sample of days. */
+        @Test
+        void anAgeThatMovedWithTheDayCannotBeToldFromIt() {
+            double[] off = {0.1, -0.1, 0.05};
+            List<ComparedShot> shots = new ArrayList<>();
+            for (int i = 0; i < 15; i++) {
+                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5).with(SheetField.ROASTED_ON, "2026-05-01")
+                        .with(SheetField.PULLED_AT, String.format("2026-05-%02dT09:%02d", 10 + 3 * (i / 3), 10 * (i % 3)))));
+            }
+            Question question = Question.of(List.of(Variable.of(SheetFactor.AGE)), List.of(StandardResponse.STRENGTH));
+            assertThat(effect(Comparison.of(question, shots)).verdict()).isEqualTo(new Verdict.Confounded("day"));
+            assertThat(effect(Comparison.of(question.inBlocks(java.util.Optional.of(SheetFactor.DAY)), shots)).verdict()).isNotInstanceOf(Verdict.Confounded.class);
+        }
+
         @Test
         void anArmIsWhatWasSetForItAndSeveralThingsAtOnceAreSaid() {
             List<ComparedShot> shots = new ArrayList<>();

@@ -205,7 +205,7 @@ class CompareTest extends BenchFixture {
         Answered before = bench.compare().answeredProperty().get();
         clickOn("#ask-age");
         until("it is asked", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
-        assertThat(text("answer")).startsWith("Days off roast +28 d lowers EY as dosed by 0.4");
+        assertThat(text("answer")).startsWith("Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.4");
         assertThat(lookup("#nothing-changed").query().isVisible()).isFalse();
         assertThat(bench.appearance().colourByProperty().get()).isEqualTo(SheetFactor.AGE);
     }

@@ -18,7 +18,7 @@ public record EffectPanel(List<Column> columns, List<Row> rows) {
 
     /** Height of the headings, of a row and of the foot, px. */
     public static final double HEAD = 54;
-    public static final double ROW = 66;
+    public static final double ROW = 76;
     public static final double FOOT = 26;
     private static final double MOST_MARGINS = 8;
 

@@ -194,7 +194,11 @@ public final class EffectPanelPainter {
     private void verdict(int c, double baseline, Verdict verdict) {
         String role = verdict instanceof Verdict.Differs ? "ink" : verdict instanceof Verdict.SameInPractice ? "moss" : "amber-text";
         Font font = (verdict instanceof Verdict.Differs ? Face.SEMIBOLD : Face.REGULAR).at(10.5);
-        Words.draw(g, Words.fitted(verdict.words(), font, columnWidth(panel, width) + 3), middle(c), baseline, Align.CENTRE, font, theme.color(role));
+        double y = baseline;
+        for (String line : twoLines(verdict.words(), font, columnWidth(panel, width) - 2)) {
+            Words.draw(g, line, middle(c), y, Align.CENTRE, font, theme.color(role));
+            y += 12;
+        }
     }
 
     /** Two lines at most; what is left over ends in an ellipsis. */

@@ -23,6 +23,7 @@ import org.grenu.figures.theme.Theme;
 record ReportPage(List<ReportLine> lines, int number) implements Sheet {
 
     static final Font PROSE = Face.REGULAR.at(11.5);
+    static final Font CELL = Face.REGULAR.at(10.5);
     private static final double WIDTH = 900;
     private static final double HEIGHT = 1272;
     private static final double SIDE = 54;
@@ -91,7 +92,7 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
         } else if (line instanceof ReportLine.Row row) {
             for (int i = 0; i < row.cells().size(); i++) {
                 double end = i + 1 < row.starts().size() ? row.starts().get(i + 1) - 8 : ROOM;
-                Font font = (row.heading() ? Face.SEMIBOLD : Face.REGULAR).at(10.5);
+                Font font = row.heading() ? Face.SEMIBOLD.at(10.5) : CELL;
                 Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)), SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
             }
             g.setColor(theme.color(row.heading() ? "ink" : "line-soft"));

@@ -25,7 +25,9 @@ import org.grenu.figures.paint.Words;
 /** The pages of a comparison's report after its figures: question, method, effects, guard, shots, limits, versions. */
 public final class ReportPages {
 
-    private static final List<Double> EFFECT_STARTS = List.of(0.0, 205.0, 375.0, 470.0, 535.0, 585.0, 645.0);
+    private static final List<Double> EFFECT_STARTS = List.of(0.0, 190.0, 345.0, 425.0, 482.0, 532.0, 590.0);
+
+    private static final double GAP = 6;
 
     private final Comparison comparison;
     private final List<ReportLine> lines = new ArrayList<>();
@@ -71,15 +73,29 @@ public final class ReportPages {
         row(true, EFFECT_STARTS, "change", "response", "effect", "unit", "p", "by ranks", "verdict");
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                row(false, EFFECT_STARTS, effect.variable().title() + " " + effect.words(), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–",
-                        answer.response().differenceUnit(), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
-                        effect.verdict().words());
+                effect(answer, effect);
             }
         }
         lines.add(new ReportLine.Gap());
         quiet("± is the 95 % interval; among several levels it holds for all their pairs (Tukey). A numeric change is judged over the range used unless a step was named. “Differs”: p at most 5 %. “Same in practice”: two one-sided tests at 5 %"
                 + " within the margin. “Cannot say”: neither; the number of shots would settle it four times in five if the effect is as large as it seems."
                 + (comparison.question().holm() ? " p corrected after Holm." : ""));
+    }
+
+    /** What does not fit into its cell goes on below: a verdict without what it cannot be told from would be none. */
+    private void effect(ResponseAnswer answer, Effect effect) {
+        List<String> change = Words.wrapped(effect.variable().title() + " " + effect.words(), ReportPage.CELL, EFFECT_STARTS.get(1) - GAP);
+        List<String> verdict = Words.wrapped(effect.verdict().words(), ReportPage.CELL, ReportPage.ROOM - EFFECT_STARTS.get(6) - GAP);
+        for (int i = 0; i < Math.max(change.size(), verdict.size()); i++) {
+            String what = i < change.size() ? change.get(i) : "";
+            String said = i < verdict.size() ? verdict.get(i) : "";
+            if (i == 0) {
+                row(false, EFFECT_STARTS, what, answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
+                        p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–", said);
+            } else {
+                row(false, EFFECT_STARTS, what, "", "", "", "", "", said);
+            }
+        }
     }
 
     private void method() {
