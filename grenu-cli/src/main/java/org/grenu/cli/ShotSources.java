@@ -27,7 +27,7 @@ final class ShotSources {
     private static final byte[] LIBRARY_MARK = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] ZIP_MARK = {'P', 'K', 3, 4};
     /** Files of a package that are no shots. */
-    private static final List<String> BESIDE = List.of("datapackage.json", "shots.csv", "effects.csv");
+    private static final List<String> BESIDE = List.of("datapackage.json", "shots.csv", "effects.csv", "shelf.json");
 
     private final List<ComparedShot> shots = new ArrayList<>();
     private final List<String> failures = new ArrayList<>();

@@ -10,6 +10,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
@@ -82,6 +83,10 @@ public final class GrenuWindow extends Application {
         bench.desk().load(opened.shots);
         if (opened.shots.size() == AT_ONCE) {
             bench.desk().loadTheRest();
+        }
+        if (opened.library.readOnly()) {
+            bench.desk().noticeProperty().set(Notice.failed(opened.library.path() + " can only be read where it lies: nothing that is entered will be stored. Copy it to a place that can be written to go on with it."));
+            return;
         }
         if (request.demo() && opened.shots.isEmpty()) {
             bench.importing().importSources(DemoFiles.all());

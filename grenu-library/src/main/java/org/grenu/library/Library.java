@@ -6,20 +6,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import org.grenu.core.curve.CurveDigest;
-import org.grenu.core.curve.CurveMeasures;
-import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.entry.Field;
 import org.grenu.core.shelf.Shelf;
@@ -27,20 +19,13 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
 import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.JdbiException;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * A user's shots and shelf in one SQLite file. What a method has returned from is on the disk: a process killed after that
  * loses nothing of it, and one killed before leaves nothing half done. All methods throw {@link LibraryException}.
  */
 public final class Library implements AutoCloseable {
-
-    private static final Logger LOG = LoggerFactory.getLogger(Library.class);
-    private static final int LOG_MINUTES = 1;
 
     private final Path path;
     private final Clock clock;
@@ -55,13 +40,8 @@ public final class Library implements AutoCloseable {
     private final SettingRows settings;
     private final Transactions transactions;
     private final boolean readOnly;
-    private final ScheduledExecutorService keeper = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "grenu-log-keeper");
-        thread.setDaemon(true);
-        return thread;
-    });
-    /** Measured while nothing could be written; stored at the next occasion. */
-    private final Map<Long, Fresh> fresh = new LinkedHashMap<>();
+    private final SummaryRows summaryRows;
+    private final LogKeeper keeper;
     /** What the step under way has changed; null while every change is a step of its own. */
     private List<Change> together;
     private Path scratch;
@@ -83,18 +63,8 @@ public final class Library implements AutoCloseable {
         this.rawFiles = new RawFileRows(handle);
         this.settings = new SettingRows(handle);
         this.transactions = new Transactions(handle);
-        if (!readOnly) {
-            keeper.scheduleWithFixedDelay(this::moveLogIntoFile, LOG_MINUTES, LOG_MINUTES, TimeUnit.MINUTES);
-        }
-    }
-
-    /** What is in the log only is lost on who copies the file alone. */
-    private synchronized void moveLogIntoFile() {
-        try {
-            handle.execute("PRAGMA wal_checkpoint(TRUNCATE)");
-        } catch (JdbiException busyOrFull) {
-            LOG.debug("The log stays beside the library for now: {}", busyOrFull.toString());
-        }
+        this.summaryRows = new SummaryRows(handle, samples, transactions, readOnly);
+        this.keeper = readOnly ? LogKeeper.none() : LogKeeper.of(handle, this);
     }
 
     /** {@return the library in that file, made when it does not exist and brought up to date when it is older} */
@@ -186,7 +156,7 @@ public final class Library implements AutoCloseable {
             long id = ShotRows.insert(handle, number, rawFiles.keep(fileName, raw, now()), digest, now(), shot.sheet());
             samples.insert(id, shot.log());
             partOfStep(new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, ""));
-            return new AddOutcome.Added(summary(new Row(id, number, shot.sheet(), complete(shot.sheet()), Optional.empty())));
+            return new AddOutcome.Added(summary(id));
         });
     }
 
@@ -227,38 +197,24 @@ public final class Library implements AutoCloseable {
 
     /** {@return all shots that are not in the bin, in the order of their numbers} */
     public synchronized List<ShotSummary> summaries() {
-        return readMeasuring(() -> summaries(ShotRows.selectSummaries()
-                + " WHERE shot.binned_at = '' ORDER BY shot.number"));
+        return summaryRows.read("WHERE shot.binned_at = '' ORDER BY shot.number", this::shelf);
     }
 
     /** {@return the shot of that number, when it is not in the bin} */
     public synchronized Optional<ShotSummary> summaryOf(int number) {
-        return readMeasuring(() -> summaries(ShotRows.selectSummaries() + " WHERE shot.binned_at = '' AND shot.number = " + number)).stream().findFirst();
+        return summaryRows.read("WHERE shot.binned_at = '' AND shot.number = " + number, this::shelf).stream().findFirst();
     }
 
     /** {@return the newest shots by number, so many at most, in the order of their numbers} */
     public synchronized List<ShotSummary> newest(int most) {
-        return readMeasuring(() -> summaries(ShotRows.selectSummaries()
-                + " WHERE shot.number IN (SELECT number FROM shot WHERE binned_at = '' ORDER BY number DESC LIMIT " + most + ") ORDER BY shot.number"));
-    }
-
-    private List<ShotSummary> summaries(String query) {
-        Shelf gear = shelf();
-        List<Row> rows = handle.createQuery(query).map((row, context) -> {
-            ShotSheet recorded = ShotRows.sheet(row, ShotRows.EXTRAS);
-            ShotSheet complete = gear.complete(recorded);
-            return new Row(row.getLong(1), row.getInt(2), recorded, complete, ShotRows.digest(row, complete.curveSettings()));
-        }).list();
-        List<ShotSummary> summaries = new ArrayList<>(rows.size());
-        rows.forEach(row -> summaries.add(summary(row)));
-        return summaries;
+        return summaryRows.read("WHERE shot.number IN (SELECT number FROM shot WHERE binned_at = '' ORDER BY number DESC LIMIT " + most + ") ORDER BY shot.number", this::shelf);
     }
 
     /** {@return the shots as the shelf tells of them now, which may have changed since they were read} What was found in those that did is forgotten. */
     public synchronized List<ShotSummary> refreshed(List<ShotSummary> shots) {
         Shelf told = shelf();
         List<Long> changed = new ArrayList<>();
-        List<ShotSummary> now = readMeasuring(() -> shots.stream().map(shot -> {
+        List<ShotSummary> now = summaryRows.measuring(() -> shots.stream().map(shot -> {
             ShotSummary on = shot.on(told);
             if (!on.equals(shot)) {
                 changed.add(shot.id());
@@ -269,23 +225,6 @@ public final class Library implements AutoCloseable {
             transactions.write("forget findings", () -> changed.forEach(findings::forget));
         }
         return now;
-    }
-
-    /** Reads, and stores afterwards what had to be measured for it: who only reads shall not wait for who writes. */
-    private <T> T readMeasuring(Supplier<T> reading) {
-        T found = transactions.read("read the shots", reading);
-        if (!fresh.isEmpty() && !readOnly) {
-            try {
-                transactions.write("keep what was measured", () -> fresh.forEach((id, one) -> ShotRows.store(handle, id, one.settings, one.digest)));
-            } catch (LibraryException later) {
-                LOG.debug("What was measured is measured again next time", later);
-            }
-        }
-        fresh.clear();
-        return found;
-    }
-
-    private record Fresh(CurveSettings settings, CurveDigest digest) {
     }
 
     /** {@return the shot's log} */
@@ -515,11 +454,8 @@ public final class Library implements AutoCloseable {
 
     @Override
     public void close() {
-        keeper.shutdown();
+        keeper.close();
         synchronized (this) {
-            if (!readOnly) {
-                moveLogIntoFile();
-            }
             handle.close();
             if (scratch != null) {
                 LibraryCopy.discard(scratch);
@@ -527,31 +463,11 @@ public final class Library implements AutoCloseable {
         }
     }
 
-    private ShotSheet complete(ShotSheet recorded) {
-        return shelf().complete(recorded);
-    }
-
     private ShotSummary summary(long id) {
-        return summaries(ShotRows.selectSummaries() + " WHERE shot.id = " + id).get(0);
-    }
-
-    private ShotSummary summary(Row row) {
-        CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = CurveDigest.of(CurveMeasures.of(samples.read(row.id), row.complete.curveSettings()));
-            if (transactions.writing()) {
-                ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
-            } else {
-                fresh.put(row.id, new Fresh(row.complete.curveSettings(), made));
-            }
-            return made;
-        });
-        return new ShotSummary(row.id, row.number, row.recorded, row.complete, digest);
+        return summaryRows.within("WHERE shot.id = " + id, shelf()).get(0);
     }
 
     private String now() {
         return Instant.now(clock).truncatedTo(ChronoUnit.MILLIS).toString();
-    }
-
-    private record Row(long id, int number, ShotSheet recorded, ShotSheet complete, Optional<CurveDigest> digest) {
     }
 }

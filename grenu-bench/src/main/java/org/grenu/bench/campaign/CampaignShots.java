@@ -11,6 +11,7 @@ import org.grenu.core.study.ShotSheet;
 /** Small shots, each with a log of its own. */
 final class CampaignShots {
 
+    static final double DOSE = 18;
     private static final int ROWS = 200;
 
     private CampaignShots() {
@@ -26,7 +27,7 @@ final class CampaignShots {
             mass[i] = Math.max(0, i - 60) * 0.25 + number / 1024.0;
             pressure[i] = Math.min(9, i * 0.3);
         }
-        return new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.NOTE, "shot " + number),
+        return new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, DOSE).with(SheetField.NOTE, "shot " + number),
                 new ShotLog(Samples.of(time), Map.of(Channel.CUP_MASS, Samples.of(mass), Channel.PRESSURE, Samples.of(pressure))));
     }
 }

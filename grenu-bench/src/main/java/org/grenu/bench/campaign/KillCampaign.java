@@ -28,7 +28,8 @@ import org.grenu.library.Library;
 public final class KillCampaign {
 
     private static final int OLD_SHOTS = 30;
-    private static final int LONGEST_MILLIS = 2200;
+    private static final int FRESH_EVERY = 25;
+    private static final int LONGEST_MILLIS = 1000;
 
     private final Path folder;
     private final Random random;
@@ -87,7 +88,7 @@ public final class KillCampaign {
         if (kill % 10 == 0) {
             old();
         }
-        if (kill % 100 == 0) {
+        if (kill % FRESH_EVERY == 0) {
             clear();
         }
         Path java = Path.of(System.getProperty("java.home"), "bin", "java");
@@ -139,7 +140,9 @@ public final class KillCampaign {
                 }
             }
             files(said);
-            oldIsWhole(kill);
+            if (last != null && last[1].equals("migrate") || said.size() == 1 && said.get(0).contains("migrate")) {
+                oldIsWhole(kill);
+            }
         } catch (RuntimeException | IOException | ImportFailure broken) {
             faults.add("kill " + kill + (last == null ? "" : " in " + last[1]) + ": " + broken);
         }

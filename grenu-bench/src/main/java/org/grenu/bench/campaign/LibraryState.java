@@ -33,7 +33,7 @@ record LibraryState(int shots, int merged, int attachments, double dose) {
     }
 
     LibraryState plusShot() {
-        return new LibraryState(shots + 1, merged, attachments, dose);
+        return new LibraryState(shots + 1, merged, attachments, shots == 0 ? CampaignShots.DOSE : dose);
     }
 
     LibraryState withMerged(int now) {

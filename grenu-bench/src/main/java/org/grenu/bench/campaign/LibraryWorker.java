@@ -40,7 +40,7 @@ public final class LibraryWorker {
     public static void main(String[] arguments) throws IOException, ImportFailure {
         Path folder = Path.of(arguments[0]);
         Random random = new Random(Long.parseLong(arguments[1]));
-        if (Files.exists(folder.resolve(OLD)) && random.nextInt(4) == 0) {
+        if (Files.exists(folder.resolve(OLD)) && random.nextInt(3) == 0) {
             System.out.println("start migrate - -");
             Library.open(folder.resolve(OLD)).close();
             System.out.println("done");

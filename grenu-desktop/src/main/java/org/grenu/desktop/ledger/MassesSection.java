@@ -69,7 +69,8 @@ final class MassesSection extends Section {
         rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
         // The refusal of a narrow field may run across the whole ledger.
         entry.refusal().setMinWidth(170);
-        entry.doubt().setMinWidth(200);
+        entry.doubt().setMinWidth(168);
+        entry.doubt().setPrefWidth(168);
         return entry;
     }
 

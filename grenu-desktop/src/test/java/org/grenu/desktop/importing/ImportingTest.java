@@ -96,7 +96,7 @@ class ImportingTest extends BenchFixture {
         Path second = file("two.csv", table(2));
         ShotSource odd = Mockito.mock(ShotSource.class);
         Mockito.when(odd.name()).thenReturn("odd.csv");
-        Mockito.when(odd.read()).thenThrow(new IllegalStateException("no idea"));
+        Mockito.when(odd.read()).thenThrow(new StackOverflowError());
         interact(() -> {
             bench.importing().importSources(List.of(odd, ShotSource.of(first)));
             bench.importing().importPaths(List.of(second));

@@ -66,6 +66,21 @@ class EditingTest extends BenchFixture {
         assertThat(bench.desk().editDepthProperty().get().undoable()).isEqualTo(before);
     }
 
+    /** A lost decimal mark made an extraction of 200 % and the advice “coarser”: now the field asks, and nothing is advised. */
+    @Test
+    void anEntryThatWasHardlyMeantIsAskedAboutAtItsField() {
+        openShot(5);
+        enter("dose_g", "1.79");
+        until("it is asked about", () -> inSight(lookup("#dose_g-doubt").query()));
+        assertThat(lookup("#dose_g-doubt").queryButton().getText()).isEqualTo("1.79 g where about 18 g is expected: meant 17.9?");
+        assertThat(text("next")).isEqualTo("Check the dose");
+        assertThat(bench.desk().openProperty().get().findings()).allSatisfy(finding -> assertThat(finding.next()).isEmpty());
+        interact(() -> lookup("#dose_g-doubt").queryButton().fire());
+        until("what was meant is entered", () -> field("dose_g").getText().equals("17.9"));
+        assertThat(lookup("#dose_g-doubt").query().isVisible()).isFalse();
+        assertThat(text("next")).isNotEqualTo("Check the dose");
+    }
+
     @Test
     void everyEditIsStoredAtOnceAndUndoneAndRedone() {
         openShot(1);
