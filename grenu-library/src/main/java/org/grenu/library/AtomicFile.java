@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryIteratorException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -16,6 +17,8 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Files that are written wholly or not at all: beside their place, flushed to the disk, then moved there. A file that is
@@ -26,6 +29,8 @@ public final class AtomicFile {
     private static final byte[] DATABASE = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final List<String> BESIDE_DATABASES = List.of("-wal", "-shm", "-journal");
     private static final String PART = ".part";
+    /** With the files that SQLite keeps beside its own. */
+    private static final Pattern UNFINISHED = Pattern.compile("\\..+\\.([0-9]{1,18})-[0-9a-f]+\\.part(?:-wal|-shm|-journal)?", Pattern.DOTALL);
 
     private AtomicFile() {
     }
@@ -142,24 +147,27 @@ public final class AtomicFile {
         }
     }
 
-    /** {@return a name beside the target for the unfinished file} What processes that have died left there is cleared away. */
-    static Path part(Path target) throws IOException {
+    /** {@return a name beside the target for the unfinished file} What processes that have died left in the folder is cleared away. */
+    static Path part(Path target) {
         Path folder = target.toAbsolutePath().getParent();
-        String start = "." + target.getFileName() + ".";
-        try (DirectoryStream<Path> beside = Files.newDirectoryStream(folder, file -> leftOver(file.getFileName().toString(), start))) {
-            for (Path left : beside) {
-                Files.deleteIfExists(left);
-            }
-        }
-        return folder.resolve(start + ProcessHandle.current().pid() + "-" + Long.toHexString(System.nanoTime()) + PART);
+        clearLeft(folder);
+        return folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + "-" + Long.toHexString(System.nanoTime()) + PART);
     }
 
-    private static boolean leftOver(String name, String start) {
-        if (!name.startsWith(start) || !name.endsWith(PART)) {
-            return false;
+    /** Deletes unfinished files of processes that are no more, where that is allowed. */
+    static void clearLeft(Path folder) {
+        try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, file -> leftOver(file.getFileName().toString()))) {
+            for (Path one : left) {
+                Files.deleteIfExists(one);
+            }
+        } catch (IOException | DirectoryIteratorException notAllowed) {
+            // They harm nobody where they are.
         }
-        String process = name.substring(start.length()).replaceFirst("-.*", "");
-        return process.matches("[0-9]{1,18}") && ProcessHandle.of(Long.parseLong(process)).isEmpty();
+    }
+
+    private static boolean leftOver(String name) {
+        Matcher unfinished = UNFINISHED.matcher(name);
+        return unfinished.matches() && ProcessHandle.of(Long.parseLong(unfinished.group(1))).isEmpty();
     }
 
     /** The new name is on the disk once the folder is; not every system lets a folder be flushed. */

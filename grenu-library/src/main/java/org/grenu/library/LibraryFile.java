@@ -71,6 +71,7 @@ final class LibraryFile {
             throw new LibraryException("The library " + path + " cannot be made (" + unwritable.getMessage() + "). Choose another place with --library.", unwritable);
         }
         PrivateFiles.claim(path);
+        AtomicFile.clearLeft(path.getParent());
         Handle handle = null;
         try {
             handle = Jdbi.create(source).open();

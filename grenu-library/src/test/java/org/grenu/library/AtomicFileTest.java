@@ -88,9 +88,14 @@ class AtomicFileTest {
     @Test
     void whatAProcessThatDiedLeftIsClearedAway() throws IOException {
         Files.writeString(folder.resolve(".report.pdf.999999999-abc.part"), "half");
+        Files.writeString(folder.resolve(".other.zip.999999999-abc.part"), "half");
+        Files.writeString(folder.resolve(".copy.sqlite.999999999-abc.part-journal"), "half");
         Path mine = Files.writeString(folder.resolve(".report.pdf." + ProcessHandle.current().pid() + "-abc.part"), "being written");
         AtomicFile.create(folder.resolve("report.pdf"), out -> out.write(bytes("whole")));
         assertThat(names()).containsExactlyInAnyOrder("report.pdf", mine.getFileName().toString());
+        Files.writeString(folder.resolve(".lab.sqlite.999999999-abc.part-wal"), "half");
+        Library.open(folder.resolve("lab.sqlite")).close();
+        assertThat(names()).containsExactlyInAnyOrder("report.pdf", mine.getFileName().toString(), "lab.sqlite");
         assertThatThrownBy(() -> AtomicFile.replace(folder, bytes("x"))).hasMessageContaining("is a folder");
     }
 }

@@ -50,7 +50,7 @@ public final class KillCampaign {
         for (int kill = 0; kill < kills; kill++) {
             campaign.kill(kill, seed * 1_000_003 + kill);
             if (kill % 50 == 49) {
-                System.out.println(kill + 1 + " kills, " + campaign.faults.size() + " faults");
+                System.out.println(kill + 1 + " kills, " + campaign.faults.size() + " faults" + (campaign.faults.isEmpty() ? "" : ", the last: " + campaign.faults.get(campaign.faults.size() - 1)));
             }
         }
         System.out.println("Kills: " + kills + ", seed " + seed + "; while: " + campaign.killedIn);
@@ -143,8 +143,17 @@ public final class KillCampaign {
             if (last != null && last[1].equals("migrate") || said.size() == 1 && said.get(0).contains("migrate")) {
                 oldIsWhole(kill);
             }
+            nothingIsLeft(kill);
         } catch (RuntimeException | IOException | ImportFailure broken) {
             faults.add("kill " + kill + (last == null ? "" : " in " + last[1]) + ": " + broken);
+        }
+    }
+
+    /** The library was opened since, which clears away what the dead process left. */
+    private void nothingIsLeft(int kill) throws IOException {
+        Library.open(folder.resolve("library.sqlite")).close();
+        try (Stream<Path> all = Files.list(folder)) {
+            all.map(path -> path.getFileName().toString()).filter(name -> name.contains(".part")).forEach(name -> faults.add("kill " + kill + " left " + name));
         }
     }
 
