@@ -87,11 +87,11 @@ final class Answering {
                 .append(model.fit().residualDf()).append(model.fit().residualDf() == 1 ? " degree" : " degrees").append(" of freedom left. ");
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Numeric numeric) {
-                words.append("Straight line in ").append(term.name().toLowerCase(java.util.Locale.ROOT)).append(" from ")
+                words.append("Straight line in ").append(Wording.small(term.name())).append(" from ")
                         .append(DecimalText.exact(rounded(numeric.values().min()))).append(" to ").append(DecimalText.exact(rounded(numeric.values().max()))).append(" only. ");
             }
         });
-        model.blocks().ifPresent(blocks -> words.append(blocks.levels().size()).append(" blocks (").append(blocks.name().toLowerCase(java.util.Locale.ROOT))
+        model.blocks().ifPresent(blocks -> words.append(blocks.levels().size()).append(" blocks (").append(Wording.small(blocks.name()))
                 .append(model.random() ? ") as a sample of all (restricted likelihood, Satterthwaite). " : ") as themselves. "));
         if (ground.offTheCurve(model.response())) {
             words.append("Read off each shot's own curve at ").append(DecimalText.exact(rounded(ground.at())))

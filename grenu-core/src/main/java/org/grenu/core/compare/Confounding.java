@@ -25,7 +25,7 @@ final class Confounding {
             List<Term> left = model.fit().design().terms().stream()
                     .filter(term -> !term.equals(other) && !term.contains(other)).toList();
             if (left.contains(own) && estimable(new Design(model.shots().size(), left), own, model)) {
-                names.add(name.toLowerCase(java.util.Locale.ROOT));
+                names.add(Wording.small(name));
             }
         });
         return names.isEmpty() ? "the others together" : String.join(" or ", names);

@@ -1,7 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.List;
-import java.util.Locale;
+import org.grenu.core.entry.Title;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 
@@ -65,6 +65,6 @@ public final class Wording {
     }
 
     static String small(String title) {
-        return title.length() > 1 && Character.isUpperCase(title.charAt(1)) ? title : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
+        return Title.inSentence(title);
     }
 }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.grenu.core.entry.Title;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Masses;
@@ -33,7 +34,7 @@ public record NextStep(String change, String reason, String school) {
      */
     public static NextStep of(List<Finding> findings, Masses masses, List<Plausibility.Doubt> doubts, Siblings siblings) {
         if (!doubts.isEmpty()) {
-            return new NextStep("Check the " + doubts.get(0).field().title().toLowerCase(Locale.ROOT), doubts.get(0).question() + " No advice is given before it is answered.", "");
+            return new NextStep("Check the " + Title.inSentence(doubts.get(0).field().title()), doubts.get(0).question() + " No advice is given before it is answered.", "");
         }
         List<Finding> asking = findings.stream().filter(finding -> !finding.next().isEmpty())
                 .sorted(Comparator.comparing(Finding::severity).thenComparingDouble(Finding::confidence).reversed()).toList();

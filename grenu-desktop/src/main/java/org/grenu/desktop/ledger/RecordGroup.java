@@ -2,8 +2,8 @@ package org.grenu.desktop.ledger;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
+import org.grenu.core.entry.Title;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.OpenShot;
 
@@ -66,6 +66,6 @@ enum RecordGroup {
     private static String words(SheetField field, String value) {
         String shortened = value.length() > LONGEST ? value.substring(0, LONGEST - 1).strip() + "…" : value;
         String unit = field.unit().isEmpty() ? "" : " " + field.unit();
-        return PLAIN.contains(field) ? shortened : field.title().toLowerCase(Locale.ROOT) + " " + shortened + unit;
+        return PLAIN.contains(field) ? shortened : Title.inSentence(field.title()) + " " + shortened + unit;
     }
 }

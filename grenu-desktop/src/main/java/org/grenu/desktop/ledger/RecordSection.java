@@ -17,6 +17,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.grenu.core.entry.FieldKind;
+import org.grenu.core.entry.Title;
 import org.grenu.core.study.Completeness;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;
@@ -106,7 +107,7 @@ final class RecordSection extends Section {
         Completeness complete = Completeness.of(open.summary().sheet());
         remark().setText(complete.known() + " of " + complete.counted() + " known");
         score.setText(complete.missing().isEmpty() ? "Complete: every entry that others need is known."
-                : "Unknown: " + complete.missing().stream().map(field -> field.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", ")) + ".");
+                : "Unknown: " + complete.missing().stream().map(field -> Title.inSentence(field.title())).collect(Collectors.joining(", ")) + ".");
         changed.setText(changes());
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
@@ -129,7 +130,7 @@ final class RecordSection extends Section {
     }
 
     private static String words(SetUp.Changed change) {
-        return (change.title().toLowerCase(Locale.ROOT) + " " + change.before() + " → " + change.now() + " " + change.unit()).strip();
+        return (Title.inSentence(change.title()) + " " + change.before() + " → " + change.now() + " " + change.unit()).strip();
     }
 
     private GridPane grid(List<SheetField> fields) {
