@@ -154,12 +154,16 @@ final class Guarding {
         return (one.variable().level(shot).orElseThrow() + " " + one.variable().unit()).strip();
     }
 
+    private static String signed(double number) {
+        return DecimalText.exact(number).replace('-', '−');
+    }
+
     private static String range(Characteristic one, List<ComparedShot> known) {
         double[] sorted = known.stream().mapToDouble(shot -> one.variable().number(shot).orElseThrow()).sorted().toArray();
         double low = sorted[0];
         double high = sorted[sorted.length - 1];
         double digits = high - low < FINE ? 100 : 10;
-        return (DecimalText.exact(Math.rint(low * digits) / digits) + "–" + DecimalText.exact(Math.rint(high * digits) / digits) + " " + one.variable().unit()).strip();
+        return (signed(Math.rint(low * digits) / digits) + "–" + signed(Math.rint(high * digits) / digits) + " " + one.variable().unit()).strip();
     }
 
     /** What of the question moved along with this one, so that the two cannot be told apart. */
