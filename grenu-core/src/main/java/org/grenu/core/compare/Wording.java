@@ -1,9 +1,9 @@
 package org.grenu.core.compare;
 
 import java.util.List;
-import org.grenu.core.entry.Title;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.Title;
 
 /** How numbers of a comparison are put. */
 public final class Wording {

@@ -4,9 +4,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.grenu.core.entry.Title;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.Plausibility;
 

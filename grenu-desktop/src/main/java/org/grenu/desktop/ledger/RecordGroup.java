@@ -3,7 +3,7 @@ package org.grenu.desktop.ledger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import org.grenu.core.entry.Title;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.OpenShot;
 

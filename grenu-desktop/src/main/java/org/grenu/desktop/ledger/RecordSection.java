@@ -17,7 +17,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.grenu.core.entry.FieldKind;
-import org.grenu.core.entry.Title;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.study.Completeness;
 import org.grenu.core.study.SetUp;
 import org.grenu.core.study.SheetField;

@@ -1,4 +1,4 @@
-package org.grenu.core.entry;
+package org.grenu.core.quantity;
 
 import java.util.Locale;
 
