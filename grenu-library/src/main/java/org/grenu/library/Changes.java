@@ -15,6 +15,8 @@ final class Changes {
 
     private final Handle handle;
     private final ShelfRows shelf;
+    /** What the step under way has changed; null while every change is a step of its own. */
+    private List<Change> together;
 
     Changes(Handle handle, ShelfRows shelf) {
         this.handle = handle;
@@ -23,6 +25,36 @@ final class Changes {
 
     /** A step that was kept. */
     record Kept(String words, List<Change> changes) {
+    }
+
+    /** Makes everything that the work changes one step. */
+    void together(String words, String now, Runnable work) {
+        together = new ArrayList<>();
+        try {
+            work.run();
+            if (!together.isEmpty()) {
+                keep(words, together, "", now);
+            }
+        } finally {
+            together = null;
+        }
+    }
+
+    /** Counts a change that was made elsewhere to the step under way; where there is none, who made it keeps it. */
+    void made(Change change) {
+        if (together != null) {
+            together.add(change);
+        }
+    }
+
+    /** Makes the changes and keeps them: in the step under way, or as a step of their own. */
+    void store(String words, List<Change> changes, String reason, String now) {
+        changes.forEach(this::make);
+        if (together == null) {
+            keep(words, changes, reason, now);
+        } else {
+            together.addAll(changes);
+        }
     }
 
     /** Keeps the changes as one step; steps that were undone before can no longer be redone. */

@@ -41,9 +41,8 @@ public final class Library implements AutoCloseable {
     private final Transactions transactions;
     private final boolean readOnly;
     private final SummaryRows summaryRows;
+    private final ShotIntake intake;
     private final LogKeeper keeper;
-    /** What the step under way has changed; null while every change is a step of its own. */
-    private List<Change> together;
     private Path scratch;
     /** As the file has it; read again when another window has written to the file since. */
     private Shelf shelf;
@@ -63,6 +62,7 @@ public final class Library implements AutoCloseable {
         this.rawFiles = new RawFileRows(handle);
         this.settings = new SettingRows(handle);
         this.transactions = new Transactions(handle);
+        this.intake = new ShotIntake(handle, rawFiles, samples, changes);
         this.summaryRows = new SummaryRows(handle, samples, transactions, readOnly);
         this.keeper = readOnly ? LogKeeper.none() : LogKeeper.of(handle, this);
     }
@@ -140,31 +140,10 @@ public final class Library implements AutoCloseable {
 
     /** As {@link #add(String, byte[], Shot)}; the shot keeps that number where it is free. */
     public synchronized AddOutcome add(String fileName, byte[] raw, Shot shot, int wantedNumber) {
-        String digest = SampleBlob.digest(shot.log());
         return transactions.write("store a shot", () -> {
-            Optional<Existing> existing = handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest").bind("digest", digest)
-                    .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3))).findOne();
-            if (existing.isPresent() && existing.get().binned.isEmpty()) {
-                return new AddOutcome.Duplicate(existing.get().number);
-            }
-            if (existing.isPresent()) {
-                handle.execute("UPDATE shot SET binned_at = '' WHERE id = ?", existing.get().id);
-                partOfStep(new Change(Target.SHOT, existing.get().id, Change.BINNED, existing.get().binned, ""));
-                return new AddOutcome.Added(summary(existing.get().id));
-            }
-            int number = free(wantedNumber) ? wantedNumber : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
-            long id = ShotRows.insert(handle, number, rawFiles.keep(fileName, raw, now()), digest, now(), shot.sheet());
-            samples.insert(id, shot.log());
-            partOfStep(new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, ""));
-            return new AddOutcome.Added(summary(id));
+            ShotIntake.Taken taken = intake.take(fileName, raw, shot, wantedNumber, now());
+            return taken.known() ? new AddOutcome.Duplicate(taken.number()) : new AddOutcome.Added(summary(taken.id()));
         });
-    }
-
-    private boolean free(int number) {
-        return number > 0 && handle.createQuery("SELECT count(*) FROM shot WHERE number = :number").bind("number", number).mapTo(Integer.class).one() == 0;
-    }
-
-    private record Existing(long id, int number, String binned) {
     }
 
     /** Keeps that those shots were added together, so that adding them can be undone. */
@@ -173,24 +152,11 @@ public final class Library implements AutoCloseable {
                 ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "", now()));
     }
 
-    private void partOfStep(Change made) {
-        if (together != null) {
-            together.add(made);
-        }
-    }
-
     /** Makes everything that the work stores one step: all of it is stored or nothing, and it is undone together. */
     public synchronized void inOneStep(String words, Runnable work) {
-        together = new ArrayList<>();
         try {
-            transactions.write("store that", () -> {
-                work.run();
-                if (!together.isEmpty()) {
-                    changes.keep(words, together, "", now());
-                }
-            });
+            transactions.write("store that", () -> changes.together(words, now(), work));
         } finally {
-            together = null;
             shelf = null;
         }
     }
@@ -300,7 +266,7 @@ public final class Library implements AutoCloseable {
             }
             long id = attachments.add(shot, name, bytes, now());
             handle.execute("UPDATE attachment SET binned_at = '' WHERE id = ?", id);
-            partOfStep(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, ""));
+            changes.made(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, ""));
             return true;
         });
     }
@@ -408,12 +374,7 @@ public final class Library implements AutoCloseable {
     }
 
     private StoredStep store(String words, List<Change> wanted, String reason) {
-        wanted.forEach(changes::make);
-        if (together == null) {
-            changes.keep(words, wanted, reason, now());
-        } else {
-            together.addAll(wanted);
-        }
+        changes.store(words, wanted, reason, now());
         return took(new Changes.Kept(words, wanted));
     }
 

@@ -109,12 +109,13 @@ class SafeKeepingTest {
             }
         }
 
+        /** The other does not end before the reading has: who waited would give up after a minute. */
         @Test
         void readingNeverWaitsForAWriter() throws SQLException {
             try (Library library = Library.open(file()); Handle other = Jdbi.create("jdbc:sqlite:" + file()).open()) {
                 fill(library, 0, 2);
                 other.getConnection().createStatement().execute("BEGIN IMMEDIATE");
-                assertThat(CompletableFuture.supplyAsync(library::summaries).orTimeout(4, TimeUnit.SECONDS).join()).hasSize(2);
+                assertThat(library.summaries()).hasSize(2);
                 other.getConnection().createStatement().execute("ROLLBACK");
             }
         }
