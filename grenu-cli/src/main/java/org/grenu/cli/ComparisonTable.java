@@ -38,7 +38,7 @@ final class ComparisonTable {
         List<List<String>> rows = new ArrayList<>(List.of(List.of("change", "response", "effect", "unit", "same within", "p", "p by ranks", "verdict", "evidence")));
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                rows.add(List.of(effect.step().isPresent() ? effect.variable().title() + " " + effect.words() : effect.words(), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
+                rows.add(List.of(Wording.what(effect), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
                         "±" + DecimalText.exact(effect.margin()), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
                         effect.verdict().words(), effect.evidence()));
             }

@@ -49,7 +49,7 @@ public final class Wording {
     }
 
     /** {@return what changed with its step, such as {@code Grind +0.2} or {@code Gentle ramp, not Straight nine}} */
-    static String what(Effect effect) {
+    public static String what(Effect effect) {
         return effect.step().isPresent() ? effect.variable().title() + " " + effect.words() : effect.words();
     }
 
