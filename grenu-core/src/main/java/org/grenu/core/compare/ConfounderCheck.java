@@ -152,15 +152,21 @@ final class ConfounderCheck {
     }
 
     /** By row what the effect sets against each other: 1 and 0 for two levels, NaN for others; the number for a number. */
-    private static double[] asked(ResponseModel model, Effect effect) {
+    private double[] asked(ResponseModel model, Effect effect) {
+        Optional<Contrast.LevelPair> pair = contrast(question, model, effect).flatMap(Contrast::pair);
         return model.shots().stream().mapToDouble(shot -> {
-            if (effect.step().isPresent()) {
+            if (pair.isEmpty()) {
                 return effect.variable().number(shot).orElse(Double.NaN);
             }
             String level = effect.variable().level(shot).orElse("");
-            String[] pair = effect.change().split(", not ", 2);
-            return level.equals(pair[0]) ? 1 : level.equals(pair[1]) ? 0 : Double.NaN;
+            return level.equals(pair.get().one()) ? 1 : level.equals(pair.get().other()) ? 0 : Double.NaN;
         }).toArray();
+    }
+
+    /** The effect's change among those of a model, which may hold more than the effect's own. */
+    private static Optional<Contrast> contrast(Question question, ResponseModel model, Effect effect) {
+        return Contrast.of(question, model).stream().filter(one -> one.variable().equals(effect.variable())
+                && one.change().equals(effect.change()) && one.at().equals(effect.at())).findFirst();
     }
 
     /** Whether all that was asked about rose, or fell, along with the order. */
@@ -188,9 +194,8 @@ final class ConfounderCheck {
     private Optional<Estimate> adjusted(ResponseModel model, Effect effect, Characteristic one) {
         Question beside = question.beside(one.variable());
         ResponseModel wider = ResponseModel.of(beside, model.response(), model.shots(), ground);
-        return wider.fit() == null ? Optional.empty() : Contrast.of(beside, wider).stream()
-                .filter(contrast -> contrast.variable().equals(effect.variable()) && contrast.change().equals(effect.change()) && contrast.at().equals(effect.at()))
-                .findFirst().flatMap(contrast -> wider.fit().estimate(contrast.weights()));
+        return wider.fit() == null ? Optional.empty()
+                : contrast(beside, wider, effect).flatMap(contrast -> wider.fit().estimate(contrast.weights()));
     }
 
     /** {@return such as "day, bag and run order"} */
