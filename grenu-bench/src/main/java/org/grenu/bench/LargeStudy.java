@@ -1,6 +1,7 @@
 package org.grenu.bench;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
@@ -16,6 +17,7 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ShotCsvWriter;
+import org.grenu.library.AtomicFile;
 
 /** Writes a folder of simulated shots of 600 samples each, to measure imports with. */
 public final class LargeStudy {
@@ -29,7 +31,8 @@ public final class LargeStudy {
         int shots = Integer.parseInt(arguments[1]);
         for (int i = 0; i < shots; i++) {
             Shot shot = shot(i, i % 9 == 4 ? List.of(LogFlaw.KNOCKED_SCALE) : List.of());
-            Files.writeString(folder.resolve(String.format(Locale.ROOT, "large-%05d.csv", i)), ShotCsvWriter.write(shot));
+            byte[] text = ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8);
+            AtomicFile.create(folder.resolve(String.format(Locale.ROOT, "large-%05d.csv", i)), out -> out.write(text));
         }
         System.out.println(shots + " shots of " + shot(0, List.of()).log().size() + " samples in " + folder);
     }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -43,9 +44,12 @@ public final class DemoFilesCommand implements Callable<Integer> {
         return 0;
     }
 
-    /** The folder is the command's own: what it wrote before is written anew. */
+    /** What is there already and says the same stays; what says something else is not ours to replace. */
     private static void write(Path file, String text) throws IOException {
-        AtomicFile.replace(file, text.getBytes(StandardCharsets.UTF_8));
+        byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+        if (!Files.isRegularFile(file) || !Arrays.equals(Files.readAllBytes(file), bytes)) {
+            AtomicFile.create(file, out -> out.write(bytes));
+        }
     }
 
     /** Every third shot is written as JSON, so that both formats are at hand. */
