@@ -4,11 +4,11 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.Verdict;
+import org.grenu.core.quantity.Title;
 import org.grenu.desktop.control.Styles;
 
 /** What to pull next so that an open question is settled. */
@@ -26,10 +26,10 @@ final class NextShotsSection extends AnswerSection {
         Optional<Effect> open = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).stream().flatMap(effects -> effects.stream())
                 .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0).findFirst();
         if (open.isEmpty()) {
-            Optional<Verdict.Confounded> confounded = comparison.answers().stream().findFirst().stream().flatMap(answer -> answer.effects().stream())
-                    .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded found ? Stream.of(found) : Stream.empty()).findFirst();
-            if (confounded.isPresent()) {
-                getChildren().add(prose("More shots like these cannot settle it. Pull some in which it changes while " + confounded.get().with() + " stays as it is, in an order drawn by lot."));
+            Optional<String> unlike = comparison.answers().stream().findFirst().stream().flatMap(answer -> answer.effects().stream())
+                    .flatMap(effect -> unlikeThese(effect.verdict()).stream()).findFirst();
+            if (unlike.isPresent()) {
+                getChildren().add(prose("More shots like these cannot settle it. " + unlike.get()));
                 return;
             }
             boolean once = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
@@ -39,11 +39,20 @@ final class NextShotsSection extends AnswerSection {
         }
         Verdict.CannotSay cannot = (Verdict.CannotSay) open.get().verdict();
         getChildren().add(prose((cannot.likely() ? "About " + cannot.more() + " more shots settle " : "Even " + cannot.more() + " more shots are not likely to settle ")
-                + open.get().variable().title().toLowerCase(java.util.Locale.ROOT) + ", if its effect is as large as it seems."));
+                + Title.inSentence(open.get().variable().title()) + ", if its effect is as large as it seems."));
         if (!cannot.repeat().isEmpty() && cannot.likely()) {
             Map<String, Long> times = cannot.repeat().stream().collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
             getChildren().add(remark("Pull the recipe of " + times.entrySet().stream().map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))
                     .collect(Collectors.joining(", ")) + " again, in an order drawn by lot."));
         }
+    }
+
+    /** What other shots would tell where more of the same cannot. */
+    private static Optional<String> unlikeThese(Verdict verdict) {
+        if (verdict instanceof Verdict.Confounded confounded) {
+            return Optional.of("Pull some in which it changes while " + confounded.with() + " stays as it is, in an order drawn by lot.");
+        }
+        return verdict instanceof Verdict.Mediated mediated
+                ? Optional.of("Ask at equal setting, or pull some in which " + mediated.through() + " stays equal.") : Optional.empty();
     }
 }

@@ -3,7 +3,6 @@ package org.grenu.desktop.compare;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -28,6 +27,7 @@ import org.grenu.core.compare.Response;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.Variable;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.study.Factor;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
@@ -170,7 +170,7 @@ final class QuestionBar extends HBox {
 
     private CustomMenuItem together(Question.Pair pair) {
         String key = CompareChoices.key(pair);
-        return option(key.replaceAll("[^a-z0-9_]", "-"), pair.first().title() + " and " + pair.second().title().toLowerCase(Locale.ROOT) + " may act together",
+        return option(key.replaceAll("[^a-z0-9_]", "-"), pair.first().title() + " and " + Title.inSentence(pair.second().title()) + " may act together",
                 model.choicesProperty().get().interactions().contains(key), on -> model.choose(now -> {
                     List<String> pairs = new ArrayList<>(now.interactions());
                     pairs.remove(key);
