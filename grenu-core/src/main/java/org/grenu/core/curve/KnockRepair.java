@@ -133,6 +133,8 @@ final class KnockRepair implements CurveRepair {
         double[] room = roomToPause(time);
         int low = 0;
         int high = 0;
+        int done = 0;
+        int next = 0;
         for (int i = 0; i < n; i++) {
             double half = Math.min(WINDOW_SECONDS / 2, room[i]) + 1e-9;
             while (time[low] < time[i] - half) {
@@ -148,6 +150,9 @@ final class KnockRepair implements CurveRepair {
             while (high > i && time[high] > time[i] + half) {
                 high--;
             }
+            if (i < next && room[i] > 0) {
+                continue;
+            }
             int stride = 1 + (high - low) / LARGEST_WINDOW;
             int count = 0;
             for (int j = low; j <= high; j += stride) {
@@ -156,8 +161,20 @@ final class KnockRepair implements CurveRepair {
                 }
             }
             medians[i] = count == 0 ? Double.NaN : median(window, count);
+            between(time, medians, done, i);
+            done = i;
+            next = i + stride;
         }
         return medians;
+    }
+
+    /** A median changes less from sample to sample than its window was thinned by: between two a straight line does. */
+    private static void between(double[] time, double[] medians, int from, int to) {
+        double width = time[to] - time[from];
+        for (int i = from + 1; i < to; i++) {
+            double share = width > 0 ? (time[i] - time[from]) / width : 0;
+            medians[i] = medians[from] + share * (medians[to] - medians[from]);
+        }
     }
 
     /** For each sample the time in s to the nearest end of the log or long pause. */
