@@ -2,12 +2,10 @@ package org.grenu.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.Arrays;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -43,7 +41,7 @@ class HostileFilesTest {
         return out.toByteArray();
     }
 
-    /** An exponent of a hundred million was written out digit by digit. */
+    /** An exponent was written out digit by digit: this one would ask for two billion of them. */
     @Test
     void anExponentIsNotWrittenOut() throws IOException {
         byte[] bytes = replaced(sheet(sheet -> {
@@ -53,8 +51,8 @@ class HostileFilesTest {
                 sheet.value(i, 0, i);
                 sheet.value(i, 1, 12345);
             }
-        }), "12345", "1E100000000");
-        assertTimeoutPreemptively(Duration.ofSeconds(2), () -> assertThatThrownBy(() -> ShotReader.read("big.xlsx", bytes)).isInstanceOf(ImportFailure.class));
+        }), "12345", "1E2000000000");
+        assertThatThrownBy(() -> ShotReader.read("big.xlsx", bytes)).isInstanceOf(ImportFailure.class).satisfies(HostileFilesTest::foreseen);
     }
 
     @Test
@@ -74,25 +72,30 @@ class HostileFilesTest {
             }
             zip.closeEntry();
         }
-        assertTimeoutPreemptively(Duration.ofSeconds(2), () -> assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", out.toByteArray())).hasMessageContaining("unpacks to more"));
+        assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", out.toByteArray())).hasMessageContaining("unpacks to more");
     }
 
-    /** Each key of a preamble copied all keys before it. */
+    /** Each key of a preamble copied all keys before it: only so many are kept. */
     @Test
-    void aPreambleOfAHundredThousandKeysTakesLinearTime() {
+    void aPreambleOfAHundredThousandKeysIsBounded() throws ImportFailure {
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < 100_000; i++) {
             text.append("# key ").append(i).append(": ").append(i).append('\n');
         }
         text.append("time,pressure\n0,1\n1,2\n2,3\n3,4\n");
-        assertTimeoutPreemptively(Duration.ofSeconds(2), () -> assertThat(ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().sheet().extras()).hasSize(500));
+        assertThat(ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().sheet().extras()).hasSize(500);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"[", "{\"a\":"})
     void deepNestingIsRefused(String open) {
         byte[] bytes = open.repeat(200_000).getBytes(StandardCharsets.UTF_8);
-        assertTimeoutPreemptively(Duration.ofSeconds(2), () -> assertThatThrownBy(() -> ShotReader.read("deep.json", bytes)).isInstanceOf(ImportFailure.class));
+        assertThatThrownBy(() -> ShotReader.read("deep.json", bytes)).isInstanceOf(ImportFailure.class).satisfies(HostileFilesTest::foreseen);
+    }
+
+    /** Refused by a bound, before memory or stack ran out. */
+    private static void foreseen(Throwable refused) {
+        assertThat(refused).message().doesNotContain("memory").doesNotContain("could not be understood");
     }
 
     /** Puts other bytes into the sheet's own text; the archive is written anew around it. */
