@@ -136,6 +136,20 @@ class CommandsTest {
     }
 
     @Test
+    void theDemosFilesReplaceNoOthersAndWhatIsRefusedIsSaidInOneLine() throws IOException {
+        Path target = folder.resolve("demo");
+        CommandLine command = new CommandLine(new DemoFilesCommand()).setErr(new PrintWriter(err)).setExecutionExceptionHandler(new PlainFailures());
+        assertThat(command.execute(target.toString())).isZero();
+        assertThat(command.execute(target.toString())).as("what is the same stays").isZero();
+        Files.writeString(target.resolve(DemoFilesCommand.SHELF), "mine");
+        assertThat(command.execute(target.toString())).isEqualTo(1);
+        assertThat(err.toString()).contains("is there already and was not replaced").doesNotContain("\tat ");
+        assertThat(target.resolve(DemoFilesCommand.SHELF)).hasContent("mine");
+        assertThat(command.execute(target.resolve(DemoFilesCommand.SHELF).toString())).isEqualTo(1);
+        assertThat(err.toString()).doesNotContain("\tat ");
+    }
+
+    @Test
     void aMappingReadsSeveralShotsOfAForeignLog() throws IOException {
         String rows = IntStream.range(0, 600).mapToObj(i -> String.format(Locale.GERMANY, "%d;%.1f;%.1f;1,5", i % 300 * 100, i % 300 < 30 ? 0.1 : i % 300 < 250 ? 9.0 : 0,
                 Math.max(0, Math.min(i % 300, 260) - 70) * 0.2)).collect(Collectors.joining("\n"));

@@ -7,6 +7,7 @@ import org.grenu.cli.AnalyseCommand;
 import org.grenu.cli.CompareCommand;
 import org.grenu.cli.DemoFilesCommand;
 import org.grenu.cli.LibraryCommand;
+import org.grenu.cli.PlainFailures;
 import org.grenu.cli.SimulateCommand;
 import org.grenu.cli.ValidateCommand;
 import picocli.CommandLine;
@@ -34,7 +35,7 @@ public final class Grenu implements Callable<Integer> {
 
     /** Runs the command line and ends the process with its exit code. */
     public static void main(String[] arguments) {
-        System.exit(new CommandLine(new Grenu()).execute(arguments));
+        System.exit(new CommandLine(new Grenu()).setExecutionExceptionHandler(new PlainFailures()).execute(arguments));
     }
 
     @Override
