@@ -60,7 +60,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         });
         return new StudySettings(TimeConvention.find(kept.getOrDefault(CONVENTION, "")).orElse(USUAL.convention),
                 new ReadOptions(axis, channels.isEmpty() ? USUAL.options.channels() : channels),
-                kept.containsKey(PACKS) ? List.of(kept.get(PACKS).split(" ")) : USUAL.chosenPacks, edited,
+                kept.containsKey(PACKS) ? Arrays.stream(kept.get(PACKS).split(" ")).filter(id -> !id.isEmpty()).toList() : USUAL.chosenPacks, edited,
                 kept.getOrDefault(SEARCHES, "").lines().filter(line -> !line.isBlank()).toList(), kept.getOrDefault(COMPARE, ""));
     }
 
