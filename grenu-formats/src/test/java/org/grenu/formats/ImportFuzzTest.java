@@ -6,10 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -24,14 +22,19 @@ class ImportFuzzTest {
     private static final byte[] CSV = ShotCsvWriter.write(SHOT).getBytes(StandardCharsets.UTF_8);
     private static final byte[] JSON = ShotJsonWriter.write(SHOT).getBytes(StandardCharsets.UTF_8);
 
-    @Property(tries = 1500)
-    void arbitraryBytes(@ForAll @Size(max = 400) byte[] bytes) {
-        survives(bytes);
+    @ParameterizedTest
+    @Seeds(150)
+    void arbitraryBytes(Draws any) {
+        any.list(10, 10, () -> any.bytes(0, 400)).forEach(ImportFuzzTest::survives);
     }
 
-    @Property(tries = 700)
-    void damagedFiles(@ForAll boolean json, @ForAll @Size(min = 1, max = 12) int[] places, @ForAll @Size(min = 12, max = 12) byte[] values,
-            @ForAll @IntRange(min = 1, max = 100) int keptPercent) {
+    @ParameterizedTest
+    @Seeds(700)
+    void damagedFiles(Draws any) {
+        boolean json = any.toss();
+        int[] places = any.list(1, 12, () -> (int) any.anyLong()).stream().mapToInt(Integer::intValue).toArray();
+        byte[] values = any.bytes(12, 12);
+        int keptPercent = any.integer(1, 100);
         byte[] whole = json ? JSON : CSV;
         byte[] damaged = Arrays.copyOf(whole, Math.max(1, whole.length * keptPercent / 100));
         for (int i = 0; i < places.length; i++) {
@@ -41,8 +44,10 @@ class ImportFuzzTest {
         survives(damaged);
     }
 
-    @Property(tries = 500)
-    void tablesOfOddCells(@ForAll @Size(max = 60) char[] cells) {
+    @ParameterizedTest
+    @Seeds(500)
+    void tablesOfOddCells(Draws any) {
+        char[] cells = any.text(0, 60).toCharArray();
         StringBuilder table = new StringBuilder("time;pressure;weight;flow\n");
         for (int i = 0; i < cells.length; i++) {
             String cell = cells[i] % 7 == 0 ? "1e308" : cells[i] % 5 == 0 ? "" : cells[i] % 3 == 0 ? "0," + (int) cells[i] : String.valueOf(cells[i] % 200);

@@ -7,11 +7,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.OwnFactor;
@@ -97,8 +95,11 @@ class CommonGroundTest {
     }
 
     /** Doubling every difference doubles every effect and its interval; moving everything moves nothing. */
-    @Property(tries = 25)
-    void effectsFollowTheDataInProportion(@ForAll @IntRange(min = 1, max = 5000) int seed, @ForAll @DoubleRange(min = 0.5, max = 3) double factor) {
+    @ParameterizedTest
+    @Seeds(25)
+    void effectsFollowTheDataInProportion(Draws any) {
+        int seed = any.integer(1, 5000);
+        double factor = any.number(0.5, 3);
         Random random = new Random(seed);
         List<ComparedShot> plain = new ArrayList<>();
         List<ComparedShot> stretched = new ArrayList<>();

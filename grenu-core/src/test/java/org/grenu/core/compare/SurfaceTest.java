@@ -8,13 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.Size;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class SurfaceTest {
 
@@ -85,8 +84,11 @@ class SurfaceTest {
     }
 
     /** Every point lies within its own hull, and so does every mixture of two of them. */
-    @Property(tries = 200)
-    void theHullHoldsItsPointsAndAllBetweenThem(@ForAll @Size(min = 3, max = 12) List<@DoubleRange(min = -5, max = 5) Double> xs, @ForAll @DoubleRange(min = 0, max = 1) double share) {
+    @ParameterizedTest
+    @Seeds(200)
+    void theHullHoldsItsPointsAndAllBetweenThem(Draws any) {
+        List<Double> xs = any.list(3, 12, () -> any.number(-5, 5));
+        double share = any.number(0, 1);
         List<double[]> points = new ArrayList<>();
         for (int i = 0; i < xs.size(); i++) {
             points.add(new double[] {xs.get(i), Math.sin(3 * xs.get(i)) + i % 3});

@@ -5,11 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
 import org.grenu.core.curve.ChangePoints.Piece;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class ChangePointsTest {
 
@@ -25,8 +26,10 @@ class ChangePointsTest {
     }
 
     /** Pruning must not change the optimum: checked against every one-change split, which the optimum cannot exceed. */
-    @Property(tries = 60)
-    void noSplitInTwoIsCheaper(@ForAll long seed) {
+    @ParameterizedTest
+    @Seeds(60)
+    void noSplitInTwoIsCheaper(Draws any) {
+        long seed = any.anyLong();
         Well19937c random = new Well19937c(seed);
         double[] values = new double[40];
         int bend = 8 + random.nextInt(24);

@@ -5,11 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class SavitzkyGolayTest {
 
@@ -23,9 +22,13 @@ class SavitzkyGolayTest {
     }
 
     /** A parabola is its own smoothing, and its slope is exact, at the ends too. */
-    @Property(tries = 200)
-    void reproducesParabolasToTheEnds(@ForAll @DoubleRange(min = -5, max = 5) double a, @ForAll @DoubleRange(min = -5, max = 5) double b,
-            @ForAll @DoubleRange(min = -5, max = 5) double c, @ForAll @IntRange(min = 2, max = 12) int half) {
+    @ParameterizedTest
+    @Seeds(200)
+    void reproducesParabolasToTheEnds(Draws any) {
+        double a = any.number(-5, 5);
+        double b = any.number(-5, 5);
+        double c = any.number(-5, 5);
+        int half = any.integer(2, 12);
         double[] values = new double[40];
         for (int i = 0; i < values.length; i++) {
             double t = 0.1 * i;

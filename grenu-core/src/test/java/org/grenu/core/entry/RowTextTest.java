@@ -8,12 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Combinators;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.shelf.ShelfField;
 import org.junit.jupiter.api.Test;
@@ -25,20 +21,18 @@ class RowTextTest {
 
     private static final ShelfField TABLE = ShelfField.LIFE;
 
-    @Provide
-    Arbitrary<List<Row>> lives() {
-        Arbitrary<String> day = Arbitraries.integers().between(0, 4000).map(after -> LocalDate.of(2020, 1, 1).plusDays(after).toString());
-        Arbitrary<String> event = Arbitraries.of(TABLE.columns().get(1).choices());
-        Arbitrary<String> mass = Arbitraries.integers().between(0, 10_000_000).map(hundredths -> DecimalText.exact(hundredths / 100.0));
-        Arbitrary<String> words = Arbitraries.strings().withChars("abcäöü ,.()0123456789").ofMaxLength(30).map(text -> text.strip().replaceAll("\\s+", " "))
-                .filter(text -> !text.startsWith("?"));
-        return Combinators.combine(day, event, mass.injectNull(0.3).map(text -> text == null ? "" : text), words)
-                .as((a, b, c, d) -> new Row(List.of(a, b, c, d))).list().ofMinSize(1).ofMaxSize(6);
+    private static List<Row> lives(Draws any) {
+        return any.list(1, 6, () -> new Row(List.of(LocalDate.of(2020, 1, 1).plusDays(any.integer(0, 4000)).toString(),
+                any.of(TABLE.columns().get(1).choices()),
+                any.oneIn(3) ? "" : DecimalText.exact(any.integer(0, 10_000_000) / 100.0),
+                any.text("abcäöü ,.()0123456789", 0, 30).strip().replaceAll("\\s+", " "))));
     }
 
     /** Rows with unknown cells between known ones come back as they were, in the order they were written. */
-    @Property(tries = 500)
-    void everyTableReadsBack(@ForAll("lives") List<Row> rows) {
+    @ParameterizedTest
+    @Seeds(500)
+    void everyTableReadsBack(Draws any) {
+        List<Row> rows = lives(any);
         String text = rows.stream().map(Row::text).collect(Collectors.joining("; "));
         Entries read = Entries.NONE.with(TABLE, text);
 
@@ -51,8 +45,11 @@ class RowTextTest {
     }
 
     /** One wrong row refuses the table: no half of it is entered, and the message names what is wrong. */
-    @Property(tries = 200)
-    void oneWrongRowRefusesAll(@ForAll("lives") List<Row> rows, @ForAll int place) {
+    @ParameterizedTest
+    @Seeds(200)
+    void oneWrongRowRefusesAll(Draws any) {
+        List<Row> rows = lives(any);
+        int place = any.integer(-1000, 1000);
         List<String> texts = new ArrayList<>(rows.stream().map(Row::text).toList());
         texts.add(Math.floorMod(place, texts.size() + 1), "2026-02-30 roasted");
         Entries before = Entries.NONE.with(TABLE, "2026-01-01 roasted");

@@ -6,11 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.Size;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** Reference values: R 4.2.2, {@code isoreg} and {@code splinefun(method = "monoH.FC")}, on the same points. */
 class ValveCalibrationTest {
@@ -52,8 +51,10 @@ class ValveCalibrationTest {
         assertThat(curve().where(6.9)).isNaN();
     }
 
-    @Property(tries = 200)
-    void neverTurnsBack(@ForAll @Size(min = 2, max = 9) List<@DoubleRange(min = 0, max = 5) Double> steps) {
+    @ParameterizedTest
+    @Seeds(200)
+    void neverTurnsBack(Draws any) {
+        List<Double> steps = any.list(2, 9, () -> any.number(0, 5));
         double[] x = new double[steps.size()];
         double[] y = new double[steps.size()];
         for (int i = 0; i < x.length; i++) {

@@ -12,13 +12,11 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import net.jqwik.api.Example;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
 import org.grenu.core.curve.Samples;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** What holds of every linear model, whatever the data. */
 class LinearModelTest {
@@ -36,8 +34,11 @@ class LinearModelTest {
         return new Study(new Design(rows, List.of(number, levels)), number, levels, Samples.of(y), KnownErrors.ones(rows));
     }
 
-    @Property(tries = 100)
-    void residualsStandSquareOnTheModelAndLeveragesCountItsColumns(@ForAll long seed, @ForAll @IntRange(min = 6, max = 40) int rows) {
+    @ParameterizedTest
+    @Seeds(100)
+    void residualsStandSquareOnTheModelAndLeveragesCountItsColumns(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(6, 40);
         Study study = study(seed, rows);
         FixedFit fit = FixedFit.of(study.design, study.y, study.ones);
         double[][] x = study.design.matrix();
@@ -50,8 +51,11 @@ class LinearModelTest {
     }
 
     /** A row of weight two is that row twice, but for the degrees of freedom. */
-    @Property(tries = 60)
-    void aWeightOfTwoIsTheRowTwice(@ForAll long seed, @ForAll @IntRange(min = 7, max = 20) int rows) {
+    @ParameterizedTest
+    @Seeds(60)
+    void aWeightOfTwoIsTheRowTwice(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(7, 20);
         Study study = study(seed, rows);
         double[] weights = new double[rows];
         Arrays.fill(weights, 1);
@@ -68,8 +72,11 @@ class LinearModelTest {
     }
 
     /** The answer does not hang on which level is held to be the first, nor on the order of the terms. */
-    @Property(tries = 60)
-    void meansAndTestsDoNotHangOnTheCoding(@ForAll long seed, @ForAll @IntRange(min = 8, max = 30) int rows) {
+    @ParameterizedTest
+    @Seeds(60)
+    void meansAndTestsDoNotHangOnTheCoding(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(8, 30);
         Study study = study(seed, rows);
         List<String> turned = new ArrayList<>(study.levels.levels());
         turned.add(turned.remove(0));
@@ -87,8 +94,11 @@ class LinearModelTest {
     }
 
     /** With one degree of freedom F is t squared, and both give the same p. */
-    @Property(tries = 60)
-    void oneContrastIsTestedAlikeByTAndF(@ForAll long seed, @ForAll @IntRange(min = 7, max = 25) int rows) {
+    @ParameterizedTest
+    @Seeds(60)
+    void oneContrastIsTestedAlikeByTAndF(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(7, 25);
         Study study = study(seed, rows);
         FixedFit fit = FixedFit.of(study.design, study.y, study.ones);
         Estimate slope = fit.estimate(fit.design().slope(study.number)).orElseThrow();
@@ -97,8 +107,12 @@ class LinearModelTest {
         assertThat(test.p()).isCloseTo(slope.pAgainst(0), within(1e-9));
     }
 
-    @Property(tries = 60)
-    void aColumnThatAnotherExplainsIsNotTold(@ForAll long seed, @ForAll @IntRange(min = 6, max = 20) int rows, @ForAll @DoubleRange(min = 0.1, max = 50) double factor) {
+    @ParameterizedTest
+    @Seeds(60)
+    void aColumnThatAnotherExplainsIsNotTold(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(6, 20);
+        double factor = any.number(0.1, 50);
         Study study = study(seed, rows);
         Term.Numeric copy = new Term.Numeric("copy", Samples.of(Arrays.stream(study.number.values().toArray()).map(v -> 5 - factor * v).toArray()));
         FixedFit fit = FixedFit.of(new Design(rows, List.of(study.number, study.levels, copy)), study.y, study.ones);
@@ -112,8 +126,10 @@ class LinearModelTest {
     }
 
     /** Shifting every group leaves the effect within groups as it is; groups that do not shift leave fixed effects' numbers. */
-    @Property(tries = 25)
-    void aRandomInterceptTakesTheGroupsOut(@ForAll @IntRange(min = 1, max = 10_000) int seed) {
+    @ParameterizedTest
+    @Seeds(25)
+    void aRandomInterceptTakesTheGroupsOut(Draws any) {
+        int seed = any.integer(1, 10_000);
         int rows = 24;
         Random random = new Random(seed);
         double[] x = IntStream.range(0, rows).mapToDouble(i -> i % 4).toArray();
@@ -139,7 +155,7 @@ class LinearModelTest {
         assertThat(Arrays.stream(fit.residuals()).map(Math::abs).max().orElseThrow()).as("shifts are foreseen and taken out").isLessThan(5);
     }
 
-    @Example
+    @Test
     void groupsThatDoNotShiftLeaveFixedEffects() {
         int rows = 12;
         double[] y = {1, -1, 1, -1, -1, 1, -1, 1, 1, -1, -1, 1};
@@ -155,8 +171,10 @@ class LinearModelTest {
     }
 
     /** Holm lies between no correction and Bonferroni's, keeps the order, and is 1 at most. */
-    @Property(tries = 200)
-    void holmLiesBetweenNoneAndBonferroni(@ForAll @Size(min = 1, max = 12) List<@DoubleRange(min = 0, max = 1) Double> p) {
+    @ParameterizedTest
+    @Seeds(200)
+    void holmLiesBetweenNoneAndBonferroni(Draws any) {
+        List<Double> p = any.list(1, 12, () -> any.number(0, 1));
         List<Double> adjusted = Adjustment.holm(p);
         for (int i = 0; i < p.size(); i++) {
             assertThat(adjusted.get(i)).isBetween(p.get(i), Math.min(1, p.size() * p.get(i)));
@@ -169,16 +187,19 @@ class LinearModelTest {
     }
 
     /** Holm's own kind of example: 0.01, 0.04, 0.03, 0.005 (worked by hand). */
-    @Example
+    @Test
     void holmByHand() {
         assertThat(Adjustment.holm(List.of(0.01, 0.04, 0.03, 0.005)).stream().map(p -> Math.rint(1e6 * p) / 1e6).collect(Collectors.toList()))
                 .containsExactly(0.03, 0.06, 0.06, 0.02);
     }
 
     /** Being the same within a margin gets harder as the effect nears it, and two one-sided tests are the 90 % interval. */
-    @Property(tries = 100)
-    void equivalenceIsTheNinetyPercentInterval(@ForAll @DoubleRange(min = -1, max = 1) double value, @ForAll @DoubleRange(min = 0.05, max = 0.6) double se,
-            @ForAll @IntRange(min = 2, max = 60) int df) {
+    @ParameterizedTest
+    @Seeds(100)
+    void equivalenceIsTheNinetyPercentInterval(Draws any) {
+        double value = any.number(-1, 1);
+        double se = any.number(0.05, 0.6);
+        int df = any.integer(2, 60);
         Estimate estimate = new Estimate(value, se, df);
         double half = estimate.halfWidth(0.9);
         boolean inside = value - half > -0.5 && value + half < 0.5;
@@ -187,8 +208,11 @@ class LinearModelTest {
     }
 
     /** The quantile undoes the tail, and for two means is √2 times Student's. */
-    @Property(tries = 15)
-    void studentizedRangeAndItsQuantile(@ForAll @IntRange(min = 2, max = 6) int means, @ForAll @IntRange(min = 3, max = 60) int df) {
+    @ParameterizedTest
+    @Seeds(15)
+    void studentizedRangeAndItsQuantile(Draws any) {
+        int means = any.integer(2, 6);
+        int df = any.integer(3, 60);
         double q = StudentizedRange.quantile(0.05, means, df);
         assertThat(StudentizedRange.upperTail(q, means, df)).isCloseTo(0.05, within(1e-5));
         assertThat(StudentizedRange.upperTail(q, means + 1, df)).as("more means spread wider").isGreaterThan(0.05);
@@ -198,8 +222,11 @@ class LinearModelTest {
     }
 
     /** More rows never widen a contrast, and each added row lowers its variance. */
-    @Property(tries = 40)
-    void moreRowsNarrow(@ForAll long seed, @ForAll @IntRange(min = 7, max = 20) int rows) {
+    @ParameterizedTest
+    @Seeds(40)
+    void moreRowsNarrow(Draws any) {
+        long seed = any.anyLong();
+        int rows = any.integer(7, 20);
         Study study = study(seed, rows);
         FixedFit fit = FixedFit.of(study.design, study.y, study.ones);
         double[] slope = fit.design().slope(study.number);
@@ -215,7 +242,7 @@ class LinearModelTest {
     }
 
     /** Models with a bend: a product is a term of its own, and stands after its parts. */
-    @Example
+    @Test
     void squaresAndProductsFollowTheirParts() {
         Term.Numeric x = new Term.Numeric("x", Samples.of(1, 2, 3, 4, 5));
         Term.Product square = new Term.Product(x, x);

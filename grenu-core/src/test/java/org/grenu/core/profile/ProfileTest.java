@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
@@ -44,8 +44,10 @@ class ProfileTest {
         assertThatThrownBy(() -> Profile.parse(text)).isInstanceOf(IllegalArgumentException.class).hasMessageMatching("(?s).*(step|Step|end).*");
     }
 
-    @Property(tries = 300)
-    void nothingTypedDoesHarm(@ForAll String text) {
+    @ParameterizedTest
+    @Seeds(300)
+    void nothingTypedDoesHarm(Draws any) {
+        String text = any.text();
         try {
             Profile.parse(text + ": pressure 9 until " + text);
         } catch (IllegalArgumentException refused) {

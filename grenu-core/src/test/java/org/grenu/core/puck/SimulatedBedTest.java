@@ -3,11 +3,11 @@ package org.grenu.core.puck;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.grenu.core.hydraulics.Bed;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** The limits in which the bed's behaviour is known exactly. */
 class SimulatedBedTest {
@@ -25,9 +25,12 @@ class SimulatedBedTest {
         return bed;
     }
 
-    @Property(tries = 40)
-    void waterAndSolidsAreConserved(@ForAll @DoubleRange(min = 0.3, max = 8) double flow, @ForAll @DoubleRange(min = 0, max = 9) double bar,
-            @ForAll @DoubleRange(min = 0, max = 50) double rate) {
+    @ParameterizedTest
+    @Seeds(40)
+    void waterAndSolidsAreConserved(Draws any) {
+        double flow = any.number(0.3, 8);
+        double bar = any.number(0, 9);
+        double rate = any.number(0, 50);
         BedSettings settings = new BedSettings(30, 26, 1.5, 0.19, 150e-6, 500, 0.3, 15, 5, 3, 0.1, 0.5, 1.4, 24, 2.5, 2.5, rate, 0.05, 0.32);
         SimulatedBed bed = new SimulatedBed(settings);
         double in = 0;
@@ -39,8 +42,10 @@ class SimulatedBedTest {
         assertThat(bed.solidsHeld() + bed.solidsOut()).isCloseTo(5.0, within(1e-9));
     }
 
-    @Property(tries = 30)
-    void constantPermeabilityGivesDarcysFlowExactly(@ForAll @DoubleRange(min = 0.5, max = 12) double bar) {
+    @ParameterizedTest
+    @Seeds(30)
+    void constantPermeabilityGivesDarcysFlowExactly(Draws any) {
+        double bar = any.number(0.5, 12);
         BedSettings settings = plain(0, 0, 0.3, 25);
         SimulatedBed bed = wetted(settings, 2, 0.01);
         double permeability = 0.2 * 0.2 * 0.2 * 150e-6 * 150e-6 / (180 * 0.8 * 0.8) / 500;

@@ -4,19 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.hipparchus.random.Well19937c;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class MeasuredTest {
 
     /** JCGM 100:2008, 5.1.6: relative variances of a product or quotient add up. */
-    @Property(tries = 300)
-    void relativeVariancesAddUp(@ForAll @DoubleRange(min = 0.5, max = 90) double a, @ForAll @DoubleRange(min = 0.5, max = 90) double b,
-            @ForAll @DoubleRange(min = 0, max = 0.1) double ra, @ForAll @DoubleRange(min = 0, max = 0.1) double rb) {
+    @ParameterizedTest
+    @Seeds(300)
+    void relativeVariancesAddUp(Draws any) {
+        double a = any.number(0.5, 90);
+        double b = any.number(0.5, 90);
+        double ra = any.number(0, 0.1);
+        double rb = any.number(0, 0.1);
         Measured x = new Measured(a, a * ra, 0);
         Measured y = new Measured(b, 0, b * rb);
         double expected = ra * ra + rb * rb;

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalLong;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
 import org.grenu.core.entry.Entries;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class BagTest {
 
@@ -38,9 +38,12 @@ class BagTest {
         assertThat(life("2026-05-09 roasted").ageDays(LocalDate.of(2026, 5, 1))).as("not roasted yet").isEmpty();
     }
 
-    @Property(tries = 200)
-    void ageGrowsByADayADayUnlessFrozen(@ForAll @IntRange(min = 0, max = 40) int frozenAfter, @ForAll @IntRange(min = 0, max = 40) int frozenFor,
-                                        @ForAll @IntRange(min = 0, max = 120) int after) {
+    @ParameterizedTest
+    @Seeds(200)
+    void ageGrowsByADayADayUnlessFrozen(Draws any) {
+        int frozenAfter = any.integer(0, 40);
+        int frozenFor = any.integer(0, 40);
+        int after = any.integer(0, 120);
         BagLife life = life(ROAST + " roasted; " + ROAST.plusDays(frozenAfter) + " frozen; " + ROAST.plusDays(frozenAfter + frozenFor) + " thawed");
         LocalDate day = ROAST.plusDays(after);
         long step = life.ageDays(day.plusDays(1)).getAsLong() - life.ageDays(day).getAsLong();

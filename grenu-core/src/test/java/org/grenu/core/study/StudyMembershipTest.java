@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Optional;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 class StudyMembershipTest {
 
@@ -64,8 +64,11 @@ class StudyMembershipTest {
     }
 
     /** Whatever was joined in whatever order, leaving what was joined last leads back to what was there. */
-    @Property
-    void leavingTakesJoiningBack(@ForAll @IntRange(max = 4) int before, @ForAll boolean withArm) {
+    @ParameterizedTest
+    @Seeds(60)
+    void leavingTakesJoiningBack(Draws any) {
+        int before = any.integer(0, 4);
+        boolean withArm = any.toss();
         ShotSheet sheet = ShotSheet.EMPTY;
         for (int i = 0; i < before; i++) {
             sheet = join(sheet, "Study " + i, i % 2 == 0 ? "arm " + i : null);

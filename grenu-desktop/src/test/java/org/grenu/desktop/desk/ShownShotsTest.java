@@ -8,10 +8,8 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import javafx.beans.Observable;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
@@ -19,6 +17,7 @@ import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** What is shown follows what is stored, one shot or many at a time. */
 class ShownShotsTest {
@@ -32,8 +31,11 @@ class ShownShotsTest {
     }
 
     /** Whatever is changed and taken away in whatever portions, the list holds each shot once, as last told, by number. */
-    @Property(tries = 300)
-    void theListFollows(@ForAll @Size(max = 40) List<@IntRange(min = 1, max = 60) Integer> changes, @ForAll @IntRange(min = 1, max = 25) int portion) {
+    @ParameterizedTest
+    @Seeds(300)
+    void theListFollows(Draws any) {
+        List<Integer> changes = any.list(0, 40, () -> any.integer(1, 60));
+        int portion = any.integer(1, 25);
         ShownShots shown = new ShownShots();
         TreeMap<Integer, ShotSummary> expected = new TreeMap<>();
         for (int from = 0; from < changes.size(); from += portion) {

@@ -6,29 +6,32 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.Size;
-import net.jqwik.api.constraints.UniqueElements;
-import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.diagnosis.Siblings;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.formats.rules.ShippedPacks;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** Choices are kept as they are, and what is kept is read however old, new or broken it is. */
 class StudySettingsTest {
 
     private static final RulePack PACK = ShippedPacks.all().get(3);
 
-    @Property(tries = 200)
-    void whateverIsChosenIsKept(@ForAll TimeConvention convention, @ForAll AxisKind axis,
-            @ForAll @Size(min = 1, max = 6) @UniqueElements List<Channel> channels, @ForAll @UniqueElements List<Boolean> speaks) {
+    @ParameterizedTest
+    @Seeds(200)
+    void whateverIsChosenIsKept(Draws any) {
+        TimeConvention convention = any.of(TimeConvention.values());
+        AxisKind axis = any.of(AxisKind.values());
+        List<Channel> channels = List.copyOf(any.some(1, 6, List.of(Channel.values())));
+        List<Boolean> speaks = any.list(0, ShippedPacks.all().size(), any::toss);
         StudySettings chosen = StudySettings.USUAL.with(convention).with(new ReadOptions(axis, channels));
         for (int i = 0; i < speaks.size(); i++) {
             chosen = chosen.with(ShippedPacks.all().get(i), speaks.get(i));

@@ -6,21 +6,21 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
-import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
+import org.junit.jupiter.params.ParameterizedTest;
 
 /** Scales hold their values, labels keep clear of each other, zooming stays within the log, mass finds its time. */
 class PlacingTest {
 
-    @Property(tries = 300)
-    void placedLabelsAreInBoundsAndApart(@ForAll @Size(min = 1, max = 60) List<@DoubleRange(min = 0, max = 400) Double> places) {
+    @ParameterizedTest
+    @Seeds(300)
+    void placedLabelsAreInBoundsAndApart(Draws any) {
+        List<Double> places = any.list(1, 60, () -> any.number(0, 400));
         Rectangle2D bounds = new Rectangle2D.Double(0, 0, 420, 48);
         LabelPlacer placer = new LabelPlacer(bounds);
         List<Rectangle2D> placed = new ArrayList<>();
@@ -40,9 +40,12 @@ class PlacingTest {
         }
     }
 
-    @Property(tries = 500)
-    void scalesHoldEveryValue(@ForAll Channel channel, @ForAll @DoubleRange(min = -5, max = 120) double one,
-            @ForAll @DoubleRange(min = -5, max = 120) double other) {
+    @ParameterizedTest
+    @Seeds(500)
+    void scalesHoldEveryValue(Draws any) {
+        Channel channel = any.of(Channel.values());
+        double one = any.number(-5, 120);
+        double other = any.number(-5, 120);
         double least = Math.min(one, other);
         double largest = Math.max(one, other);
         StripScale scale = StripScale.of(channel, least, largest);
@@ -53,9 +56,12 @@ class PlacingTest {
         assertThat(scale.ticks().values().stream().map(scale.ticks()::label)).as("ticks read differently").doesNotHaveDuplicates();
     }
 
-    @Property(tries = 500)
-    void zoomingAndMovingStayWithinTheLog(@ForAll @DoubleRange(min = 0, max = 60) double about, @ForAll @DoubleRange(min = 0.01, max = 20) double factor,
-            @ForAll @DoubleRange(min = -100, max = 100) double by) {
+    @ParameterizedTest
+    @Seeds(500)
+    void zoomingAndMovingStayWithinTheLog(Draws any) {
+        double about = any.number(0, 60);
+        double factor = any.number(0.01, 20);
+        double by = any.number(-100, 100);
         AxisRange whole = new AxisRange(-3, 58);
         AxisRange view = whole.zoomed(about, 0.3, whole).zoomed(about, factor, whole).moved(by, whole);
         assertThat(view.from()).isGreaterThanOrEqualTo(whole.from() - 1e-9);
@@ -64,8 +70,11 @@ class PlacingTest {
     }
 
     /** The moment under the pointer stays under it while the wheel turns, as long as the log's ends allow. */
-    @Property(tries = 300)
-    void theMomentUnderThePointerStaysThere(@ForAll @DoubleRange(min = 20, max = 40) double about, @ForAll @DoubleRange(min = 0.2, max = 1) double factor) {
+    @ParameterizedTest
+    @Seeds(300)
+    void theMomentUnderThePointerStaysThere(Draws any) {
+        double about = any.number(20, 40);
+        double factor = any.number(0.2, 1);
         AxisRange whole = new AxisRange(0, 60);
         AxisRange view = new AxisRange(15, 45);
         AxisRange zoomed = view.zoomed(about, factor, whole);
@@ -73,8 +82,10 @@ class PlacingTest {
     }
 
     /** A cup that fills unevenly, even stands still: mass along the axis comes back as its own time. */
-    @Property(tries = 200)
-    void massFindsItsTime(@ForAll @Size(min = 30, max = 200) List<@IntRange(min = 0, max = 12) Integer> steps) {
+    @ParameterizedTest
+    @Seeds(200)
+    void massFindsItsTime(Draws any) {
+        List<Integer> steps = any.list(30, 200, () -> any.integer(0, 12));
         double[] mass = new double[steps.size() + 1];
         for (int i = 0; i < steps.size(); i++) {
             mass[i + 1] = mass[i] + steps.get(i) / 10.0;

@@ -8,15 +8,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.DoubleStream;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
 import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
+import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.diagnosis.ShotContext;
-import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.Siblings;
+import org.grenu.core.property.Draws;
+import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.Plausibility;
@@ -213,8 +213,10 @@ class RulePackTest {
         assertThatThrownBy(() -> RulePack.parse(text.replace('~', '\n'))).isInstanceOf(RulePackError.class).hasMessageStartingWith(message);
     }
 
-    @Property(tries = 300)
-    void nothingTypedDoesHarm(@ForAll String text) {
+    @ParameterizedTest
+    @Seeds(300)
+    void nothingTypedDoesHarm(Draws any) {
+        String text = any.text();
         try {
             RulePack.parse(text);
         } catch (RulePackError refused) {
