@@ -7,13 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
@@ -22,6 +19,9 @@ import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.puck.SimulatedRig;
 import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
@@ -55,14 +55,14 @@ public class ComparisonBenchmark {
     private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
     private static final DemoProfile[] PROFILES = {DemoProfile.STRAIGHT_NINE, DemoProfile.LOW_SIX};
 
-    private final List<ComparedShot> shots = shots();
-    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, shots.stream().map(ComparedShot::sheet).toList());
+    private final List<MeasuredShot> shots = shots();
+    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, shots.stream().map(MeasuredShot::sheet).toList());
     private final OverlayFigure forty = figure(40);
     private final OverlayFigure twoHundred = figure(200);
     private final BufferedImage image = new BufferedImage(676, 340, BufferedImage.TYPE_INT_ARGB_PRE);
 
-    private static List<ComparedShot> shots() {
-        List<ComparedShot> shots = new ArrayList<>();
+    private static List<MeasuredShot> shots() {
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 200; i++) {
             double grind = (22 + 2 * (i % 2)) / 10.0;
             DemoProfile profile = PROFILES[i / 2 % 2];
@@ -71,7 +71,7 @@ public class ComparisonBenchmark {
                     .with(SheetField.TEMPERATURE, i % 3 == 0 ? 90 : 93).with(SheetField.PROFILE, profile.title())
                     .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2)).with(SheetField.MACHINE, "Rig 1")
                     .with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "))).with(SheetField.ZERO, shot.zero());
-            shots.add(new ComparedShot("s" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
+            shots.add(new MeasuredShot("s" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
         }
         return shots;
     }

@@ -11,17 +11,17 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.ComparisonBasis;
-import org.grenu.core.compare.OwnResponse;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.Response;
-import org.grenu.core.compare.RunOrder;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.OwnResponse;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.RunOrder;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
@@ -86,7 +86,7 @@ public final class CompareCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         sources.failures().forEach(failure -> errors.println("grenu: " + failure));
         ShotFilter wanted = ShotFilter.parse(filter);
-        List<ComparedShot> shots = sources.shots().stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).toList();
+        List<MeasuredShot> shots = sources.shots().stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).toList();
         if (shots.isEmpty()) {
             errors.println("grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
             errors.flush();
@@ -100,8 +100,8 @@ public final class CompareCommand implements Callable<Integer> {
         return sources.failures().isEmpty() ? 0 : AnalyseCommand.FAILED;
     }
 
-    private Question question(List<ComparedShot> shots) {
-        List<ShotSheet> sheets = shots.stream().map(ComparedShot::sheet).toList();
+    private Question question(List<MeasuredShot> shots) {
+        List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
         List<Variable> variables = factors.stream().map(name -> name.equals(RunOrder.KEY) ? RunOrder.among(shots) : variable(name, sheets)).toList();
         List<Question.Pair> pairs = interactions.stream().map(pair -> pair(pair, variables)).toList();
         Map<String, Double> kept = margins(sheets);

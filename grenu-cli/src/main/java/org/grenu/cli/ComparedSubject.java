@@ -5,16 +5,16 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.grenu.core.compare.ComparedShot;
-import org.grenu.core.compare.Response;
-import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
 
 /** What the filter finds in a shot that is to be compared. */
-record ComparedSubject(ComparedShot shot) implements ShotFilter.Subject {
+record ComparedSubject(MeasuredShot shot) implements ShotFilter.Subject {
 
     @Override
     public String words() {

@@ -14,10 +14,10 @@ import org.grenu.core.compare.LevelMean;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
 import org.grenu.core.compare.TermTest;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FTest;
+import org.grenu.core.response.Variable;
 
 /** The JSON of {@code compare}. Field names are part of the interface: add, never rename; see docs/cli.md. */
 final class ComparisonJson {

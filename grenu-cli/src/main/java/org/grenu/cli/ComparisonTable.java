@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.GuardNote;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.MeasuredShot;
 
 /** The text of {@code compare}, for people: the sentence, the effects, the models, what else differed. */
 final class ComparisonTable {
@@ -51,7 +51,7 @@ final class ComparisonTable {
     }
 
     private static String leftOut(ResponseAnswer answer) {
-        return answer.leftOut().isEmpty() ? "" : " Without " + answer.leftOut().stream().map(ComparedShot::name).collect(Collectors.joining(", ")) + ": something asked about is unknown there.";
+        return answer.leftOut().isEmpty() ? "" : " Without " + answer.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + ": something asked about is unknown there.";
     }
 
     private static String guard(GuardNote note) {

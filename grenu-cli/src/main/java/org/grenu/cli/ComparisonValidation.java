@@ -9,15 +9,11 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
@@ -27,6 +23,10 @@ import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.puck.SimulatedRig;
 import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetFactor;
@@ -49,8 +49,8 @@ final class ComparisonValidation {
 
     private final int studies;
     private final Random random;
-    private final List<ComparedShot> finer;
-    private final List<ComparedShot> coarser;
+    private final List<MeasuredShot> finer;
+    private final List<MeasuredShot> coarser;
     private final double truth;
     private final double spread;
     private final List<String> rows = new ArrayList<>();
@@ -69,14 +69,14 @@ final class ComparisonValidation {
         return new ComparisonValidation(studies, pool, seed).markdown(pool);
     }
 
-    private static List<ComparedShot> pool(double grind, int shots, long seed) {
-        List<ComparedShot> pool = new ArrayList<>();
+    private static List<MeasuredShot> pool(double grind, int shots, long seed) {
+        List<MeasuredShot> pool = new ArrayList<>();
         for (int i = 0; i < shots; i++) {
             PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93, DemoProfile.STRAIGHT_NINE.profile(), 38, 90);
             SimulatedShot shot = new SimulatedRig(seed + 7L * i).pull(recipe, List.of());
             ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
                     .with(SheetField.ZERO, shot.zero()).with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
-            pool.add(new ComparedShot(grind + "-" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
+            pool.add(new MeasuredShot(grind + "-" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
         }
         return pool;
     }
@@ -115,7 +115,7 @@ final class ComparisonValidation {
 
     private void falseDiffers() {
         row("“differs” where nothing does", share(() -> {
-            List<ComparedShot> alike = draw(finer, 2 * EACH);
+            List<MeasuredShot> alike = draw(finer, 2 * EACH);
             return effect(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)), 0).verdict() instanceof Verdict.Differs;
         }), "at most 5 %");
     }
@@ -149,9 +149,9 @@ final class ComparisonValidation {
     /** Five days of two shots an arm, each day shifted as a whole. */
     private void days() {
         row(String.format(Locale.ROOT, "95 %% interval, five days that shift by %.2f points, random intercept", DAY_SHIFT), share(() -> {
-            List<ComparedShot> shots = new ArrayList<>();
-            List<ComparedShot> one = draw(finer, 10);
-            List<ComparedShot> other = draw(coarser, 10);
+            List<MeasuredShot> shots = new ArrayList<>();
+            List<MeasuredShot> one = draw(finer, 10);
+            List<MeasuredShot> other = draw(coarser, 10);
             for (int day = 0; day < 5; day++) {
                 double shift = DAY_SHIFT * random.nextGaussian();
                 for (int k = 0; k < 2; k++) {
@@ -167,7 +167,7 @@ final class ComparisonValidation {
     private void curves() {
         List<Channel> channels = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
         row("curves of alike shots “differ” anywhere on three channels", share(() -> {
-            List<ComparedShot> alike = draw(finer, 2 * EACH);
+            List<MeasuredShot> alike = draw(finer, 2 * EACH);
             CurveOverlay overlay = CurveOverlay.of(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)), SheetFactor.ARM, AxisKind.FIRST_DRIP, channels);
             return CurveDifference.of(overlay, "finer", "other", List.of(), SHUFFLES).orElseThrow().channels().stream().anyMatch(one -> !one.stretches().isEmpty());
         }), "at most 5 %");
@@ -185,17 +185,17 @@ final class ComparisonValidation {
         return held / (double) studies;
     }
 
-    private Effect effect(List<ComparedShot> shots, double margin) {
+    private Effect effect(List<MeasuredShot> shots, double margin) {
         Question question = new Question(List.of(ARM), List.of(), List.of(EY), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
                 Map.of(EY.key(), margin), Map.of(), false);
         return Comparison.of(question, shots).answers().get(0).effects().get(0);
     }
 
-    private List<ComparedShot> draw(List<ComparedShot> pool, int count) {
-        List<ComparedShot> drawn = new ArrayList<>();
-        Predicate<ComparedShot> fresh = shot -> drawn.stream().noneMatch(other -> other == shot);
+    private List<MeasuredShot> draw(List<MeasuredShot> pool, int count) {
+        List<MeasuredShot> drawn = new ArrayList<>();
+        Predicate<MeasuredShot> fresh = shot -> drawn.stream().noneMatch(other -> other == shot);
         while (drawn.size() < count) {
-            ComparedShot shot = pool.get(random.nextInt(pool.size()));
+            MeasuredShot shot = pool.get(random.nextInt(pool.size()));
             if (fresh.test(shot)) {
                 drawn.add(shot);
             }
@@ -204,31 +204,31 @@ final class ComparisonValidation {
         return drawn;
     }
 
-    private static List<ComparedShot> arms(List<ComparedShot> finer, List<ComparedShot> other) {
-        List<ComparedShot> shots = new ArrayList<>();
-        finer.forEach(shot -> shots.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "finer"), shot.measures())));
-        other.forEach(shot -> shots.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "other"), shot.measures())));
+    private static List<MeasuredShot> arms(List<MeasuredShot> finer, List<MeasuredShot> other) {
+        List<MeasuredShot> shots = new ArrayList<>();
+        finer.forEach(shot -> shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "finer"), shot.measures())));
+        other.forEach(shot -> shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "other"), shot.measures())));
         return shots;
     }
 
     /** The shot as it would read on a day when everything extracts more by so many points. */
-    private static ComparedShot shifted(ComparedShot shot, String arm, int day, double points) {
+    private static MeasuredShot shifted(MeasuredShot shot, String arm, int day, double points) {
         double strength = points * shot.measures().masses().dose().orElseThrow().value() / shot.measures().masses().beverage().orElseThrow().value();
         String readings = shot.sheet().numbers(SheetField.READINGS).stream().map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength)).collect(Collectors.joining("; "));
         ShotSheet sheet = shot.sheet().with(SheetField.READINGS, readings).with(SheetField.ARM, arm).with(SheetField.BLOCK, "day " + day);
         ShotMeasures m = shot.measures();
-        return new ComparedShot(shot.name(), sheet, new ShotMeasures(m.curve(), Masses.of(sheet, m.curve().beverage()), m.planned(), m.phases(), m.hydraulics()));
+        return new MeasuredShot(shot.name(), sheet, new ShotMeasures(m.curve(), Masses.of(sheet, m.curve().beverage()), m.planned(), m.phases(), m.hydraulics()));
     }
 
-    private static double value(ComparedShot shot) {
+    private static double value(MeasuredShot shot) {
         return EY.of(shot).orElseThrow().value();
     }
 
-    private static double mean(List<ComparedShot> shots) {
+    private static double mean(List<MeasuredShot> shots) {
         return shots.stream().mapToDouble(ComparisonValidation::value).average().orElseThrow();
     }
 
-    private static double variance(List<ComparedShot> shots) {
+    private static double variance(List<MeasuredShot> shots) {
         double mean = mean(shots);
         return shots.stream().mapToDouble(shot -> Math.pow(value(shot) - mean, 2)).sum() / (shots.size() - 1);
     }

@@ -10,7 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
-import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -29,7 +29,7 @@ final class ShotSources {
     /** Files of a package that are no shots. */
     private static final List<String> BESIDE = List.of("datapackage.json", "shots.csv", "effects.csv", "shelf.json");
 
-    private final List<ComparedShot> shots = new ArrayList<>();
+    private final List<MeasuredShot> shots = new ArrayList<>();
     private final List<String> failures = new ArrayList<>();
 
     static ShotSources read(List<Path> paths) {
@@ -38,7 +38,7 @@ final class ShotSources {
         return sources;
     }
 
-    List<ComparedShot> shots() {
+    List<MeasuredShot> shots() {
         return shots;
     }
 
@@ -117,7 +117,7 @@ final class ShotSources {
     }
 
     private void add(String name, Shot shot) {
-        shots.add(new ComparedShot(name, shot.sheet(), ShotMeasures.of(shot)));
+        shots.add(new MeasuredShot(name, shot.sheet(), ShotMeasures.of(shot)));
     }
 
     private static String reason(Path file, IOException unreadable) {

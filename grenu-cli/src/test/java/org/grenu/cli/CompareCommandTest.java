@@ -16,14 +16,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -111,7 +111,7 @@ class CompareCommandTest {
                 List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY), Map.of("ey_as_dosed", 0.25), Map.of(), true);
         Map<String, Shot> logged = new HashMap<>();
         SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
-        Comparison comparison = Comparison.of(question, SHOTS.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList());
+        Comparison comparison = Comparison.of(question, SHOTS.stream().map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList());
         Path zip = Files.write(temp.resolve("comparison.zip"), ComparisonPackage.write(comparison, logged));
         assertThat(ComparisonPackage.options(question)).isEqualTo("--factor \"grind\" --factor \"temperature:levels\" --response \"ey_as_dosed\" --basis equal-setting"
                 + " --block \"day\" --margin \"ey_as_dosed=0.25\" --holm");

@@ -3,8 +3,8 @@ package org.grenu.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.ShotFilter;
 import org.grenu.core.study.ShotMeasures;
 import org.junit.jupiter.api.Test;
@@ -14,12 +14,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a filter finds in shots that are to be compared. */
 class ComparedSubjectTest {
 
-    private static final List<ComparedShot> SHOTS = DemoStudy.shots().stream().map(shot -> new ComparedShot(shot.name(),
+    private static final List<MeasuredShot> SHOTS = DemoStudy.shots().stream().map(shot -> new MeasuredShot(shot.name(),
             shot.name().equals("heron-02") ? shot.shot().sheet().withExtra("beans frozen", "yes") : shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
 
     private static List<String> found(String filter) {
         ShotFilter wanted = ShotFilter.parse(filter);
-        return SHOTS.stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).map(ComparedShot::name).toList();
+        return SHOTS.stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).map(MeasuredShot::name).toList();
     }
 
     @ParameterizedTest

@@ -11,30 +11,36 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "org.grenu.core", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    /** From quantities up to findings; {@code puck} stands aside and is used by nobody in here. */
+    /** From numbers up; statistics know numbers only, and {@code puck} stands aside and is used by nobody in here. */
     @ArchTest
     static final ArchRule packagesUseOnlyWhatLiesBelow = layeredArchitecture().consideringOnlyDependenciesInLayers()
-            .layer("quantity").definedBy("..core.quantity").layer("curve").definedBy("..core.curve")
+            .layer("numbers").definedBy("..core.numbers").layer("quantity").definedBy("..core.quantity")
+            .layer("curve").definedBy("..core.curve").layer("model").definedBy("..core.model")
             .layer("hydraulics").definedBy("..core.hydraulics").layer("profile").definedBy("..core.profile")
             .layer("phase").definedBy("..core.phase")
             .layer("strength").definedBy("..core.strength").layer("extraction").definedBy("..core.extraction")
             .layer("entry").definedBy("..core.entry")
-            .layer("study").definedBy("..core.study").layer("shelf").definedBy("..core.shelf").layer("diagnosis").definedBy("..core.diagnosis")
-            .layer("model").definedBy("..core.model").optionalLayer("compare").definedBy("..core.compare")
+            .layer("study").definedBy("..core.study").layer("shelf").definedBy("..core.shelf")
+            .layer("diagnosis").definedBy("..core.diagnosis")
+            .layer("response").definedBy("..core.response").layer("compare").definedBy("..core.compare")
             .layer("puck").definedBy("..core.puck")
+            .whereLayer("numbers").mayNotAccessAnyLayer()
+            .whereLayer("model").mayOnlyAccessLayers("numbers")
+            .whereLayer("quantity").mayOnlyAccessLayers("numbers")
+            .whereLayer("curve").mayOnlyAccessLayers("numbers", "quantity")
             .whereLayer("diagnosis").mayNotBeAccessedByAnyLayer()
             .whereLayer("compare").mayNotBeAccessedByAnyLayer()
             .whereLayer("model").mayOnlyBeAccessedByLayers("compare")
+            .whereLayer("response").mayOnlyBeAccessedByLayers("compare")
             .whereLayer("puck").mayNotBeAccessedByAnyLayer()
             .whereLayer("shelf").mayOnlyBeAccessedByLayers("puck")
-            .whereLayer("study").mayOnlyBeAccessedByLayers("shelf", "diagnosis", "compare", "puck")
+            .whereLayer("study").mayOnlyBeAccessedByLayers("shelf", "diagnosis", "response", "compare", "puck")
             .whereLayer("entry").mayOnlyBeAccessedByLayers("study", "shelf", "puck")
-            .whereLayer("phase").mayOnlyBeAccessedByLayers("entry", "study", "diagnosis", "compare", "puck")
-            .whereLayer("profile").mayOnlyBeAccessedByLayers("entry", "phase", "study", "diagnosis", "compare", "puck")
-            .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "compare", "puck")
-            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "compare")
-            .whereLayer("strength").mayOnlyBeAccessedByLayers("entry", "study", "shelf", "diagnosis", "compare")
-            .whereLayer("curve").mayOnlyBeAccessedByLayers("entry", "shelf", "hydraulics", "profile", "phase", "study", "diagnosis", "compare", "model", "puck");
+            .whereLayer("phase").mayOnlyBeAccessedByLayers("entry", "study", "diagnosis", "puck")
+            .whereLayer("profile").mayOnlyBeAccessedByLayers("entry", "phase", "study", "diagnosis", "puck")
+            .whereLayer("hydraulics").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "response", "compare", "puck")
+            .whereLayer("extraction").mayOnlyBeAccessedByLayers("study", "shelf", "diagnosis", "response", "compare")
+            .whereLayer("strength").mayOnlyBeAccessedByLayers("entry", "study", "shelf", "diagnosis");
 
     @ArchTest
     static final ArchRule coreKnowsNoFilesDatabaseThreadsOrInterface = noClasses().should().dependOnClassesThat()

@@ -13,13 +13,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.Shot;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
 
 /**
  * Writes a comparison as a zipped Frictionless Data Package (https://specs.frictionlessdata.io/data-package/): every shot
@@ -42,11 +42,11 @@ public final class ComparisonPackage {
      */
     public static byte[] write(Comparison comparison, Map<String, Shot> logged) throws IOException {
         Map<String, String> files = new LinkedHashMap<>();
-        List<ComparedShot> shots = new ArrayList<>(comparison.shots());
+        List<MeasuredShot> shots = new ArrayList<>(comparison.shots());
         shots.addAll(comparison.faulty());
         List<StudyTableWriter.Row> rows = new ArrayList<>();
         for (int i = 0; i < shots.size(); i++) {
-            ComparedShot shot = shots.get(i);
+            MeasuredShot shot = shots.get(i);
             Shot whole = logged.get(shot.name());
             // The name goes along, so that the answer names the same shots again.
             Shot named = whole.with(whole.sheet().with(SheetField.NAME, whole.sheet().text(SheetField.NAME).orElse(shot.name())));

@@ -2,8 +2,8 @@ package org.grenu.formats;
 
 import java.util.Locale;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 
 /** Refuses logs that no shot can have made, whatever file they come from. */
 final class LogCheck {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;

@@ -11,8 +11,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.study.Shot;
 
 /**

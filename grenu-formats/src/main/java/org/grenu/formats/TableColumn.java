@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Unit;
 

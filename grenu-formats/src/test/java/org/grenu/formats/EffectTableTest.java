@@ -13,14 +13,14 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
@@ -44,9 +44,9 @@ class EffectTableTest {
     }
 
     private static Comparison comparison(int shots) {
-        List<ComparedShot> compared = new ArrayList<>();
+        List<MeasuredShot> compared = new ArrayList<>();
         for (int i = 0; i < shots; i++) {
-            compared.add(new ComparedShot("s" + i, shot(i).sheet(), ShotMeasures.of(shot(i))));
+            compared.add(new MeasuredShot("s" + i, shot(i).sheet(), ShotMeasures.of(shot(i))));
         }
         return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), compared);
     }

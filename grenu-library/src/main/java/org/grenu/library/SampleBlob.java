@@ -10,8 +10,8 @@ import java.util.HexFormat;
 import java.util.zip.DataFormatException;
 import java.util.zip.Deflater;
 import java.util.zip.Inflater;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 
 /** Columns of numbers as bytes: 64-bit floating point, little-endian, zlib-compressed. */
 final class SampleBlob {

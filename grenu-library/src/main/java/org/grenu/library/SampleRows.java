@@ -4,8 +4,8 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 import org.jdbi.v3.core.Handle;
 
 /** The logs in the file: one packed row for the time and for each channel of a shot. */

@@ -2,8 +2,8 @@ package org.grenu.bench.campaign;
 
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;

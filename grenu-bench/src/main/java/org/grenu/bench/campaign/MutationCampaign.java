@@ -18,16 +18,17 @@ import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.puck.DemoShelf;
 import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShelfJson;
@@ -43,8 +44,6 @@ import org.grenu.formats.exchange.JoinedTable;
 import org.grenu.formats.mapping.MappedReader;
 import org.grenu.formats.mapping.MappingGuess;
 import org.grenu.formats.mapping.MappingJson;
-import org.grenu.formats.rules.ShippedPacks;
-import org.grenu.core.shelf.ShelfItem;
 import org.grenu.library.Library;
 
 /**

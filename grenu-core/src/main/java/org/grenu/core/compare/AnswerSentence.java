@@ -7,6 +7,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 
 /**
  * The answer in words. What speaks against it is part of it, wherever it is copied to.
@@ -32,7 +36,7 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         return (headline + " " + String.join(" ", rest())).strip() + " (± is the 95 % interval where no other is named.)";
     }
 
-    static AnswerSentence of(Question question, List<ComparedShot> shots, List<ResponseAnswer> answers, List<GuardNote> guard, CommonGround ground) {
+    static AnswerSentence of(Question question, List<MeasuredShot> shots, List<ResponseAnswer> answers, List<GuardNote> guard, MatchedBasis ground) {
         if (question.variables().isEmpty() || answers.isEmpty()) {
             return new AnswerSentence("Choose what changed and what to ask about.", List.of(), List.of());
         }

@@ -13,6 +13,10 @@ import org.grenu.core.model.LackOfFit;
 import org.grenu.core.model.ModelFit;
 import org.grenu.core.model.Term;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
 
 /** Turns a fitted response into its answer. */
 final class Answering {
@@ -22,9 +26,9 @@ final class Answering {
     private Answering() {
     }
 
-    static ResponseAnswer answer(Question question, Response response, List<ComparedShot> shots, CommonGround ground) {
+    static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> shots, MatchedBasis ground) {
         ResponseModel model = ResponseModel.of(question, response, shots, ground);
-        List<ComparedShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
+        List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         if (model.fit() == null) {
             return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(), List.of(), List.of(), Optional.empty(), List.of(),
                     List.of(), leftOut, Optional.empty(), "No shot tells of " + response.title() + " and of all that is asked about.");
@@ -79,7 +83,7 @@ final class Answering {
         return rows;
     }
 
-    private static String words(Question question, ResponseModel model, CommonGround ground) {
+    private static String words(Question question, ResponseModel model, MatchedBasis ground) {
         StringBuilder words = new StringBuilder(model.response().title());
         String terms = model.fit().design().terms().stream().filter(term -> model.blocks().filter(term::equals).isEmpty()).map(Term::name)
                 .collect(Collectors.joining(", "));

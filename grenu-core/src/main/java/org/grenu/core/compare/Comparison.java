@@ -3,6 +3,10 @@ package org.grenu.core.compare;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 
 /**
  * A question and what the shots answer.
@@ -15,7 +19,7 @@ import java.util.stream.Stream;
  * @param guard    what else differed, what matters most first
  * @param sentence the answer in words
  */
-public record Comparison(Question question, List<ComparedShot> shots, List<ComparedShot> faulty, CommonGround ground, List<ResponseAnswer> answers,
+public record Comparison(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty, MatchedBasis ground, List<ResponseAnswer> answers,
                          List<GuardNote> guard, AnswerSentence sentence) {
 
     public Comparison {
@@ -26,10 +30,10 @@ public record Comparison(Question question, List<ComparedShot> shots, List<Compa
     }
 
     /** {@return the comparison of those shots; faulty ones stay out of it} */
-    public static Comparison of(Question question, List<ComparedShot> candidates) {
-        List<ComparedShot> shots = candidates.stream().filter(shot -> !shot.faulty()).toList();
-        List<ComparedShot> faulty = candidates.stream().filter(ComparedShot::faulty).toList();
-        CommonGround ground = CommonGround.of(question.basis(), shots);
+    public static Comparison of(Question question, List<MeasuredShot> candidates) {
+        List<MeasuredShot> shots = candidates.stream().filter(shot -> !shot.faulty()).toList();
+        List<MeasuredShot> faulty = candidates.stream().filter(MeasuredShot::faulty).toList();
+        MatchedBasis ground = MatchedBasis.of(question.basis(), shots);
         List<ResponseAnswer> answers = question.responses().stream().map(response -> Answering.answer(question, response, shots, ground)).toList();
         Optional<ResponseAnswer> main = answers.stream().findFirst();
         List<GuardNote> guard = Guarding.notes(question, shots, faulty, main, ground);

@@ -13,14 +13,18 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FTest;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.Term;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.Characteristic;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetField;
 
@@ -43,12 +47,12 @@ final class ConfounderCheck {
     private final Question question;
     private final List<Characteristic> beside;
     private final boolean drawn;
-    private final CommonGround ground;
+    private final MatchedBasis ground;
 
-    ConfounderCheck(Question question, List<ComparedShot> shots, CommonGround ground) {
+    ConfounderCheck(Question question, List<MeasuredShot> shots, MatchedBasis ground) {
         this.question = question;
         this.ground = ground;
-        this.beside = Characteristic.beside(question, shots);
+        this.beside = Characteristic.beside(question.asked(), shots);
         this.drawn = !shots.isEmpty() && shots.stream().allMatch(shot -> shot.sheet().flag(SheetField.ORDER_DRAWN));
     }
 
@@ -76,14 +80,14 @@ final class ConfounderCheck {
     }
 
     /** {@return what differs by nature between the levels of an arm or a recipe, beside what moved along unmeant} */
-    List<Characteristic> partsOf(Variable asked, List<ComparedShot> shots) {
+    List<Characteristic> partsOf(Variable asked, List<MeasuredShot> shots) {
         return beside.stream().filter(one -> one.partOf(asked) && asked instanceof Variable.Treatment && moved(one, asked, shots)).toList();
     }
 
     /** Whether it is known throughout and differs somewhere between levels of that variable. */
-    private static boolean moved(Characteristic one, Variable asked, List<ComparedShot> shots) {
+    private static boolean moved(Characteristic one, Variable asked, List<MeasuredShot> shots) {
         Map<String, Set<String>> byLevel = new LinkedHashMap<>();
-        for (ComparedShot shot : shots) {
+        for (MeasuredShot shot : shots) {
             if (asked.level(shot).isPresent() && one.variable().level(shot).isPresent()) {
                 byLevel.computeIfAbsent(asked.level(shot).get(), level -> new HashSet<>()).add(one.variable().level(shot).get());
             }
@@ -212,7 +216,7 @@ final class ConfounderCheck {
     /** A characteristic by row: numbers, or the number of its level; NaN where unknown. */
     private record Column(double[] numbers, int levels) {
 
-        static Optional<Column> of(Characteristic one, List<ComparedShot> shots) {
+        static Optional<Column> of(Characteristic one, List<MeasuredShot> shots) {
             if (one.variable().numeric()) {
                 double[] numbers = shots.stream().mapToDouble(shot -> one.variable().number(shot).orElse(Double.NaN)).toArray();
                 return differ(numbers) ? Optional.of(new Column(numbers, 0)) : Optional.empty();

@@ -8,6 +8,7 @@ import org.grenu.core.model.Design;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.Term;
+import org.grenu.core.response.Variable;
 
 /** Which other terms moved together with a variable, so that the data cannot tell them apart. */
 final class Confounding {

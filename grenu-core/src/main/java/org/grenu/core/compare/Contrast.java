@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.Term;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.Variable;
 
 /**
  * One change of one variable, as a combination of a model's coefficients.

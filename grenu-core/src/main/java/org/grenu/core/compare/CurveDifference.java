@@ -10,10 +10,11 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.model.CurveTest;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.Factor;
 
 /**
@@ -60,7 +61,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         Map<Channel, List<LinedUpCurve>> curves = new LinkedHashMap<>();
         overlay.groups().forEach((channel, groups) -> curves.put(channel, groups.stream()
                 .filter(group -> group.level().equals(first) || group.level().equals(second)).flatMap(group -> group.members().stream()).toList()));
-        List<ComparedShot> shots = curves.values().stream().flatMap(List::stream).map(LinedUpCurve::shot).distinct()
+        List<MeasuredShot> shots = curves.values().stream().flatMap(List::stream).map(LinedUpCurve::shot).distinct()
                 .filter(shot -> curves.values().stream().allMatch(of -> of.isEmpty() || of.stream().anyMatch(one -> one.shot() == shot))).toList();
         boolean[] labels = labels(overlay, first, shots);
         long many = IntStream.range(0, labels.length).filter(i -> labels[i]).count();
@@ -89,10 +90,10 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         return Optional.of(new CurveDifference(first, second, overlay.unit(), channels, enough(labels, blocks)));
     }
 
-    private static boolean[] labels(CurveOverlay overlay, String first, List<ComparedShot> shots) {
+    private static boolean[] labels(CurveOverlay overlay, String first, List<MeasuredShot> shots) {
         boolean[] labels = new boolean[shots.size()];
         for (int i = 0; i < labels.length; i++) {
-            ComparedShot shot = shots.get(i);
+            MeasuredShot shot = shots.get(i);
             labels[i] = overlay.groups().values().stream().flatMap(List::stream).anyMatch(group -> group.level().equals(first)
                     && group.members().stream().anyMatch(member -> member.shot() == shot));
         }
@@ -104,10 +105,10 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         return ways(labels, blocks) >= 2 / Question.ALPHA;
     }
 
-    private static List<int[]> blocks(List<ComparedShot> shots, List<Factor> within) {
+    private static List<int[]> blocks(List<MeasuredShot> shots, List<Factor> within) {
         Map<String, List<Integer>> rows = new LinkedHashMap<>();
         for (int i = 0; i < shots.size(); i++) {
-            ComparedShot shot = shots.get(i);
+            MeasuredShot shot = shots.get(i);
             rows.computeIfAbsent(within.stream().map(factor -> factor.level(shot.sheet()).orElse("")).collect(Collectors.joining("\n")), key -> new ArrayList<>()).add(i);
         }
         return rows.values().stream().map(list -> list.stream().mapToInt(Integer::intValue).toArray()).toList();
@@ -145,7 +146,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     /** The stretch that all curves of a channel have in common, a row a shot. */
     private record Stretching(Channel channel, int from, double[][] values) {
 
-        static Optional<Stretching> of(Channel channel, List<LinedUpCurve> curves, List<ComparedShot> shots) {
+        static Optional<Stretching> of(Channel channel, List<LinedUpCurve> curves, List<MeasuredShot> shots) {
             List<UniformCurve> rows = shots.stream().map(shot -> curves.stream().filter(one -> one.shot() == shot).findFirst().orElseThrow().curve()).toList();
             int from = rows.stream().mapToInt(curve -> CurveOverlay.index(curve.start())).max().orElse(0);
             int to = rows.stream().mapToInt(curve -> CurveOverlay.index(curve.end())).min().orElse(-1);

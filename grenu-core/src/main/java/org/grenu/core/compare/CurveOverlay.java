@@ -11,8 +11,9 @@ import java.util.stream.DoubleStream;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveAxis;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.Factor;
 import org.hipparchus.distribution.continuous.TDistribution;
 
@@ -34,11 +35,11 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
     }
 
     /** {@return the overlay of those shots; those without the axis's moment stay out} */
-    public static CurveOverlay of(List<ComparedShot> shots, Factor factor, AxisKind axis, List<Channel> channels) {
+    public static CurveOverlay of(List<MeasuredShot> shots, Factor factor, AxisKind axis, List<Channel> channels) {
         Map<Channel, List<CurveGroup>> groups = new LinkedHashMap<>();
         for (Channel channel : channels) {
             Map<String, List<LinedUpCurve>> byLevel = new TreeMap<>(Levels.ORDER);
-            for (ComparedShot shot : shots) {
+            for (MeasuredShot shot : shots) {
                 curve(shot, axis, channel).ifPresent(curve -> byLevel.computeIfAbsent(factor.level(shot.sheet()).orElse(UNKNOWN), key -> new ArrayList<>())
                         .add(new LinedUpCurve(shot, curve)));
             }
@@ -49,7 +50,7 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
         return new CurveOverlay(axis, axis == AxisKind.CUP_MASS ? "g" : "s", groups);
     }
 
-    private static Optional<UniformCurve> curve(ComparedShot shot, AxisKind kind, Channel channel) {
+    private static Optional<UniformCurve> curve(MeasuredShot shot, AxisKind kind, Channel channel) {
         CurveAxis axis = CurveAxis.of(kind, shot.measures().curve());
         boolean lacking = axis instanceof CurveAxis.Clock clock && clock.title().equals(CurveAxis.LOG_CLOCK);
         Optional<UniformCurve> found = switch (channel) {

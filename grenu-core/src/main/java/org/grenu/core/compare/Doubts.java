@@ -5,6 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.Characteristic;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 
 /** What an answer has to be held against: shots that stand apart, what nobody wrote down, what fell out, what the arms consist of. */
 final class Doubts {
@@ -12,11 +16,11 @@ final class Doubts {
     private static final int MOST_NAMED = 4;
 
     private final Question question;
-    private final List<ComparedShot> shots;
+    private final List<MeasuredShot> shots;
     private final List<GuardNote> guard;
-    private final CommonGround ground;
+    private final MatchedBasis ground;
 
-    Doubts(Question question, List<ComparedShot> shots, List<GuardNote> guard, CommonGround ground) {
+    Doubts(Question question, List<MeasuredShot> shots, List<GuardNote> guard, MatchedBasis ground) {
         this.question = question;
         this.shots = shots;
         this.guard = guard;
@@ -52,7 +56,7 @@ final class Doubts {
     }
 
     private void fallenOut(List<String> doubts) {
-        List<ComparedShot> tooShort = ground.tooShort();
+        List<MeasuredShot> tooShort = ground.tooShort();
         if (!tooShort.isEmpty() && question.responses().stream().anyMatch(ground::offTheCurve)) {
             String ends = ground.basis().heldEqual().map(held -> tooShort.stream().flatMap(shot -> held.of(shot).stream())
                     .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10)).collect(Collectors.joining(", ")) + " " + held.unit()).orElse("");

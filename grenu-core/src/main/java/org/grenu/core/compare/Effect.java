@@ -3,6 +3,7 @@ package org.grenu.core.compare;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.model.Estimate;
+import org.grenu.core.response.Variable;
 
 /**
  * What one change of one variable does to one response.

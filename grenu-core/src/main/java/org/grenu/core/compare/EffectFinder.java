@@ -1,6 +1,5 @@
 package org.grenu.core.compare;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +11,7 @@ import org.grenu.core.model.Estimate;
 import org.grenu.core.model.Forecast;
 import org.grenu.core.model.RankCheck;
 import org.grenu.core.model.StudentizedRange;
+import org.grenu.core.response.Variable;
 
 /** Reads the effects of a fitted response and judges them, each by the p-value that is shown. */
 final class EffectFinder {

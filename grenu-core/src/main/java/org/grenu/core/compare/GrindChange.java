@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.RunOrder;
 import org.grenu.core.study.SheetField;
 
 /** Shots that may hold grounds of the setting before theirs. */
@@ -16,10 +18,10 @@ final class GrindChange {
     }
 
     /** {@return the shots pulled right after a change of the grind on the same grinder and day without a purge of a gram} */
-    static List<ComparedShot> withoutPurge(List<ComparedShot> shots) {
-        List<ComparedShot> found = new ArrayList<>();
+    static List<MeasuredShot> withoutPurge(List<MeasuredShot> shots) {
+        List<MeasuredShot> found = new ArrayList<>();
         Map<String, OptionalDouble> last = new LinkedHashMap<>();
-        for (ComparedShot shot : RunOrder.inOrder(shots)) {
+        for (MeasuredShot shot : RunOrder.inOrder(shots)) {
             String grinder = RunOrder.session(shot) + shot.sheet().text(SheetField.GRINDER).orElse("");
             OptionalDouble grind = shot.sheet().number(SheetField.GRIND);
             OptionalDouble purge = shot.sheet().number(SheetField.PURGE);

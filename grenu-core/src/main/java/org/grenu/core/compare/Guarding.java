@@ -2,7 +2,6 @@ package org.grenu.core.compare;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,7 +9,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.Characteristic;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.RunOrder;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.SheetField;
 
@@ -33,23 +38,23 @@ final class Guarding {
     private static final String EVEN = ", even within ";
 
     private final Question question;
-    private final List<ComparedShot> shots;
+    private final List<MeasuredShot> shots;
     private final Optional<ResponseAnswer> main;
-    private final CommonGround ground;
+    private final MatchedBasis ground;
     private final List<GuardNote> notes = new ArrayList<>();
     private final List<String> same = new ArrayList<>();
     private final List<String> unknown = new ArrayList<>();
 
-    private Guarding(Question question, List<ComparedShot> shots, Optional<ResponseAnswer> main, CommonGround ground) {
+    private Guarding(Question question, List<MeasuredShot> shots, Optional<ResponseAnswer> main, MatchedBasis ground) {
         this.question = question;
         this.shots = shots;
         this.main = main;
         this.ground = ground;
     }
 
-    static List<GuardNote> notes(Question question, List<ComparedShot> shots, List<ComparedShot> faulty, Optional<ResponseAnswer> main, CommonGround ground) {
+    static List<GuardNote> notes(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty, Optional<ResponseAnswer> main, MatchedBasis ground) {
         Guarding guarding = new Guarding(question, shots, main, ground);
-        List<Characteristic> beside = Characteristic.beside(question, shots);
+        List<Characteristic> beside = Characteristic.beside(question.asked(), shots);
         beside.stream().filter(one -> !(one.variable() instanceof Variable.Placed) && !guarding.saidBy(one, beside)).forEach(guarding::look);
         beside.stream().filter(one -> one.variable() instanceof Variable.Placed).forEach(guarding::order);
         guarding.standingOut("First of a session", "was the first of its day among these", RunOrder.firstOfSession(shots));
@@ -75,8 +80,8 @@ final class Guarding {
     }
 
     private void look(Characteristic one) {
-        List<ComparedShot> known = shots.stream().filter(one.variable()::known).toList();
-        Map<String, List<ComparedShot>> byLevel = known.stream().collect(Collectors.groupingBy(shot -> one.variable().level(shot).orElseThrow(),
+        List<MeasuredShot> known = shots.stream().filter(one.variable()::known).toList();
+        Map<String, List<MeasuredShot>> byLevel = known.stream().collect(Collectors.groupingBy(shot -> one.variable().level(shot).orElseThrow(),
                 () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
         if (byLevel.isEmpty()) {
             unknown.add(one.title());
@@ -101,7 +106,7 @@ final class Guarding {
     /** Which shots share a level; empty where only one level is known. */
     private Set<Set<String>> grouping(Characteristic one) {
         Map<String, Set<String>> byLevel = shots.stream().filter(one.variable()::known).collect(Collectors.groupingBy(shot -> one.variable().level(shot).orElseThrow(),
-                Collectors.mapping(ComparedShot::name, Collectors.toSet())));
+                Collectors.mapping(MeasuredShot::name, Collectors.toSet())));
         return byLevel.size() < 2 ? Set.of() : Set.copyOf(byLevel.values());
     }
 
@@ -111,7 +116,7 @@ final class Guarding {
                 + " moved together: they cannot be told apart")));
     }
 
-    private void differing(Characteristic one, List<ComparedShot> known, Map<String, List<ComparedShot>> byLevel) {
+    private void differing(Characteristic one, List<MeasuredShot> known, Map<String, List<MeasuredShot>> byLevel) {
         String seen = one.variable().numeric() ? range(one, known) : byLevel.entrySet().stream().map(e -> shortened(e.getKey()) + " (" + e.getValue().size() + ")")
                 .limit(MOST_LEVELS).collect(Collectors.joining(", "));
         Optional<Variable> whole = question.variables().stream().filter(one::carriedBy).findFirst();
@@ -128,7 +133,7 @@ final class Guarding {
             notes.add(GuardNote.of(GuardNote.Kind.CONFOUNDED, one.title(), one.title() + " and " + together.get() + " moved together (" + seen + gaps
                     + "): they cannot be told apart"));
         } else {
-            List<ComparedShot> few = one.variable().numeric() && one.tolerance() > 0 && small(one, byLevel) ? List.of() : standingOut(byLevel, known.size());
+            List<MeasuredShot> few = one.variable().numeric() && one.tolerance() > 0 && small(one, byLevel) ? List.of() : standingOut(byLevel, known.size());
             String evenness = few.isEmpty() ? evenness(one, known) : "";
             GuardNote.Kind kind = evenness.contains(EVEN) ? GuardNote.Kind.EVEN : GuardNote.Kind.CHANGED;
             notes.add(new GuardNote(kind, one.title(), few.isEmpty() ? seen + gaps + evenness
@@ -145,12 +150,12 @@ final class Guarding {
         return main.map(ResponseAnswer::response).orElse(StandardResponse.EY_AS_DOSED);
     }
 
-    private static boolean small(Characteristic one, Map<String, List<ComparedShot>> byLevel) {
+    private static boolean small(Characteristic one, Map<String, List<MeasuredShot>> byLevel) {
         double[] numbers = byLevel.values().stream().mapToDouble(shots -> one.variable().number(shots.get(0)).orElseThrow()).sorted().toArray();
         return numbers[numbers.length - 1] - numbers[0] < one.tolerance();
     }
 
-    private static String level(Characteristic one, ComparedShot shot) {
+    private static String level(Characteristic one, MeasuredShot shot) {
         return (one.variable().level(shot).orElseThrow() + " " + one.variable().unit()).strip();
     }
 
@@ -158,7 +163,7 @@ final class Guarding {
         return DecimalText.exact(number).replace('-', '−');
     }
 
-    private static String range(Characteristic one, List<ComparedShot> known) {
+    private static String range(Characteristic one, List<MeasuredShot> known) {
         double[] sorted = known.stream().mapToDouble(shot -> one.variable().number(shot).orElseThrow()).sorted().toArray();
         double low = sorted[0];
         double high = sorted[sorted.length - 1];
@@ -175,7 +180,7 @@ final class Guarding {
     /** Levels of what is asked about at which nobody wrote this one down, where it is known at others. */
     private Optional<String> unknownAt(Characteristic one) {
         for (Variable asked : question.treatments()) {
-            Map<String, List<ComparedShot>> byLevel = shots.stream().filter(shot -> asked.level(shot).isPresent())
+            Map<String, List<MeasuredShot>> byLevel = shots.stream().filter(shot -> asked.level(shot).isPresent())
                     .collect(Collectors.groupingBy(shot -> asked.level(shot).orElseThrow(), () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
             List<String> without = byLevel.entrySet().stream().filter(e -> e.getValue().stream().noneMatch(one.variable()::known)).map(Map.Entry::getKey).toList();
             if (!without.isEmpty() && without.size() < byLevel.size() && !one.partOf(asked)) {
@@ -186,7 +191,7 @@ final class Guarding {
     }
 
     /** Whether it stayed equal across what was asked about, by equivalence. */
-    private String evenness(Characteristic one, List<ComparedShot> known) {
+    private String evenness(Characteristic one, List<MeasuredShot> known) {
         if (!one.variable().numeric() || !(one.tolerance() > 0)) {
             return "";
         }
@@ -208,13 +213,13 @@ final class Guarding {
                 : EVEN + "±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit();
     }
 
-    private static List<ComparedShot> standingOut(Map<String, List<ComparedShot>> byLevel, int known) {
-        List<ComparedShot> most = byLevel.values().stream().max(Comparator.comparingInt(List::size)).orElseThrow();
-        List<ComparedShot> few = byLevel.values().stream().filter(shots -> shots != most).flatMap(List::stream).toList();
+    private static List<MeasuredShot> standingOut(Map<String, List<MeasuredShot>> byLevel, int known) {
+        List<MeasuredShot> most = byLevel.values().stream().max(Comparator.comparingInt(List::size)).orElseThrow();
+        List<MeasuredShot> few = byLevel.values().stream().filter(shots -> shots != most).flatMap(List::stream).toList();
         return few.size() <= MOST_STANDING_OUT * known ? few : List.of();
     }
 
-    private void standingOut(String title, String words, List<ComparedShot> few) {
+    private void standingOut(String title, String words, List<MeasuredShot> few) {
         if (!few.isEmpty() && few.size() <= MOST_STANDING_OUT * shots.size()) {
             notes.add(new GuardNote(GuardNote.Kind.CHANGED, title, names(few) + " " + (few.size() == 1 ? words : words.replace("was the first of its", "were the first of their")),
                     without(title, few)));
@@ -223,7 +228,7 @@ final class Guarding {
 
     /** Shots with an entry that was perhaps mistyped: they are compared as they stand, and once without. */
     private void hardlyMeant() {
-        List<ComparedShot> odd = shots.stream().filter(shot -> !Plausibility.of(shot.sheet(), shot.measures().masses()).isEmpty()).toList();
+        List<MeasuredShot> odd = shots.stream().filter(shot -> !Plausibility.of(shot.sheet(), shot.measures().masses()).isEmpty()).toList();
         if (!odd.isEmpty()) {
             Plausibility.Doubt first = Plausibility.of(odd.get(0).sheet(), odd.get(0).measures().masses()).get(0);
             notes.add(new GuardNote(GuardNote.Kind.CHANGED, HARDLY_MEANT, names(odd) + ": " + Wording.small(first.field().title()) + ", " + first.question()
@@ -232,7 +237,7 @@ final class Guarding {
     }
 
     private void farOut() {
-        List<ComparedShot> far = main.map(ResponseAnswer::farOut).orElse(List.of());
+        List<MeasuredShot> far = main.map(ResponseAnswer::farOut).orElse(List.of());
         if (!far.isEmpty()) {
             notes.add(new GuardNote(GuardNote.Kind.CHANGED, FAR_OUT, names(far) + (far.size() == 1 ? " lies" : " lie") + " further from the others than chance explains",
                     without(FAR_OUT, far)));
@@ -253,13 +258,13 @@ final class Guarding {
         }
     }
 
-    private Optional<Sensitivity> without(String why, List<ComparedShot> few) {
+    private Optional<Sensitivity> without(String why, List<MeasuredShot> few) {
         return main.flatMap(answer -> answer.effects().stream().filter(effect -> effect.estimate().isPresent()).findFirst()
                 .flatMap(effect -> Sensitivity.of(question, shots, why, few, answer, effect)));
     }
 
-    static String names(List<ComparedShot> some) {
-        return (some.size() == 1 ? "shot " : "shots ") + some.stream().map(ComparedShot::name).limit(8).collect(Collectors.joining(", "))
+    static String names(List<MeasuredShot> some) {
+        return (some.size() == 1 ? "shot " : "shots ") + some.stream().map(MeasuredShot::name).limit(8).collect(Collectors.joining(", "))
                 + (some.size() > 8 ? " and " + (some.size() - 8) + " more" : "");
     }
 }

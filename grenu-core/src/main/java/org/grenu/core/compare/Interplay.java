@@ -6,11 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grenu.core.model.Adjustment;
+import org.grenu.core.model.Design;
 import org.grenu.core.model.FTest;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.ModelFit;
-import org.grenu.core.model.Design;
 import org.grenu.core.model.Term;
+import org.grenu.core.response.Variable;
 
 /**
  * Whether what one variable does depends on another. Where it does, no effect by itself says anything: what it is at each

@@ -2,6 +2,7 @@ package org.grenu.core.compare;
 
 import java.util.Optional;
 import org.grenu.core.model.Estimate;
+import org.grenu.core.response.Variable;
 
 /**
  * The marginal mean of a response at one level of a variable, the other variables at their average.

@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.response.MeasuredShot;
 
 /**
  * A shot's curve along a common axis.
@@ -8,5 +9,5 @@ import org.grenu.core.curve.UniformCurve;
  * @param shot  the shot
  * @param curve along the axis, at whole multiples of the axis's step
  */
-public record LinedUpCurve(ComparedShot shot, UniformCurve curve) {
+public record LinedUpCurve(MeasuredShot shot, UniformCurve curve) {
 }

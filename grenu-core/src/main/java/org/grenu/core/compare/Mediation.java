@@ -5,6 +5,12 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 
 /**
  * Whether something that is held equal by regression is itself changed by what is asked about. A time that a finer grind makes
@@ -34,21 +40,21 @@ final class Mediation {
                 && covariate.response() != StandardResponse.TEMPERATURE_SHOWN;
     }
 
-    private static boolean changedBy(Effect effect, Variable held, Question question, List<ComparedShot> shots) {
+    private static boolean changedBy(Effect effect, Variable held, Question question, List<MeasuredShot> shots) {
         return changes(question, held, shots).anyMatch(contrast -> contrast.variable().equals(effect.variable())
                 && (contrast.pair().isEmpty() || contrast.change().equals(effect.change())));
     }
 
     /** {@return whether that variable of the question changes the measure, beyond chance and beyond what makes no difference} */
-    static boolean changes(Variable asked, Variable measure, Question question, List<ComparedShot> shots) {
+    static boolean changes(Variable asked, Variable measure, Question question, List<MeasuredShot> shots) {
         return changes(question, measure, shots).anyMatch(contrast -> contrast.variable().equals(asked));
     }
 
     /** The changes of the question's treatments that change the measure. */
-    private static Stream<Contrast> changes(Question question, Variable held, List<ComparedShot> shots) {
+    private static Stream<Contrast> changes(Question question, Variable held, List<MeasuredShot> shots) {
         Response measure = ((Variable.Covariate) held).response();
         Question asked = Question.of(question.treatments(), List.of(measure)).inBlocks(question.block());
-        ResponseModel model = ResponseModel.of(asked, measure, shots, CommonGround.of(ComparisonBasis.EQUAL_SETTING, shots));
+        ResponseModel model = ResponseModel.of(asked, measure, shots, MatchedBasis.of(ComparisonBasis.EQUAL_SETTING, shots));
         return model.fit() == null ? Stream.empty() : Contrast.of(asked, model).stream()
                 .filter(contrast -> model.fit().estimate(contrast.weights()).filter(estimate -> sure(estimate, measure.usualMargin())).isPresent());
     }

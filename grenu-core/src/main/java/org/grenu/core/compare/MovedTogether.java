@@ -2,11 +2,13 @@ package org.grenu.core.compare;
 
 import java.util.Arrays;
 import java.util.List;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.Term;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 
 /** How far one variable foretells another: R² of a number on the other variable. */
 final class MovedTogether {
@@ -18,8 +20,8 @@ final class MovedTogether {
     }
 
     /** {@return the share in [0, 1]; 0 where the first is no number, or either does not change} */
-    static double share(Variable number, Variable by, List<ComparedShot> shots) {
-        List<ComparedShot> known = shots.stream().filter(shot -> number.number(shot).isPresent() && by.known(shot)).toList();
+    static double share(Variable number, Variable by, List<MeasuredShot> shots) {
+        List<MeasuredShot> known = shots.stream().filter(shot -> number.number(shot).isPresent() && by.known(shot)).toList();
         double[] y = known.stream().mapToDouble(shot -> number.number(shot).orElseThrow()).toArray();
         double mean = Arrays.stream(y).average().orElse(0);
         double squares = Arrays.stream(y).map(v -> (v - mean) * (v - mean)).sum();

@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.Characteristic;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 
 /**
@@ -24,13 +27,13 @@ public record PairBadge(List<String> changes, List<String> unknown) {
     }
 
     /** {@return what changed between the two shots; empty unless there are two} */
-    static Optional<PairBadge> of(Question question, List<ComparedShot> shots) {
+    static Optional<PairBadge> of(Question question, List<MeasuredShot> shots) {
         return shots.size() == 2 ? Optional.of(of(question, shots.get(0), shots.get(1))) : Optional.empty();
     }
 
-    private static PairBadge of(Question question, ComparedShot from, ComparedShot to) {
+    private static PairBadge of(Question question, MeasuredShot from, MeasuredShot to) {
         Stream<Characteristic> asked = question.variables().stream().map(variable -> new Characteristic(variable.title(), variable, Double.NaN));
-        Stream<Characteristic> beside = Characteristic.beside(question, List.of(from, to)).stream()
+        Stream<Characteristic> beside = Characteristic.beside(question.asked(), List.of(from, to)).stream()
                 .filter(one -> !(one.variable() instanceof Variable.Placed) && !one.variable().key().equals(SheetFactor.STUDY.key()));
         List<String> changes = new ArrayList<>();
         List<String> unknown = new ArrayList<>();
@@ -50,14 +53,14 @@ public record PairBadge(List<String> changes, List<String> unknown) {
         return new PairBadge(changes, unknown);
     }
 
-    private static boolean differs(Characteristic one, ComparedShot from, ComparedShot to) {
+    private static boolean differs(Characteristic one, MeasuredShot from, MeasuredShot to) {
         if (one.variable().numeric() && one.tolerance() > 0) {
             return Math.abs(one.variable().number(from).orElseThrow() - one.variable().number(to).orElseThrow()) > one.tolerance() + 1e-9;
         }
         return !one.variable().level(from).equals(one.variable().level(to));
     }
 
-    private static String shown(Characteristic one, ComparedShot shot) {
+    private static String shown(Characteristic one, MeasuredShot shot) {
         String level = one.variable().numeric() ? DecimalText.exact(Math.rint(one.variable().number(shot).orElseThrow() * 100) / 100) : one.variable().level(shot).orElseThrow();
         return level.length() > LONGEST ? level.substring(0, LONGEST - 1).strip() + "…" : level;
     }

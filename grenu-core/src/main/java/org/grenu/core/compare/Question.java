@@ -4,6 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 
 /**
@@ -48,6 +53,11 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
     /** {@return a question of those variables and responses, as the shots came} */
     public static Question of(List<Variable> variables, List<Response> responses) {
         return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), false);
+    }
+
+    /** {@return what it names: its variables, and what its blocks are of} */
+    List<Variable> asked() {
+        return Stream.concat(variables.stream(), block.map(Variable::of).stream()).toList();
     }
 
     /** {@return the margin of that response, in its unit} */
@@ -97,7 +107,7 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
     }
 
     /** {@return what enters the model for that response: the variables, and what the basis holds equal} */
-    List<Variable> explaining(Response response, CommonGround ground) {
+    List<Variable> explaining(Response response, MatchedBasis ground) {
         List<Variable> all = new ArrayList<>(variables);
         ground.covariate(response).filter(covariate -> !all.contains(covariate)).ifPresent(all::add);
         all.removeIf(variable -> variable instanceof Variable.Covariate covariate && covariate.response().equals(response));

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.response.MeasuredShot;
 
 /**
  * How far the curves of each shot run from those of a reference, lined up as they are: the root of the mean squared difference
@@ -19,12 +20,12 @@ import org.grenu.core.quantity.Reported;
  * @param reference the shot they are held against
  * @param shots     nearest first, by the first channel
  */
-public record ReferenceDistance(ComparedShot reference, List<OfShot> shots) {
+public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
 
     private static final int NAMED = 3;
 
     /** One shot's distance, by channel, in the channel's unit. */
-    public record OfShot(ComparedShot shot, Map<Channel, Double> distances) {
+    public record OfShot(MeasuredShot shot, Map<Channel, Double> distances) {
 
         public OfShot {
             distances = new LinkedHashMap<>(distances);
@@ -36,8 +37,8 @@ public record ReferenceDistance(ComparedShot reference, List<OfShot> shots) {
     }
 
     /** {@return the distances; empty when the reference has no curve along the overlay's axis, or stands alone} */
-    public static Optional<ReferenceDistance> of(CurveOverlay overlay, ComparedShot reference) {
-        Map<ComparedShot, Map<Channel, Double>> byShot = new LinkedHashMap<>();
+    public static Optional<ReferenceDistance> of(CurveOverlay overlay, MeasuredShot reference) {
+        Map<MeasuredShot, Map<Channel, Double>> byShot = new LinkedHashMap<>();
         overlay.groups().forEach((channel, groups) -> {
             List<LinedUpCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
             curves.stream().filter(one -> one.shot() == reference).findFirst().ifPresent(own -> curves.stream().filter(one -> one.shot() != reference).forEach(other -> {

@@ -2,6 +2,7 @@ package org.grenu.core.compare;
 
 import java.util.Optional;
 import org.grenu.core.model.Power;
+import org.grenu.core.response.Response;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 

@@ -3,6 +3,9 @@ package org.grenu.core.compare;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.model.FTest;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 
 /**
  * What the shots say of one response.
@@ -23,7 +26,7 @@ import org.grenu.core.model.FTest;
  * @param model      the model in words
  */
 public record ResponseAnswer(Response response, double margin, int residualDf, double deviation, List<Effect> effects, List<Question.Pair> together, List<Confounder> confounders, List<TermTest> tests,
-                             Optional<FTest> lackOfFit, List<LevelMean> means, List<RowResidual> rows, List<ComparedShot> leftOut,
+                             Optional<FTest> lackOfFit, List<LevelMean> means, List<RowResidual> rows, List<MeasuredShot> leftOut,
                              Optional<SpreadSources> sources, String model) {
 
     public ResponseAnswer {
@@ -37,7 +40,7 @@ public record ResponseAnswer(Response response, double margin, int residualDf, d
     }
 
     /** {@return the shots that lie further from the others than chance explains} */
-    public List<ComparedShot> farOut() {
+    public List<MeasuredShot> farOut() {
         return rows.stream().filter(RowResidual::farOut).map(RowResidual::shot).toList();
     }
 

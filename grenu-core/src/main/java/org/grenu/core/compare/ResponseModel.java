@@ -6,15 +6,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.ModelFit;
 import org.grenu.core.model.RandomInterceptFit;
 import org.grenu.core.model.Term;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetField;
 
 /**
@@ -30,7 +34,7 @@ import org.grenu.core.study.SheetField;
  * @param together pairs that act together beyond chance, the surest first
  * @param fit      the model, straight from all terms
  */
-record ResponseModel(Response response, List<ComparedShot> shots, List<Measured> values, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
+record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured> values, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
                      boolean random, Samples weights, List<Question.Pair> together, ModelFit fit) {
 
     /** With fewer, their spread cannot be told; they enter as themselves (common practice, no source). */
@@ -38,9 +42,9 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
     /** Uncertainties closer together than that get the same weight. */
     private static final double ALIKE = 1.2;
 
-    static ResponseModel of(Question question, Response response, List<ComparedShot> candidates, CommonGround ground) {
+    static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
         List<Variable> variables = question.explaining(response, ground);
-        List<ComparedShot> shots = candidates.stream().filter(shot -> ground.value(response, shot).isPresent())
+        List<MeasuredShot> shots = candidates.stream().filter(shot -> ground.value(response, shot).isPresent())
                 .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
                 .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent()).toList();
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
@@ -54,7 +58,7 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
         return unasked.isEmpty() ? asked : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
     }
 
-    private static ResponseModel fitted(Question question, Response response, List<ComparedShot> shots, List<Measured> values,
+    private static ResponseModel fitted(Question question, Response response, List<MeasuredShot> shots, List<Measured> values,
             Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random) {
         List<Term> all = new ArrayList<>();
         blocks.filter(levels -> !random).ifPresent(all::add);
@@ -74,13 +78,13 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
      * What one instrument gets wrong in all shots cancels between them; with several it does not, and neither where nobody
      * wrote down which it was. Moisture is the coffee's.
      */
-    private static boolean sameInstruments(List<ComparedShot> shots) {
+    private static boolean sameInstruments(List<MeasuredShot> shots) {
         return one(shots, SheetField.REFRACTOMETER) && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.SCALE_BIAS)) || one(shots, SheetField.SCALE))
                 && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.MOISTURE)) || one(shots, SheetField.COFFEE));
     }
 
     /** By row what each shot's measurement has for itself, against the others. */
-    private static double[] errors(List<ComparedShot> shots, List<Measured> values) {
+    private static double[] errors(List<MeasuredShot> shots, List<Measured> values) {
         boolean shared = sameInstruments(shots);
         return values.stream().mapToDouble(value -> shared ? value.independent() : value.u()).toArray();
     }
@@ -90,7 +94,7 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
         return errors(shots, values);
     }
 
-    private static boolean one(List<ComparedShot> shots, SheetField field) {
+    private static boolean one(List<MeasuredShot> shots, SheetField field) {
         List<Optional<String>> names = shots.stream().map(shot -> shot.sheet().text(field)).distinct().toList();
         return names.size() == 1 && names.get(0).isPresent();
     }
@@ -102,7 +106,7 @@ record ResponseModel(Response response, List<ComparedShot> shots, List<Measured>
         return telling ? KnownErrors.of(design, y, uncertainties).weights() : KnownErrors.ones(u.length);
     }
 
-    private static Optional<Term> term(Variable variable, List<ComparedShot> shots) {
+    private static Optional<Term> term(Variable variable, List<MeasuredShot> shots) {
         if (variable.numeric()) {
             double[] numbers = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).toArray();
             Samples samples = Samples.of(numbers);

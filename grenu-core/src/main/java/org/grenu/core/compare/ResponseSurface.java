@@ -10,6 +10,10 @@ import org.grenu.core.model.Design;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.Term;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 
 /**
  * How responses depend on two numbers at once: a second-order model each, as far as the shots can tell its terms, read on a
@@ -86,7 +90,7 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         if (numbers.size() < 2) {
             return Optional.empty();
         }
-        List<ComparedShot> shots = comparison.shots().stream().filter(shot -> numbers.get(0).known(shot) && numbers.get(1).known(shot)).toList();
+        List<MeasuredShot> shots = comparison.shots().stream().filter(shot -> numbers.get(0).known(shot) && numbers.get(1).known(shot)).toList();
         List<double[]> tried = settings(numbers.get(0), numbers.get(1), shots);
         Hull hull = Hull.of(tried);
         if (tried.size() < LEAST_SETTINGS || !hull.hasArea()) {
@@ -98,7 +102,7 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         return layers.isEmpty() ? Optional.empty() : Optional.of(new ResponseSurface(numbers.get(0), numbers.get(1), xs, ys, layers, tried, hull.corners(), windows));
     }
 
-    private static List<double[]> settings(Variable across, Variable up, List<ComparedShot> shots) {
+    private static List<double[]> settings(Variable across, Variable up, List<MeasuredShot> shots) {
         Map<String, double[]> settings = new LinkedHashMap<>();
         shots.forEach(shot -> {
             double[] setting = {across.number(shot).orElseThrow(), up.number(shot).orElseThrow()};

@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.Optional;
+import org.grenu.core.response.MeasuredShot;
 
 /**
  * What the model leaves over of one shot.
@@ -13,7 +14,7 @@ import java.util.Optional;
  *                 Bonferroni); NaN where none is left to judge by
  * @param block    the block it belongs to
  */
-public record RowResidual(ComparedShot shot, double value, double residual, double leverage, double outlierP, Optional<String> block) {
+public record RowResidual(MeasuredShot shot, double value, double residual, double leverage, double outlierP, Optional<String> block) {
 
     /** {@return whether it lies further from the others than chance explains} */
     public boolean farOut() {

@@ -2,6 +2,9 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
 
 /**
  * The answer without the shots that something speaks against.
@@ -12,7 +15,7 @@ import java.util.Optional;
  * @param before   the effect with all shots
  * @param after    the effect without them; empty when it can then no longer be asked
  */
-public record Sensitivity(String why, List<ComparedShot> without, Response response, Effect before, Optional<Effect> after) {
+public record Sensitivity(String why, List<MeasuredShot> without, Response response, Effect before, Optional<Effect> after) {
 
     public Sensitivity {
         without = List.copyOf(without);
@@ -33,12 +36,12 @@ public record Sensitivity(String why, List<ComparedShot> without, Response respo
                 + (stands() ? ", the answer stands." : ", the answer becomes “" + after.get().verdict().words() + "”.");
     }
 
-    static Optional<Sensitivity> of(Question question, List<ComparedShot> shots, String why, List<ComparedShot> without, ResponseAnswer main, Effect before) {
-        List<ComparedShot> left = shots.stream().filter(shot -> !without.contains(shot)).toList();
+    static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, String why, List<MeasuredShot> without, ResponseAnswer main, Effect before) {
+        List<MeasuredShot> left = shots.stream().filter(shot -> !without.contains(shot)).toList();
         if (without.isEmpty() || left.isEmpty()) {
             return Optional.empty();
         }
-        CommonGround ground = CommonGround.of(question.basis(), left);
+        MatchedBasis ground = MatchedBasis.of(question.basis(), left);
         ResponseAnswer after = Answering.answer(question, main.response(), left, ground);
         return Optional.of(new Sensitivity(why, without, main.response(), before, after.effects(before.variable()).stream()
                 .filter(effect -> effect.change().equals(before.change())).findFirst()));

@@ -4,10 +4,13 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
-import org.grenu.core.extraction.Basis;
 import org.grenu.core.model.RandomInterceptFit;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.study.SheetField;
 
 /**
@@ -49,7 +52,7 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
     }
 
     /** Share of the shot's own variance that its strength readings make. */
-    private static double readingShare(Response response, ComparedShot shot) {
+    private static double readingShare(Response response, MeasuredShot shot) {
         if (response == StandardResponse.STRENGTH) {
             return 1;
         }

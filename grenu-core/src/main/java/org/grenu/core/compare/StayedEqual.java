@@ -2,20 +2,23 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
-import org.grenu.core.model.Equivalence;
-import org.grenu.core.model.KnownErrors;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.model.Design;
+import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FixedFit;
+import org.grenu.core.model.KnownErrors;
 import org.grenu.core.model.Term;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.response.Characteristic;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 
 /** A manipulation check: did a number that was to stay equal stay within its tolerance as a variable changed? */
 record StayedEqual(Characteristic characteristic) {
 
     /** {@return the effects of the variable on it, over the range that the variable went through; none where it cannot be asked} */
-    List<Effect> effects(Variable asked, List<ComparedShot> known) {
-        List<ComparedShot> shots = known.stream().filter(asked::known).toList();
+    List<Effect> effects(Variable asked, List<MeasuredShot> known) {
+        List<MeasuredShot> shots = known.stream().filter(asked::known).toList();
         double[] y = shots.stream().mapToDouble(shot -> characteristic.variable().number(shot).orElseThrow()).toArray();
         List<String> levels = shots.stream().map(shot -> asked.level(shot).orElse("")).toList();
         Term.Levels term = Term.Levels.of(asked.title(), levels);

@@ -1,6 +1,8 @@
 package org.grenu.core.compare;
 
 import java.util.List;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Variable;
 
 /**
  * The size of change that a numeric effect is stated and judged for: the step that the user names, else the range that
@@ -12,7 +14,7 @@ final class Steps {
     }
 
     /** {@return the step, in the variable's unit; above zero where the variable changed} */
-    static double of(Question question, Variable variable, List<ComparedShot> shots) {
+    static double of(Question question, Variable variable, List<MeasuredShot> shots) {
         Double named = question.steps().get(variable.key());
         if (named != null) {
             return named;

@@ -4,6 +4,7 @@ import java.util.List;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.quantity.Title;
+import org.grenu.core.response.Response;
 
 /** How numbers of a comparison are put. */
 public final class Wording {

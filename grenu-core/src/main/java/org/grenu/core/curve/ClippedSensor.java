@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import org.grenu.core.numbers.Samples;
 
 /** Marks a pressure that stands at its largest value, without noise, for longer than chance would have it. */
 final class ClippedSensor implements CurveRepair {

@@ -3,6 +3,7 @@ package org.grenu.core.curve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Follows the cup mass across jumps that no flow can make: a cup that is lifted and comes back to its course, a cup that

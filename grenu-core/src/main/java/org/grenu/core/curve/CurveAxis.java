@@ -1,6 +1,7 @@
 package org.grenu.core.curve;
 
 import java.util.Optional;
+import org.grenu.core.numbers.Samples;
 
 /** What curves are lined up along: time since a moment of the shot, or the mass in the cup. */
 public sealed interface CurveAxis {

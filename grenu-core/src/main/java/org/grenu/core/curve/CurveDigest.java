@@ -2,6 +2,7 @@ package org.grenu.core.curve;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Measured;
 
 /**

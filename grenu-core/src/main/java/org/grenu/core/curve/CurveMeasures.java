@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Measured;
 
 /**

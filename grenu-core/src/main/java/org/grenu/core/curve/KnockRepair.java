@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Finds short excursions of the cup mass and bridges them.

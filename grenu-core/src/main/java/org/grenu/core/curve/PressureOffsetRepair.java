@@ -3,6 +3,7 @@ package org.grenu.core.curve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Subtracts the pressure that the sensor shows at rest. Rest is the log's last second, when it lies still, the pressure

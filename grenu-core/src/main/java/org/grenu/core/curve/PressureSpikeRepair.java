@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Bridges one or two values of the pressure that stand apart from those on both sides, which agree with each other: no

@@ -1,5 +1,7 @@
 package org.grenu.core.curve;
 
+import org.grenu.core.numbers.Samples;
+
 /** How much of the pump's work lies where: what the cup mass followed while nobody weighed it. */
 final class PumpShare {
 

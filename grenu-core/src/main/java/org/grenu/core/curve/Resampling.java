@@ -1,6 +1,7 @@
 package org.grenu.core.curve;
 
 import java.util.Arrays;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Puts an irregular channel on an even grid: each grid value is the mean of the piecewise linear interpolant over its

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Finds a scale that sends one and the same value while coffee flows. When it catches up, the cup mass between follows

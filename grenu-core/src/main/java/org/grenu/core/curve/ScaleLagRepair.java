@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Finds a scale whose values come late, by cross-correlation with the pressure (or the pump flow) about the stop, where

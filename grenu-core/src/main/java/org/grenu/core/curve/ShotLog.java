@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import org.grenu.core.numbers.Samples;
 
 /**
  * A shot as it was logged, untouched: times in seconds, possibly irregular, repeated or running backward, and one

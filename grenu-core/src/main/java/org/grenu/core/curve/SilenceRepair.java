@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Bridges what is missing: a sensor without values while the others go on (dropout), or no rows at all (gap). Longer

@@ -3,6 +3,7 @@ package org.grenu.core.curve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Removes what the scale showed before anything dripped: a forgotten tare. The offset is the median of the first 1.5 s

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Makes times increase strictly, which everything after it relies on. A step backward that the clock makes good within

@@ -1,6 +1,7 @@
 package org.grenu.core.curve;
 
 import java.util.Arrays;
+import org.grenu.core.numbers.Samples;
 
 /**
  * One channel on an even time grid.

@@ -1,7 +1,6 @@
 package org.grenu.core.diagnosis;
 
 import java.util.List;
-import java.util.Optional;
 import org.grenu.core.hydraulics.ChannelSign;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.hydraulics.WaterBalance;

@@ -2,6 +2,7 @@ package org.grenu.core.hydraulics;
 
 import java.util.Optional;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.NormalEquations;
 
 /**
  * A sign of a channel: the resistance fell abruptly, where erosion would have let it fall smoothly. Found as the step that

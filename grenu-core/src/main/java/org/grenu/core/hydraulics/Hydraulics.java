@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.NormalEquations;
 import org.grenu.core.quantity.Measured;
 
 /**

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import org.grenu.core.numbers.IsotonicMeans;
+import org.grenu.core.numbers.MonotoneCurve;
 import org.grenu.core.quantity.Measured;
 
 /**

@@ -1,7 +1,7 @@
 package org.grenu.core.model;
 
 import java.util.Arrays;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**

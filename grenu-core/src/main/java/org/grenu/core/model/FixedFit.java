@@ -2,7 +2,7 @@ package org.grenu.core.model;
 
 import java.util.List;
 import java.util.Optional;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 
 /**
  * A linear model with fixed effects, fitted by (weighted) least squares: Xβ + ε, Var ε = σ²/w.

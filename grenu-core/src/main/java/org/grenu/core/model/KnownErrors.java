@@ -1,7 +1,7 @@
 package org.grenu.core.model;
 
 import java.util.Arrays;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Rows of which each brings its own known standard uncertainty u, and a spread τ between rows that all share: weights

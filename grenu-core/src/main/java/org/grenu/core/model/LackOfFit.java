@@ -3,7 +3,7 @@ package org.grenu.core.model;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 
 /** Whether a model bends where the data do: its misfit held against the spread of replicates. */
 public final class LackOfFit {

@@ -3,7 +3,7 @@ package org.grenu.core.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 
 /**
  * A linear model whose groups (days, sessions) each shift all of their rows by an amount of their own:

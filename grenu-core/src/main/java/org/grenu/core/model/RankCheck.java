@@ -3,8 +3,8 @@ package org.grenu.core.model;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import org.grenu.core.numbers.Samples;
 import org.hipparchus.stat.ranking.NaturalRanking;
-import org.grenu.core.curve.Samples;
 
 /**
  * A second opinion on a contrast that neither far-out rows nor odd shapes of error sway: what the model without the

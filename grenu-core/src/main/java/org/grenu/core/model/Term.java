@@ -2,7 +2,7 @@ package org.grenu.core.model;
 
 import java.util.Arrays;
 import java.util.List;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 
 /** Something that a response may depend on, with its value in every row of the data. */
 public sealed interface Term {

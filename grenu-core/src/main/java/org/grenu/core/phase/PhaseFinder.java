@@ -8,9 +8,9 @@ import org.grenu.core.curve.ChangePoints;
 import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.Samples;
 
 /**
  * Finds the phases in the pressure: it is split into straight pieces, and what they say of level and slope tells soak,

@@ -5,8 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 
 /** What the rig writes down, column by column, before it is rounded to what its instruments show. */
 final class RigLog {

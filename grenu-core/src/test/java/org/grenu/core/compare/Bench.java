@@ -3,8 +3,9 @@ package org.grenu.core.compare;
 import java.util.Locale;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
@@ -23,7 +24,7 @@ final class Bench {
                 .with(SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", strength));
     }
 
-    static ComparedShot shot(String name, ShotSheet sheet) {
-        return new ComparedShot(name, sheet, ShotMeasures.of(new Shot(sheet, SILENT)));
+    static MeasuredShot shot(String name, ShotSheet sheet) {
+        return new MeasuredShot(name, sheet, ShotMeasures.of(new Shot(sheet, SILENT)));
     }
 }

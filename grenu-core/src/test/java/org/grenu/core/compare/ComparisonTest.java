@@ -8,6 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.OwnResponse;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
@@ -25,10 +31,10 @@ class ComparisonTest {
     @Nested
     class TheWorkedTrap {
 
-        private List<ComparedShot> shots(int each) {
+        private List<MeasuredShot> shots(int each) {
             // The same spread in both arms: strength ±0.03 about its mean.
             double[] offsets = {-0.03, 0.03, -0.02, 0.02, -0.03, 0.03, -0.01, 0.01};
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < each; i++) {
                 double off = each == 1 ? 0 : offsets[i];
                 shots.add(Bench.shot("c" + i, Bench.sheet(18, 41.2, 9.41 + off).with(SheetField.ARM, "control")));
@@ -68,9 +74,9 @@ class ComparisonTest {
         }
     }
 
-    private static List<ComparedShot> grindStudy(int each, double perNotch, double spread, boolean temperatureToo, long seed) {
+    private static List<MeasuredShot> grindStudy(int each, double perNotch, double spread, boolean temperatureToo, long seed) {
         Random random = new Random(seed);
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 3 * each; i++) {
             int notch = i % 3;
             ShotSheet sheet = Bench.sheet(18, 40, 9 + perNotch * notch * 18 / 40 + spread * random.nextGaussian() * 18 / 40)
@@ -98,7 +104,7 @@ class ComparisonTest {
 
         @Test
         void leavesOutWhatStandsOutAndSaysWhetherTheAnswerStands() {
-            List<ComparedShot> shots = new ArrayList<>(grindStudy(4, -0.6, 0.1, false, 2));
+            List<MeasuredShot> shots = new ArrayList<>(grindStudy(4, -0.6, 0.1, false, 2));
             ShotSheet odd = shots.get(4).sheet().with(SheetField.TEMPERATURE, 94);
             shots.set(4, Bench.shot("5", odd));
             shots.add(Bench.shot("13", shots.get(0).sheet().with(SheetField.FAULT, "choked")));
@@ -139,8 +145,8 @@ class ComparisonTest {
             Variable byLevel = new Variable.Treatment(SheetFactor.GRIND, true);
             assertThat(Comparison.of(Question.of(List.of(byLevel), EY), grindStudy(4, -0.8, 0.2, false, 5)).answers().get(0).effects())
                     .extracting(Effect::change).containsExactly("2.2, not 2.4", "2.2, not 2.6", "2.4, not 2.6");
-            List<ComparedShot> bent = new ArrayList<>();
-            for (ComparedShot shot : grindStudy(5, 0, 0.1, false, 6)) {
+            List<MeasuredShot> bent = new ArrayList<>();
+            for (MeasuredShot shot : grindStudy(5, 0, 0.1, false, 6)) {
                 boolean middle = shot.sheet().number(SheetField.GRIND).orElseThrow() == 2.4;
                 bent.add(middle ? Bench.shot(shot.name(), shot.sheet().with(SheetField.READINGS, "9.6; 9.6")) : shot);
             }
@@ -151,13 +157,13 @@ class ComparisonTest {
 
         @Test
         void whatTheUserMadeUpIsAFactorAndAResponseToo() {
-            List<ComparedShot> shots = new ArrayList<>();
-            for (ComparedShot shot : grindStudy(4, 0, 0.1, false, 7)) {
+            List<MeasuredShot> shots = new ArrayList<>();
+            for (MeasuredShot shot : grindStudy(4, 0, 0.1, false, 7)) {
                 boolean frozen = Integer.parseInt(shot.name()) % 2 == 0;
                 shots.add(Bench.shot(shot.name(), shot.sheet().withExtra("beans frozen", frozen ? "yes" : "no")
                         .withExtra("crema", (frozen ? 12.5 : 10.25) + Integer.parseInt(shot.name()) % 3 * 0.1 + " mm")));
             }
-            List<ShotSheet> sheets = shots.stream().map(ComparedShot::sheet).toList();
+            List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
             Response crema = new OwnResponse(OwnFactor.of("crema", sheets).orElseThrow(), 0);
             Variable frozen = Variable.of(OwnFactor.of("beans frozen", sheets).orElseThrow());
             Comparison comparison = Comparison.of(Question.of(List.of(frozen), List.of(crema)), shots);

@@ -9,6 +9,11 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.puck.DemoProfile;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
@@ -20,7 +25,7 @@ class CurvesTest {
 
     @Test
     void curvesAreLinedUpAtTheMomentAndGatheredByLevel() {
-        List<ComparedShot> shots = SimulatedStudy.grinds(3, 1, 2.2, 2.6);
+        List<MeasuredShot> shots = SimulatedStudy.grinds(3, 1, 2.2, 2.6);
         CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
         assertThat(overlay.unit()).isEqualTo("s");
         List<CurveGroup> mass = overlay.groups().get(Channel.CUP_MASS);
@@ -65,7 +70,7 @@ class CurvesTest {
 
     @Test
     void aShotWithoutTheMomentStaysOut() {
-        List<ComparedShot> shots = new ArrayList<>(SimulatedStudy.grinds(1, 3, 2.4));
+        List<MeasuredShot> shots = new ArrayList<>(SimulatedStudy.grinds(1, 3, 2.4));
         shots.add(Bench.shot("silent", Bench.sheet(18, 40, 9)));
         assertThat(CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups().get(Channel.PRESSURE)).singleElement()
                 .satisfies(group -> assertThat(group.members()).hasSize(1));
@@ -87,12 +92,12 @@ class CurvesTest {
     /** Among shots alike but for chance nothing is found; what a second factor does is taken out first. */
     @Test
     void aSecondFactorDoesNotPassForTheFirst() {
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 16; i++) {
             DemoProfile profile = i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX;
-            ComparedShot shot = SimulatedStudy.shot("s" + i, 2.4, 93, profile, 38, 500 + i);
+            MeasuredShot shot = SimulatedStudy.shot("s" + i, 2.4, 93, profile, 38, 500 + i);
             // An arm that means nothing, balanced over the profiles.
-            shots.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, i / 2 % 2 == 0 ? "a" : "b"), shot.measures()));
+            shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, i / 2 % 2 == 0 ? "a" : "b"), shot.measures()));
         }
         CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.ARM, AxisKind.FIRST_DRIP, CHANNELS);
         CurveDifference difference = CurveDifference.of(overlay, "a", "b", List.of(SheetFactor.PROFILE), 400).orElseThrow();
@@ -105,7 +110,7 @@ class CurvesTest {
     /** Its own curves lie at no distance; an even shift is the distance; the order is by the first strip. */
     @Test
     void theDistanceToAReferenceIsTheRootMeanSquare() {
-        List<ComparedShot> shots = SimulatedStudy.grinds(2, 31, 2.2, 2.4, 2.8);
+        List<MeasuredShot> shots = SimulatedStudy.grinds(2, 31, 2.2, 2.4, 2.8);
         CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, List.of(Channel.CUP_FLOW, Channel.CUP_MASS));
         ReferenceDistance distance = ReferenceDistance.of(overlay, shots.get(0)).orElseThrow();
         assertThat(distance.shots()).hasSize(5).noneMatch(one -> one.shot() == shots.get(0));
@@ -114,7 +119,7 @@ class CurvesTest {
         assertThat(distance.shots().get(4).shot().sheet().number(SheetField.GRIND)).hasValue(2.8);
         UniformCurve own = overlay.groups().get(Channel.CUP_MASS).get(0).members().get(0).curve();
         UniformCurve other = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).curve();
-        ComparedShot coarse = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).shot();
+        MeasuredShot coarse = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).shot();
         double squares = 0;
         int count = 0;
         for (double at = Math.max(own.start(), other.start()); at <= Math.min(own.end(), other.end()) + 1e-9; at += 0.1) {
@@ -138,13 +143,13 @@ class CurvesTest {
     /** Grind is read off each shot's own curve: a shot stopped late takes longer to fill the cup, not to reach the common mass. */
     @Test
     void onEqualBeverageMassTimesAreReadOffTheCurves() {
-        List<ComparedShot> shots = new ArrayList<>(SimulatedStudy.grinds(4, 21, 2.4));
+        List<MeasuredShot> shots = new ArrayList<>(SimulatedStudy.grinds(4, 21, 2.4));
         for (int i = 0; i < 4; i++) {
-            ComparedShot late = SimulatedStudy.shot("late" + i, 2.4, 93, DemoProfile.STRAIGHT_NINE, 44, 90 + i);
-            shots.add(new ComparedShot(late.name(), late.sheet().with(SheetField.ARM, "late"), late.measures()));
+            MeasuredShot late = SimulatedStudy.shot("late" + i, 2.4, 93, DemoProfile.STRAIGHT_NINE, 44, 90 + i);
+            shots.add(new MeasuredShot(late.name(), late.sheet().with(SheetField.ARM, "late"), late.measures()));
         }
-        List<ComparedShot> arms = shots.stream().map(shot -> shot.sheet().has(SheetField.ARM) ? shot
-                : new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "usual"), shot.measures())).toList();
+        List<MeasuredShot> arms = shots.stream().map(shot -> shot.sheet().has(SheetField.ARM) ? shot
+                : new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "usual"), shot.measures())).toList();
         Response time = StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF;
         Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(time, StandardResponse.FIRST_DRIP));
         double asSet = Comparison.of(question, arms).answers().get(0).effects().get(0).estimate().orElseThrow().value();

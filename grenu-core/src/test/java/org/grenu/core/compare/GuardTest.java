@@ -7,6 +7,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.BiFunction;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
@@ -19,9 +24,9 @@ class GuardTest {
     private static final List<Response> EY = List.of(StandardResponse.EY_AS_DOSED);
 
     /** Twelve shots of three grinds in turn, finer extracts more; {@code more} adds to the record of each. */
-    private static List<ComparedShot> shots(BiFunction<Integer, ShotSheet, ShotSheet> more) {
+    private static List<MeasuredShot> shots(BiFunction<Integer, ShotSheet, ShotSheet> more) {
         Random random = new Random(12);
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
             ShotSheet sheet = Bench.sheet(18, 40, 9 - 0.3 * (i % 3) + 0.03 * random.nextGaussian()).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0);
             shots.add(Bench.shot(Integer.toString(i + 1), more.apply(i, sheet)));
@@ -29,7 +34,7 @@ class GuardTest {
         return shots;
     }
 
-    private static Optional<GuardNote> note(Question question, List<ComparedShot> shots, String title) {
+    private static Optional<GuardNote> note(Question question, List<MeasuredShot> shots, String title) {
         return Comparison.of(question, shots).guard().stream().filter(note -> note.title().equals(title)).findFirst();
     }
 
@@ -84,8 +89,8 @@ class GuardTest {
 
     @Test
     void anotherInstrumentMakesItsBiasCount() {
-        List<ComparedShot> one = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, "R-2"));
-        List<ComparedShot> two = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, i == 0 ? "R-2" : "R-3"));
+        List<MeasuredShot> one = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, "R-2"));
+        List<MeasuredShot> two = shots((i, sheet) -> sheet.with(SheetField.REFRACTOMETER, i == 0 ? "R-2" : "R-3"));
         Question pair = Question.of(List.of(GRIND), EY);
         double shared = Comparison.of(pair, one.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
         double apart = Comparison.of(pair, two.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
@@ -95,18 +100,18 @@ class GuardTest {
 
     @Test
     void firstOfASessionAndAGrindChangedWithoutAPurgeAreFound() {
-        List<ComparedShot> shots = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i / 6) + "T09:" + (10 + i % 6 * 8))
+        List<MeasuredShot> shots = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i / 6) + "T09:" + (10 + i % 6 * 8))
                 .with(SheetField.MACHINE, "Rig 1").with(SheetField.GRINDER, "G-burr A").with(SheetField.PURGE, i == 4 ? 0 : 2));
         Question question = Question.of(List.of(GRIND), EY);
         assertThat(note(question, shots, "First of a session").orElseThrow().words()).isEqualTo("shots 1, 7 were the first of their day among these");
         assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words()).isEqualTo("shot 5 followed a change of the grind without a purge");
-        List<ComparedShot> purged = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
+        List<MeasuredShot> purged = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
         assertThat(note(question, purged, "First of a session")).as("one shot a day: every shot is the first").isEmpty();
     }
 
     @Test
     void aShotFarFromTheOthersIsLeftOutOnceToSee() {
-        List<ComparedShot> shots = shots((i, sheet) -> i == 7 ? sheet.with(SheetField.READINGS, "11.2; 11.2; 11.2") : sheet);
+        List<MeasuredShot> shots = shots((i, sheet) -> i == 7 ? sheet.with(SheetField.READINGS, "11.2; 11.2; 11.2") : sheet);
         Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
         GuardNote far = note(Question.of(List.of(GRIND), EY), shots, "Far from the others").orElseThrow();
         assertThat(far.words()).isEqualTo("shot 8 lies further from the others than chance explains");
@@ -118,18 +123,18 @@ class GuardTest {
     void aCovariateThatMovedAlmostWithAFactorIsWarnedOf() {
         Question question = Question.of(List.of(GRIND), EY).on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
         double[] off = {0, 0.05, -0.04, 0.03, -0.05, 0.02, 0.04, -0.02, 0.01, -0.03, 0.05, 0};
-        List<ComparedShot> together = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i % 3 + off[i]));
+        List<MeasuredShot> together = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i % 3 + off[i]));
         GuardNote note = note(question, together, "Beverage mass").orElseThrow();
         assertThat(note.words()).isEqualTo("40–42 g, in the model, but it moved almost together with grind: what one did may be put down to the other");
-        List<ComparedShot> apart = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i / 3 * 0.5));
+        List<MeasuredShot> apart = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i / 3 * 0.5));
         assertThat(note(question, apart, "Beverage mass").orElseThrow().kind()).isEqualTo(GuardNote.Kind.IN_THE_MODEL);
     }
 
     @Test
     void twoFactorsThatCanJustBeToldApartAreWarnedOf() {
-        List<ComparedShot> shots = shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, i == 11 ? 92 : 90 + i % 3));
+        List<MeasuredShot> shots = shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, i == 11 ? 92 : 90 + i % 3));
         Question question = Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY);
-        List<ComparedShot> nearly = new ArrayList<>(shots);
+        List<MeasuredShot> nearly = new ArrayList<>(shots);
         nearly.set(0, Bench.shot("1", shots.get(0).sheet().with(SheetField.TEMPERATURE, 91)));
         assertThat(note(question, nearly, "Grind and temperature").orElseThrow().words()).isEqualTo("moved almost together: their effects are told apart by few shots");
         assertThat(Comparison.of(question, shots).sentence().headline()).as("wholly together is worse").contains("moved together");
@@ -138,7 +143,7 @@ class GuardTest {
     @Test
     void withoutTheShotsThatStandOutTheAnswerMayFall() {
         // Finest shots extract more, but only the hot ones by much.
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         double[] strengths = {9.30, 9.02, 9.0, 9.28, 9.03, 8.99, 9.31, 9.01, 9.0, 9.04, 9.02, 9.01};
         for (int i = 0; i < 12; i++) {
             shots.add(Bench.shot(Integer.toString(i + 1), Bench.sheet(18, 40, strengths[i]).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0)

@@ -6,9 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.study.Shot;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
 import org.junit.jupiter.api.Nested;
@@ -41,11 +45,11 @@ class MisleadingAnswersTest {
 
         @Test
         void anOrderDrawnByLotIsNoConfounderAndADayStillIs() {
-            List<ComparedShot> drawn = MisleadingStudies.confoundedDay().compared().stream()
-                    .map(shot -> new ComparedShot(shot.name(), shot.sheet().with(SheetField.ORDER_DRAWN, "yes"), shot.measures())).toList();
+            List<MeasuredShot> drawn = MisleadingStudies.confoundedDay().compared().stream()
+                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ORDER_DRAWN, "yes"), shot.measures())).toList();
             Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), drawn);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Confounded("day"));
-            List<ComparedShot> oneDay = drawn.stream().map(shot -> new ComparedShot(shot.name(), shot.sheet().with(SheetField.PULLED_AT,
+            List<MeasuredShot> oneDay = drawn.stream().map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.PULLED_AT,
                     "2026-05-11T" + (shot.sheet().pulledAt().orElseThrow().getDayOfMonth() == 11 ? "09" : "10") + shot.sheet().pulledAt().orElseThrow().toString().substring(13)),
                     shot.measures())).toList();
             assertThat(effect(Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), oneDay)).verdict()).isEqualTo(new Verdict.Differs());
@@ -69,7 +73,7 @@ class MisleadingAnswersTest {
 
         @Test
         void whatIsUnknownOnOneSideIsNotTakenForEqual() {
-            List<ComparedShot> shots = MisleadingStudies.straySetting().compared().stream().map(shot -> new ComparedShot(shot.name(),
+            List<MeasuredShot> shots = MisleadingStudies.straySetting().compared().stream().map(shot -> new MeasuredShot(shot.name(),
                     shot.sheet().number(SheetField.GRIND).orElseThrow() == 3 ? shot.sheet() : shot.sheet().with(SheetField.BASKET, "18 g ridgeless"), shot.measures())).toList();
             Comparison comparison = Comparison.of(Question.of(List.of(new Variable.Treatment(SheetFactor.GRIND, true)), List.of(EY)), shots);
             assertThat(comparison.guard()).anySatisfy(note -> {
@@ -86,7 +90,7 @@ class MisleadingAnswersTest {
             int studies = 200;
             int called = 0;
             for (int s = 0; s < studies; s++) {
-                List<ComparedShot> shots = new ArrayList<>();
+                List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 12; i++) {
                     ShotSheet sheet = Bench.sheet(18 + 0.1 * random.nextGaussian(), 40 + 0.3 * random.nextGaussian(), 9 + 0.05 * random.nextGaussian())
                             .with(SheetField.ARM, i % 2 == 0 ? "a" : "b").with(SheetField.OPERATOR, "Operator " + random.nextInt(2)).with(SheetField.BASKET, "basket " + random.nextInt(3))
@@ -103,7 +107,7 @@ class MisleadingAnswersTest {
         @Test
         void anAgeThatMovedWithTheDayCannotBeToldFromIt() {
             double[] off = {0.1, -0.1, 0.05};
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 15; i++) {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5).with(SheetField.ROASTED_ON, "2026-05-01")
                         .with(SheetField.PULLED_AT, String.format("2026-05-%02dT09:%02d", 10 + 3 * (i / 3), 10 * (i % 3)))));
@@ -115,7 +119,7 @@ class MisleadingAnswersTest {
 
         @Test
         void anArmIsWhatWasSetForItAndSeveralThingsAtOnceAreSaid() {
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 8; i++) {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.3 * (i % 2) + 0.02 * (i / 2)).with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
                         .with(SheetField.GRIND, 2.2 + 0.2 * (i % 2)).with(SheetField.TEMPERATURE, 91 + 2 * (i % 2))));
@@ -133,15 +137,15 @@ class MisleadingAnswersTest {
         @CsvSource({"18, 40, One thing changed: grind 2.4 → 2.2", "19.4, 45.6, '3 things changed: grind 2.4 → 2.2, dose 18 → 19.4 g, beverage mass 40 → 45.6 g'",
             "18.2, 40.3, One thing changed: grind 2.4 → 2.2"})
         void comparesDoseAndBeverageAsTheyWere(double dose, double beverage, String words) {
-            ComparedShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4));
-            ComparedShot to = Bench.shot("2", Bench.sheet(dose, beverage, 9).with(SheetField.GRIND, 2.2));
+            MeasuredShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4));
+            MeasuredShot to = Bench.shot("2", Bench.sheet(dose, beverage, 9).with(SheetField.GRIND, 2.2));
             assertThat(PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to)).orElseThrow().words()).isEqualTo(words);
         }
 
         @Test
         void comparesEveryEntryAndSaysWhatOnlyOneHas() {
-            ComparedShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "stirred").with(SheetField.WATER, "Brew water 3"));
-            ComparedShot to = Bench.shot("2", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "tapped").withExtra("screen", "fine"));
+            MeasuredShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "stirred").with(SheetField.WATER, "Brew water 3"));
+            MeasuredShot to = Bench.shot("2", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "tapped").withExtra("screen", "fine"));
             assertThat(PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to)).orElseThrow().words())
                     .isEqualTo("One thing changed: preparation stirred → tapped; written down for only one of them: water and screen");
         }
@@ -186,7 +190,7 @@ class MisleadingAnswersTest {
             Random random = new Random(5);
             int named = 0;
             for (int s = 0; s < studies; s++) {
-                List<ComparedShot> shots = new ArrayList<>();
+                List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 2 * each; i++) {
                     shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian()).with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
                 }
@@ -202,9 +206,9 @@ class MisleadingAnswersTest {
 
         private final Variable three = new Variable.Treatment(SheetFactor.GRIND, true);
 
-        private List<ComparedShot> shots() {
+        private List<MeasuredShot> shots() {
             Random random = new Random(4);
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 18; i++) {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40 + 0.4 * random.nextGaussian(), 9 + 0.05 * (i % 3) + 0.1 * (i / 3 % 2) + 0.08 * random.nextGaussian())
                         .with(SheetField.GRIND, 2.2 + 0.2 * (i % 3)).with(SheetField.BASKET, "basket " + i / 3 % 2)));
@@ -230,7 +234,7 @@ class MisleadingAnswersTest {
         void shownPDetectableAndVerdictAgree() {
             for (int seed = 0; seed < 40; seed++) {
                 Random random = new Random(seed);
-                List<ComparedShot> shots = new ArrayList<>();
+                List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 16; i++) {
                     shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.07 * (i % 2) + 0.07 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 2)
                             .with(SheetField.OPERATOR, "Operator " + i / 2 % 2).with(SheetField.BASKET, "basket " + i / 4 % 2)));
@@ -258,15 +262,15 @@ class MisleadingAnswersTest {
             MisleadingStudies.Study study = MisleadingStudies.leastBeverage();
             Comparison comparison = Comparison.of(study.question(time).on(ComparisonBasis.EQUAL_BEVERAGE_MASS), study.compared());
             assertThat(comparison.ground().at()).isGreaterThan(36);
-            assertThat(comparison.ground().tooShort()).extracting(ComparedShot::name).containsExactly("7");
-            assertThat(comparison.answers().get(0).leftOut()).extracting(ComparedShot::name).containsExactly("7");
+            assertThat(comparison.ground().tooShort()).extracting(MeasuredShot::name).containsExactly("7");
+            assertThat(comparison.answers().get(0).leftOut()).extracting(MeasuredShot::name).containsExactly("7");
             assertThat(comparison.sentence().text()).containsPattern("Shot 7 ends at 1\\d(\\.\\d)? g, before the 3\\d(\\.\\d)? g at which curves are read, and falls out there\\.");
         }
 
         /** A finer grind makes the time longer; with the time taken out, what the grind does would be taken out too. */
         @Test
         void whatAFactorChangesItselfIsNoCovariateOfIt() {
-            List<ComparedShot> shots = SimulatedStudy.grinds(4, 5, 2.2, 2.4, 2.6);
+            List<MeasuredShot> shots = SimulatedStudy.grinds(4, 5, 2.2, 2.4, 2.6);
             Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)).on(ComparisonBasis.EQUAL_TIME), shots);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Mediated("time (pump on to pump off)"));
             assertThat(comparison.sentence().headline()).startsWith("Grind +0.4 changes time (pump on to pump off) itself, so what it does to EY as dosed at equal time cannot be told")
@@ -285,20 +289,20 @@ class MisleadingAnswersTest {
 
     @Test
     void anEntryThatWasHardlyMeantIsAskedAboutInTheAnswer() {
-        List<ComparedShot> shots = new ArrayList<>(MisleadingStudies.straySetting().compared());
+        List<MeasuredShot> shots = new ArrayList<>(MisleadingStudies.straySetting().compared());
         ShotSheet slipped = shots.get(2).sheet().with(SheetField.DOSE, "1.8");
-        shots.set(2, new ComparedShot("3", slipped, ShotMeasures.of(new Shot(slipped, Bench.SILENT))));
+        shots.set(2, new MeasuredShot("3", slipped, ShotMeasures.of(new Shot(slipped, Bench.SILENT))));
         assertThat(Comparison.of(MisleadingStudies.straySetting().question(EY), shots).sentence().text()).contains("Shot 3: dose, 1.8 g is no usual dose: meant 18? Without shot 3: ");
     }
 
     /** Two shots whose instrument nobody wrote down share no bias: the difference is as unsure as two instruments make it. */
     @Test
     void unknownInstrumentsShareNoBias() {
-        List<ComparedShot> known = MisleadingStudies.oneShotEach().compared();
-        List<ComparedShot> unknown = new ArrayList<>();
-        for (ComparedShot shot : known) {
+        List<MeasuredShot> known = MisleadingStudies.oneShotEach().compared();
+        List<MeasuredShot> unknown = new ArrayList<>();
+        for (MeasuredShot shot : known) {
             ShotSheet sheet = shot.sheet().with(SheetField.REFRACTOMETER, "");
-            unknown.add(new ComparedShot(shot.name(), sheet, ShotMeasures.of(new Shot(sheet, Bench.SILENT))));
+            unknown.add(new MeasuredShot(shot.name(), sheet, ShotMeasures.of(new Shot(sheet, Bench.SILENT))));
         }
         Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH));
         assertThat(effect(Comparison.of(question, unknown)).halfWidth()).isGreaterThan(1.8 * effect(Comparison.of(question, known)).halfWidth());

@@ -5,17 +5,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.puck.SimulatedRig;
 import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
-import org.grenu.core.study.Shot;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
 
 /** Small studies whose plain answer would mislead; other modules show them in window, report and tables. */
@@ -33,9 +36,9 @@ public final class MisleadingStudies {
      */
     public record Study(List<Shot> shots, Factor first, List<Factor> also) {
 
-        List<ComparedShot> compared() {
-            List<ComparedShot> all = new ArrayList<>();
-            shots.forEach(shot -> all.add(new ComparedShot(Integer.toString(all.size() + 1), shot.sheet(), org.grenu.core.study.ShotMeasures.of(shot))));
+        List<MeasuredShot> compared() {
+            List<MeasuredShot> all = new ArrayList<>();
+            shots.forEach(shot -> all.add(new MeasuredShot(Integer.toString(all.size() + 1), shot.sheet(), org.grenu.core.study.ShotMeasures.of(shot))));
             return all;
         }
 

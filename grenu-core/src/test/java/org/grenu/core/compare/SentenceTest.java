@@ -13,6 +13,12 @@ import java.util.function.IntFunction;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.puck.DemoStudy.DemoShot;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.OwnResponse;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
@@ -29,9 +35,9 @@ class SentenceTest {
 
     private static final Variable ARM = Variable.of(SheetFactor.ARM);
 
-    private static List<ComparedShot> arms(int each, double points, double spread) {
+    private static List<MeasuredShot> arms(int each, double points, double spread) {
         Random random = new Random(8);
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 2 * each; i++) {
             double yield = 20 + (i % 2 == 0 ? points : 0) + spread * random.nextGaussian();
             shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, yield * 18 / 40).with(SheetField.ARM, i % 2 == 0 ? "chilled" : "usual")));
@@ -39,7 +45,7 @@ class SentenceTest {
         return shots;
     }
 
-    private static AnswerSentence sentence(double margin, List<ComparedShot> shots) {
+    private static AnswerSentence sentence(double margin, List<MeasuredShot> shots) {
         return Comparison.of(new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
                 Map.of("ey_as_dosed", margin), Map.of(), false), shots).sentence();
     }
@@ -85,13 +91,13 @@ class SentenceTest {
         @Test
         void sayTheirSpreadAndWhatItCanTell() {
             double[] off = {0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3};
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < off.length; i++) {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, (20 + off[i]) * 18 / 40)));
             }
             Comparison comparison = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.BEVERAGE, StandardResponse.EY_AS_DOSED)), shots);
             assertThat(Repeatability.of(comparison.answers().get(0))).as("the arm is unknown in all").isEmpty();
-            List<ComparedShot> named = shots.stream().map(shot -> Bench.shot(shot.name(), shot.sheet().with(SheetField.ARM, "one"))).toList();
+            List<MeasuredShot> named = shots.stream().map(shot -> Bench.shot(shot.name(), shot.sheet().with(SheetField.ARM, "one"))).toList();
             Repeatability repeats = Repeatability.of(Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED)), named).answers().get(0)).orElseThrow();
             double spread = 0.3 * Math.sqrt(10.0 / 9);
             assertThat(repeats.mean()).isCloseTo(20, within(0.01));
@@ -115,7 +121,7 @@ class SentenceTest {
     @ParameterizedTest
     @CsvSource({"2.2;2.4;2.6, 0.4", "90;93, 3", "6;13;20;34, 28", "2;2.05;3, 1", "0.1;0.2;0.4, 0.3"})
     void effectsAreStatedForTheRangeUsedOrTheStepNamed(String values, double range) {
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (String value : values.split(";")) {
             shots.add(Bench.shot(value, Bench.sheet(18, 40, 9).with(SheetField.GRIND, value)));
         }
@@ -129,8 +135,8 @@ class SentenceTest {
     @Test
     void blocksAreThemselvesWhenFewAndASampleWhenSeveral() {
         IntFunction<String> model = days -> {
-            List<ComparedShot> shots = new ArrayList<>();
-            for (ComparedShot shot : arms(10, 1, 0.2)) {
+            List<MeasuredShot> shots = new ArrayList<>();
+            for (MeasuredShot shot : arms(10, 1, 0.2)) {
                 shots.add(Bench.shot(shot.name(), shot.sheet().with(SheetField.BLOCK, "day " + shots.size() / 2 % days)));
             }
             return Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(SheetFactor.BLOCK)), shots).answers().get(0).model();
@@ -141,8 +147,8 @@ class SentenceTest {
 
     @Test
     void aTreatmentThatStayedTheSameAllDayCannotBeToldFromTheDay() {
-        List<ComparedShot> shots = new ArrayList<>();
-        for (ComparedShot shot : arms(4, 1, 0.2)) {
+        List<MeasuredShot> shots = new ArrayList<>();
+        for (MeasuredShot shot : arms(4, 1, 0.2)) {
             shots.add(Bench.shot(shot.name(), shot.sheet().with(SheetField.BLOCK, shot.sheet().text(SheetField.ARM).orElseThrow())));
         }
         Comparison comparison = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(SheetFactor.BLOCK)), shots);
@@ -152,7 +158,7 @@ class SentenceTest {
     @Test
     void holmLeavesOpenWhatOnlyOneQuestionWouldHaveFound() {
         Random random = new Random(3);
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 16; i++) {
             shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.09 * (i % 2) + 0.07 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 2)
                     .with(SheetField.OPERATOR, "Operator " + i / 2 % 2).with(SheetField.BASKET, "basket " + i / 4 % 2).with(SheetField.WATER, "water " + i / 8)));
@@ -174,7 +180,7 @@ class SentenceTest {
     void anInteractionIsFoundWhereOneIsAndNotWhereNoneIs() {
         for (double together : new double[] {0, 0.8}) {
             Random random = new Random(5);
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 24; i++) {
                 boolean chilled = i % 2 == 0;
                 boolean fine = i / 2 % 2 == 0;
@@ -208,7 +214,7 @@ class SentenceTest {
     void responsesAreFoundByTheirKeysAndReadOffTheShot(StandardResponse response) {
         assertThat(StandardResponse.find(response.key())).contains(response);
         DemoShot demo = DemoStudy.shots().get(1);
-        ComparedShot shot = new ComparedShot("x", demo.shot().sheet(), ShotMeasures.of(demo.shot()));
+        MeasuredShot shot = new MeasuredShot("x", demo.shot().sheet(), ShotMeasures.of(demo.shot()));
         Optional<Measured> value = response.of(shot);
         assertThat(value).isPresent();
         assertThat(response.usualMargin()).isPositive();
@@ -232,11 +238,11 @@ class SentenceTest {
     void theDemoStudysOwnTruthLiesWithinTheIntervals() {
         List<DemoShot> demo = DemoStudy.shots().subList(0, 18).stream().filter(shot -> !shot.shot().sheet().has(SheetField.FAULT)).toList();
         List<Variable> asked = List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE));
-        List<ComparedShot> seen = demo.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
+        List<MeasuredShot> seen = demo.stream().map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
         List<Effect> found = Comparison.of(Question.of(asked, List.of(StandardResponse.EY_AS_DOSED)), seen).answers().get(0).effects();
-        List<ComparedShot> known = demo.stream().map(shot -> new ComparedShot(shot.name(), shot.shot().sheet().withExtra("truth", Double.toString(
+        List<MeasuredShot> known = demo.stream().map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet().withExtra("truth", Double.toString(
                 shot.truth().yieldPercent(shot.shot().sheet().number(SheetField.DOSE).orElseThrow()))), ShotMeasures.of(shot.shot()))).toList();
-        Response truth = new OwnResponse(OwnFactor.of("truth", known.stream().map(ComparedShot::sheet).toList()).orElseThrow(), 0.5);
+        Response truth = new OwnResponse(OwnFactor.of("truth", known.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0.5);
         List<Effect> real = Comparison.of(Question.of(asked, List.of(truth)), known).answers().get(0).effects();
         for (Effect effect : found) {
             // Without noise more acts together beyond chance: then the truth is told at several places, and their mean is meant.

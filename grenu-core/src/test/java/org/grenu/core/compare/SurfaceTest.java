@@ -10,6 +10,9 @@ import java.util.Optional;
 import java.util.Random;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
@@ -28,7 +31,7 @@ class SurfaceTest {
 
     private static Comparison study(double[][] settings, int each, double spread) {
         Random random = new Random(4);
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (double[] setting : settings) {
             for (int k = 0; k < each; k++) {
                 double yield = truth(setting[0], setting[1]) + spread * random.nextGaussian();

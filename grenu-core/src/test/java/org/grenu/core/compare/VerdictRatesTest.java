@@ -11,6 +11,11 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
 import org.grenu.core.model.Power;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
@@ -26,12 +31,12 @@ class VerdictRatesTest {
     private static final double THREE_ERRORS = 3 * Math.sqrt(0.05 * 0.95 / STUDIES);
 
     /** Without the guard, which asks many more questions. */
-    private static ResponseAnswer answer(Question question, List<ComparedShot> shots) {
-        return Answering.answer(question, question.responses().get(0), shots, CommonGround.of(question.basis(), shots));
+    private static ResponseAnswer answer(Question question, List<MeasuredShot> shots) {
+        return Answering.answer(question, question.responses().get(0), shots, MatchedBasis.of(question.basis(), shots));
     }
 
     private static Effect study(Random random, int each, double points, double spread, double margin, double readingSpread) {
-        List<ComparedShot> shots = new ArrayList<>();
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 2 * each; i++) {
             double yield = 20 + (i % 2 == 0 ? points : 0) + spread * random.nextGaussian();
             // Some shots are read once, some three times: their weights differ.
@@ -93,7 +98,7 @@ class VerdictRatesTest {
         int wrong = 0;
         int studies = 200;
         for (int k = 0; k < studies; k++) {
-            List<ComparedShot> shots = new ArrayList<>();
+            List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 15; i++) {
                 shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 3)));
             }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
+import org.grenu.core.numbers.Samples;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.Map;
+import org.grenu.core.numbers.Samples;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import org.grenu.core.numbers.Samples;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 

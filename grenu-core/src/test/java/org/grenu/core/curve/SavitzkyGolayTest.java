@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;

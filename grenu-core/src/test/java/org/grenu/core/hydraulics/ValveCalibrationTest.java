@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.grenu.core.numbers.IsotonicMeans;
+import org.grenu.core.numbers.MonotoneCurve;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;

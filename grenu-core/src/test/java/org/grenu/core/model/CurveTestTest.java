@@ -7,7 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.junit.jupiter.api.Test;
 
 /** Checks by simulation, seeds fixed: wrong alarms stay at their rate, true differences are found where they are. */

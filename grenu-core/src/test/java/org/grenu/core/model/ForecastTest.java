@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.junit.jupiter.api.Test;
 
 class ForecastTest {

@@ -12,7 +12,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.junit.jupiter.api.Test;

@@ -4,16 +4,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.ReferenceDistance;
-import org.grenu.core.compare.Response;
 import org.grenu.core.compare.ResponseSurface;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.figures.compare.CompareSheet;
@@ -49,9 +49,9 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
      * @param usual     what is asked about while nothing was chosen
      * @param reference name of the shot being read
      */
-    static Answered of(List<ComparedShot> compared, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
-        List<ComparedShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
-        List<ShotSheet> sheets = sound.stream().map(ComparedShot::sheet).toList();
+    static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
+        List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
+        List<ShotSheet> sheets = sound.stream().map(MeasuredShot::sheet).toList();
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
@@ -59,13 +59,13 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
                 ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference), comparison.covariates());
     }
 
-    private static Optional<ReferenceDistance> distance(List<ComparedShot> shots, CompareChoices chosen, Factor first, String reference) {
+    private static Optional<ReferenceDistance> distance(List<MeasuredShot> shots, CompareChoices chosen, Factor first, String reference) {
         CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
         return shots.stream().filter(shot -> shot.name().equals(reference)).findFirst().flatMap(shot -> ReferenceDistance.of(overlay, shot));
     }
 
     /** Of the outer levels, as they differ most. */
-    private static Optional<CurveDifference> difference(List<ComparedShot> shots, CompareChoices chosen, Factor first, Question question) {
+    private static Optional<CurveDifference> difference(List<MeasuredShot> shots, CompareChoices chosen, Factor first, Question question) {
         List<Factor> within = new ArrayList<>();
         question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment).forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
         // Names tell curves apart more than numbers do, so they are let go last.

@@ -8,14 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.Question;
-import org.grenu.core.compare.Response;
 import org.grenu.core.compare.ResponseSurface;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 

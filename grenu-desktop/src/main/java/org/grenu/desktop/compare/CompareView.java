@@ -18,7 +18,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.Variable;
+import org.grenu.core.response.Variable;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.figures.compare.OverlayFigure;

@@ -3,7 +3,7 @@ package org.grenu.desktop.compare;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.grenu.core.compare.ComparedShot;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.library.Library;
@@ -13,21 +13,21 @@ import org.grenu.library.ShotSummary;
 final class MeasuredShots {
 
     private final Library library;
-    private final Map<Long, ComparedShot> measured = new HashMap<>();
+    private final Map<Long, MeasuredShot> measured = new HashMap<>();
 
     MeasuredShots(Library library) {
         this.library = library;
     }
 
-    List<ComparedShot> of(List<ShotSummary> shots) {
+    List<MeasuredShot> of(List<ShotSummary> shots) {
         return shots.stream().map(this::of).toList();
     }
 
     /** A shot is measured again when its record changed. */
-    private ComparedShot of(ShotSummary summary) {
-        ComparedShot known = measured.get(summary.id());
+    private MeasuredShot of(ShotSummary summary) {
+        MeasuredShot known = measured.get(summary.id());
         if (known == null || !known.sheet().equals(summary.sheet())) {
-            known = new ComparedShot(Integer.toString(summary.number()), summary.sheet(), ShotMeasures.of(new Shot(summary.sheet(), library.log(summary.id()))));
+            known = new MeasuredShot(Integer.toString(summary.number()), summary.sheet(), ShotMeasures.of(new Shot(summary.sheet(), library.log(summary.id()))));
             measured.put(summary.id(), known);
         }
         return known;

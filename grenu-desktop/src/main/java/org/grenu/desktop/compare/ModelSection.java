@@ -3,10 +3,10 @@ package org.grenu.desktop.compare;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.model.FTest;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.response.MeasuredShot;
 
 /** The model in words, its tests, and what was left out. */
 final class ModelSection extends AnswerSection {
@@ -34,7 +34,7 @@ final class ModelSection extends AnswerSection {
 
     private void leftOut(ResponseAnswer main) {
         if (!main.leftOut().isEmpty()) {
-            getChildren().add(remark("Left out, since something asked about is unknown: " + main.leftOut().stream().map(ComparedShot::name).collect(Collectors.joining(", ")) + "."));
+            getChildren().add(remark("Left out, since something asked about is unknown: " + main.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + "."));
         }
     }
 

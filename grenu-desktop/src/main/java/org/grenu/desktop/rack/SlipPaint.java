@@ -7,7 +7,7 @@ import javafx.scene.shape.StrokeLineJoin;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontSmoothingType;
 import javafx.scene.text.Text;
-import org.grenu.core.curve.Samples;
+import org.grenu.core.numbers.Samples;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;

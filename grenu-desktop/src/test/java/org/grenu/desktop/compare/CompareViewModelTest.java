@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grenu.core.compare.ComparedShot;
-import org.grenu.core.compare.ComparisonBasis;
 import org.grenu.core.compare.ResponseSurface;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.desk.Appearance;
@@ -245,6 +245,6 @@ class CompareViewModelTest extends DeskFixture {
         until(() -> answered().comparison().shots().size() == 2 && !model.busyProperty().get());
         assertThat(EffectText.of(answered().comparison().answers().get(0).effects().get(0))).doesNotContain("degrees of freedom").contains("seen once");
         assertThat(EffectText.p(0.0004)).isEqualTo("below 0.001");
-        assertThat(answered().comparison().shots()).extracting(ComparedShot::name).containsExactly("1", "2");
+        assertThat(answered().comparison().shots()).extracting(MeasuredShot::name).containsExactly("1", "2");
     }
 }

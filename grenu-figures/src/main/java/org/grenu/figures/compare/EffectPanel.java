@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.ResponseAnswer;
-import org.grenu.core.compare.Variable;
+import org.grenu.core.response.Variable;
 
 /**
  * What each change did to each response: a row a change, a column a response.

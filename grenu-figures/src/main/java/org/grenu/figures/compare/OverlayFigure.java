@@ -7,14 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveGroup;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.Factor;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.read.AxisRange;
@@ -44,11 +43,11 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
      * @param groupBy    factor whose levels are told by colour
      * @param sideBySide factor whose levels stand side by side
      */
-    public static Optional<OverlayFigure> of(List<ComparedShot> shots, Factor groupBy, Optional<Factor> sideBySide, AxisKind axis, List<Channel> channels) {
+    public static Optional<OverlayFigure> of(List<MeasuredShot> shots, Factor groupBy, Optional<Factor> sideBySide, AxisKind axis, List<Channel> channels) {
         List<Facet> facets = new ArrayList<>();
         List<String> levels = levels(shots, sideBySide);
         for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
-            List<ComparedShot> own = shots.stream().filter(shot -> sideBySide.isEmpty() || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level)).toList();
+            List<MeasuredShot> own = shots.stream().filter(shot -> sideBySide.isEmpty() || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level)).toList();
             CurveOverlay overlay = CurveOverlay.of(own, groupBy, axis, channels);
             facets.add(new Facet(level, (own.size() == 1 ? "1 shot" : own.size() + " shots") + (facets.size() + 1 == MOST_FACETS ? notShown(levels) : ""), overlay.groups(), Map.of()));
         }
@@ -67,7 +66,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         return figure(axis, List.of(facet), List.copyOf(groups.keySet()), true);
     }
 
-    private static List<String> levels(List<ComparedShot> shots, Optional<Factor> sideBySide) {
+    private static List<String> levels(List<MeasuredShot> shots, Optional<Factor> sideBySide) {
         if (sideBySide.isEmpty()) {
             return List.of("");
         }

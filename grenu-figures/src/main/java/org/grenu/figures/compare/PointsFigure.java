@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.grenu.core.compare.LevelMean;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
-import org.grenu.core.compare.Variable;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.Factor;
 import org.grenu.figures.paint.Ticks;
 

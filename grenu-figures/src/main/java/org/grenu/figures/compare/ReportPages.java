@@ -4,20 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.GuardNote;
 import org.grenu.core.compare.ResponseAnswer;
-import org.grenu.core.compare.StandardResponse;
 import org.grenu.core.compare.TermTest;
-import org.grenu.core.compare.Variable;
-import org.grenu.core.compare.Verdict;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.model.FTest;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetField;
 import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.Words;
@@ -125,7 +124,7 @@ public final class ReportPages {
         variables.forEach(variable -> heading.add(variable.title().toLowerCase(Locale.ROOT)));
         comparison.answers().stream().limit(3).forEach(answer -> heading.add((ResponseTitle.of(answer.response(), answer.response().unit()).name() + " " + answer.response().unit()).strip()));
         row(true, starts, heading.toArray(String[]::new));
-        for (ComparedShot shot : comparison.shots()) {
+        for (MeasuredShot shot : comparison.shots()) {
             List<String> cells = new ArrayList<>(List.of(shot.name(), shot.sheet().pulledAt().map(moment -> moment.toString().replace('T', ' ')).orElse("–"),
                     shot.sheet().text(SheetField.COFFEE).orElse("–")));
             variables.forEach(variable -> cells.add(variable.level(shot).orElse("–")));

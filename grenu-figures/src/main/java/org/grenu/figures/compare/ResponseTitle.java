@@ -1,7 +1,7 @@
 package org.grenu.figures.compare;
 
-import org.grenu.core.compare.Response;
-import org.grenu.core.compare.StandardResponse;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 
 /**
  * A response's name in a heading, and below it what it is by: the convention of a time, the basis of a yield, the unit.

@@ -5,16 +5,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
-import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.Resampling;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.entry.MomentNote;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.phase.Ending;
 import org.grenu.core.phase.Phase;
 import org.grenu.core.phase.PhaseKind;
@@ -22,7 +23,6 @@ import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepRun;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.entry.MomentNote;
 import org.grenu.core.study.ShotMeasures;
 
 /** Puts a shot's measures along an axis. */

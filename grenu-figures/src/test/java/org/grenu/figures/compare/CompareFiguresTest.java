@@ -18,7 +18,6 @@ import java.util.Set;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.grenu.core.compare.ComparedShot;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
@@ -26,12 +25,13 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.compare.RowResidual;
-import org.grenu.core.compare.StandardResponse;
-import org.grenu.core.compare.Variable;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
@@ -50,8 +50,8 @@ class CompareFiguresTest {
 
     private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
     private static final Variable GRIND = Variable.of(SheetFactor.GRIND);
-    private static final List<ComparedShot> SHOTS = DemoStudy.shots().subList(0, 18).stream()
-            .map(shot -> new ComparedShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).filter(shot -> !shot.faulty()).toList();
+    private static final List<MeasuredShot> SHOTS = DemoStudy.shots().subList(0, 18).stream()
+            .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).filter(shot -> !shot.faulty()).toList();
     private static final Comparison COMPARISON = Comparison.of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
             StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)), SHOTS);
 
@@ -92,7 +92,7 @@ class CompareFiguresTest {
         }
         assertThat(layout.right(0)).isLessThan(layout.left(1));
         assertThat(layout.y(0, figure.strips().get(0).high())).isCloseTo(layout.top(0), within(1e-9));
-        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(ComparedShot::sheet).toList());
+        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
         BufferedImage image = painted(700, 340, (g, pen) -> OverlayPainter.paint(g, Theme.LIGHT, layout, pen, level -> scale.color(level, Theme.LIGHT)));
         Rectangle2D first = new Rectangle2D.Double(layout.left(0), layout.top(2), layout.right(0) - layout.left(0), layout.bottom(2) - layout.top(2));
         Set<Integer> seen = colours(image, first);
@@ -103,8 +103,8 @@ class CompareFiguresTest {
     void aShotAloneIsItsOwnCurveAndNoCurveIsNoFigure() {
         OverlayFigure one = OverlayFigure.of(SHOTS.subList(0, 1), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS).orElseThrow();
         assertThat(one.facets()).singleElement().satisfies(facet -> assertThat(facet.remark()).isEqualTo("1 shot"));
-        List<ComparedShot> five = new ArrayList<>();
-        SHOTS.subList(0, 5).forEach(shot -> five.add(new ComparedShot(shot.name(), shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
+        List<MeasuredShot> five = new ArrayList<>();
+        SHOTS.subList(0, 5).forEach(shot -> five.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
         assertThat(OverlayFigure.of(five, SheetFactor.GRIND, Optional.of(SheetFactor.ARM), AxisKind.PUMP_ON, CHANNELS).orElseThrow().facets()).extracting(Facet::remark)
                 .containsExactly("1 shot", "1 shot", "1 shot", "1 shot; 1 more not shown");
         assertThat(OverlayFigure.of(List.of(), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)).isEmpty();
@@ -197,7 +197,7 @@ class CompareFiguresTest {
 
     @Test
     void sheetAndReportAreWrittenInEveryFormat() throws IOException {
-        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(ComparedShot::sheet).toList());
+        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
         CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(SheetFactor.PROFILE),
                 OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS), Optional.empty(),
                 ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS), scale);

@@ -13,15 +13,15 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.curve.Samples;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.numbers.Samples;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.study.Shot;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
-import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ShotReader;
 
 /** Reads shots out of a foreign log by a mapping. Stateless and safe for threads. */

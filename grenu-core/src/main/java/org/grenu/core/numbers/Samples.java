@@ -1,4 +1,4 @@
-package org.grenu.core.curve;
+package org.grenu.core.numbers;
 
 import java.util.Arrays;
 

@@ -1,4 +1,4 @@
-package org.grenu.core.hydraulics;
+package org.grenu.core.numbers;
 
 import java.util.Arrays;
 import java.util.OptionalDouble;

@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Optional;
 import org.grenu.core.quantity.Measured;
@@ -24,5 +24,5 @@ public sealed interface Response permits StandardResponse, OwnResponse {
     double usualMargin();
 
     /** {@return the shot's value; empty when unknown} */
-    Optional<Measured> of(ComparedShot shot);
+    Optional<Measured> of(MeasuredShot shot);
 }

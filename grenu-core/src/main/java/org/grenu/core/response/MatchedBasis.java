@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Arrays;
 import java.util.List;
@@ -21,7 +21,7 @@ import org.grenu.core.quantity.Measured;
  * @param at       that amount, g or s; NaN where nothing is read off curves
  * @param tooShort shots that end before it and fall out
  */
-public record CommonGround(ComparisonBasis basis, double at, List<ComparedShot> tooShort) {
+public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> tooShort) {
 
     /** So many scaled median deviations below the median, and more than the amount makes a difference by, a shot is short (common practice). */
     private static final double FAR = 4;
@@ -30,28 +30,28 @@ public record CommonGround(ComparisonBasis basis, double at, List<ComparedShot> 
     private static final double MOST_SHORT = 0.25;
 
     /** They come about before the cup is full, so neither its mass nor the time can have made them. */
-    static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
+    public static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
 
     /** {@return the ground on which those shots stand together} */
-    public static CommonGround of(ComparisonBasis basis, List<ComparedShot> shots) {
+    public static MatchedBasis of(ComparisonBasis basis, List<MeasuredShot> shots) {
         if (basis.heldEqual().isEmpty()) {
-            return new CommonGround(basis, Double.NaN, List.of());
+            return new MatchedBasis(basis, Double.NaN, List.of());
         }
         StandardResponse held = basis.heldEqual().get();
-        List<ComparedShot> known = shots.stream().filter(shot -> held.of(shot).isPresent()).toList();
+        List<MeasuredShot> known = shots.stream().filter(shot -> held.of(shot).isPresent()).toList();
         double[] amounts = known.stream().mapToDouble(shot -> amount(held, shot)).sorted().toArray();
         if (amounts.length == 0) {
-            return new CommonGround(basis, Double.NaN, List.of());
+            return new MatchedBasis(basis, Double.NaN, List.of());
         }
         double middle = median(amounts);
         double deviation = TO_DEVIATION * median(Arrays.stream(amounts).map(a -> Math.abs(a - middle)).sorted().toArray());
         double least = middle - Math.max(2 * held.usualMargin(), FAR * deviation);
-        List<ComparedShot> tooShort = known.stream().filter(shot -> amount(held, shot) < least).toList();
+        List<MeasuredShot> tooShort = known.stream().filter(shot -> amount(held, shot) < least).toList();
         boolean few = tooShort.size() <= MOST_SHORT * amounts.length;
-        return new CommonGround(basis, Arrays.stream(amounts).filter(a -> !few || a >= least).min().orElseThrow(), few ? tooShort : List.of());
+        return new MatchedBasis(basis, Arrays.stream(amounts).filter(a -> !few || a >= least).min().orElseThrow(), few ? tooShort : List.of());
     }
 
-    private static double amount(StandardResponse held, ComparedShot shot) {
+    private static double amount(StandardResponse held, MeasuredShot shot) {
         return held.of(shot).orElseThrow().value();
     }
 
@@ -78,7 +78,7 @@ public record CommonGround(ComparisonBasis basis, double at, List<ComparedShot> 
     }
 
     /** {@return the shot's value on this ground; empty when unknown} */
-    public Optional<Measured> value(Response response, ComparedShot shot) {
+    public Optional<Measured> value(Response response, MeasuredShot shot) {
         if (!offTheCurve(response)) {
             return response.of(shot);
         }

@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
@@ -11,7 +11,7 @@ import org.grenu.core.study.ShotSheet;
  * @param sheet    its record
  * @param measures what was measured from it
  */
-public record ComparedShot(String name, ShotSheet sheet, ShotMeasures measures) {
+public record MeasuredShot(String name, ShotSheet sheet, ShotMeasures measures) {
 
     /** {@return whether it was faulty, by accident or on purpose; such shots stay out of every average} */
     public boolean faulty() {

@@ -1,17 +1,17 @@
-package org.grenu.core.hydraulics;
+package org.grenu.core.numbers;
 
 /**
  * Weighted least squares under the condition that values never fall: neighbours that are out of order are pooled until
  * none is left. Reference: R. E. Barlow, D. J. Bartholomew, J. M. Bremner and H. D. Brunk, Statistical Inference under Order
  * Restrictions (1972), the pool-adjacent-violators algorithm.
  */
-final class IsotonicMeans {
+public final class IsotonicMeans {
 
     private IsotonicMeans() {
     }
 
     /** {@return the nearest values that never fall} All weights in (0, ∞). */
-    static double[] rising(double[] values, double[] weights) {
+    public static double[] rising(double[] values, double[] weights) {
         int n = values.length;
         double[] mean = new double[n];
         double[] weight = new double[n];

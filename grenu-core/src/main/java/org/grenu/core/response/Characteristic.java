@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import static java.util.Map.entry;
 
@@ -22,7 +22,7 @@ import org.grenu.core.study.Tolerances;
  * @param variable  as a number where it is one
  * @param tolerance a difference of that size makes none in practice, in its unit; NaN for words
  */
-record Characteristic(String title, Variable variable, double tolerance) {
+public record Characteristic(String title, Variable variable, double tolerance) {
 
     /** Names under which settings go: what the settings are is what the name means. */
     private static final Set<String> LABELS = Set.of(SheetFactor.ARM.key(), SheetFactor.RECIPE.key());
@@ -67,9 +67,9 @@ record Characteristic(String title, Variable variable, double tolerance) {
         return Stream.of(factors).map(SheetFactor::key).collect(java.util.stream.Collectors.toUnmodifiableSet());
     }
 
-    /** {@return everything that is looked at beside those variables and blocks} */
-    static List<Characteristic> beside(Question question, List<ComparedShot> shots) {
-        List<ShotSheet> sheets = shots.stream().map(ComparedShot::sheet).toList();
+    /** {@return everything that is looked at beside those variables} */
+    public static List<Characteristic> beside(List<Variable> asked, List<MeasuredShot> shots) {
+        List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
         List<Characteristic> all = new ArrayList<>();
         Stream.concat(Stream.of(SheetFactor.values()).filter(factor -> !LABELS.contains(factor.key())), OwnFactor.all(sheets).stream().map(Factor.class::cast))
                 .forEach(factor -> all.add(new Characteristic(factor.title(), Variable.of(factor), tolerance(factor))));
@@ -78,8 +78,7 @@ record Characteristic(String title, Variable variable, double tolerance) {
         }
         all.add(new Characteristic("Run order", RunOrder.among(shots), Double.NaN));
         all.add(new Characteristic("First of the day", RunOrder.firstOfDay(shots), Double.NaN));
-        all.removeIf(one -> question.variables().stream().anyMatch(variable -> variable.key().equals(one.variable.key()))
-                || question.block().filter(block -> block.key().equals(one.variable.key())).isPresent());
+        all.removeIf(one -> asked.stream().anyMatch(variable -> variable.key().equals(one.variable.key())));
         return all;
     }
 
@@ -91,7 +90,7 @@ record Characteristic(String title, Variable variable, double tolerance) {
     }
 
     /** {@return whether it goes with that variable by its nature, as the hardness goes with the water} */
-    boolean partOf(Variable asked) {
+    public boolean partOf(Variable asked) {
         if (isLabel(asked)) {
             return isSetting();
         }
@@ -100,12 +99,12 @@ record Characteristic(String title, Variable variable, double tolerance) {
     }
 
     /** {@return whether that variable is a name for what was set} */
-    static boolean isLabel(Variable variable) {
+    public static boolean isLabel(Variable variable) {
         return LABELS.contains(variable.key());
     }
 
     /** {@return whether a change of that thing brings one of this along} */
-    boolean carriedBy(Variable thing) {
+    public boolean carriedBy(Variable thing) {
         return PARTS.getOrDefault(thing.key(), Set.of()).contains(variable.key());
     }
 
@@ -115,7 +114,7 @@ record Characteristic(String title, Variable variable, double tolerance) {
     }
 
     /** {@return whether it is a matter of when the shot came among the others, which a drawn order leaves to chance} */
-    boolean isOrder() {
+    public boolean isOrder() {
         return variable instanceof Variable.Placed || variable.key().equals(SheetFactor.FIRST_OF_SESSION.key()) || variable.key().equals(SheetFactor.MINUTES_ON.key());
     }
 
@@ -127,7 +126,7 @@ record Characteristic(String title, Variable variable, double tolerance) {
      * @param share    shift of this characteristic as a share of itself
      * @param response the usual value of the response
      */
-    OptionalDouble mostExplained(Response asked, double share, double response) {
+    public OptionalDouble mostExplained(Response asked, double share, double response) {
         boolean beverage = Set.of(StandardResponse.BEVERAGE.key(), SheetFactor.BEVERAGE_TARGET.key()).contains(variable.key());
         boolean dose = Set.of(SheetFactor.DOSE.key(), SheetFactor.DOSE_TARGET.key()).contains(variable.key());
         boolean time = asked instanceof StandardResponse standard && standard.convention().isPresent();
@@ -136,12 +135,12 @@ record Characteristic(String title, Variable variable, double tolerance) {
     }
 
     /** {@return whether a difference in it can have made one in that response} */
-    boolean mayExplain(Response response) {
+    public boolean mayExplain(Response response) {
         if (variable.key().equals(response.key())) {
             return false;
         }
         boolean beverage = variable.key().equals(StandardResponse.BEVERAGE.key()) || variable.key().equals(SheetFactor.BEVERAGE_TARGET.key());
-        return !(beverage && (CommonGround.EARLIER.contains(response) || response == StandardResponse.RATIO || response == StandardResponse.BEVERAGE))
+        return !(beverage && (MatchedBasis.EARLIER.contains(response) || response == StandardResponse.RATIO || response == StandardResponse.BEVERAGE))
                 && !(response == StandardResponse.TEMPERATURE_SHOWN && variable.key().equals(SheetFactor.TEMPERATURE.key()));
     }
 }

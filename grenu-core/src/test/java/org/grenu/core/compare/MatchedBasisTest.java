@@ -12,6 +12,13 @@ import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.OwnResponse;
+import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.response.Variable;
 import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
@@ -20,13 +27,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** What is held equal, and how it is read off the shots' own curves. */
-class CommonGroundTest {
+class MatchedBasisTest {
 
-    private static final List<ComparedShot> SHOTS = SimulatedStudy.grinds(2, 5, 2.2, 2.4, 2.6);
+    private static final List<MeasuredShot> SHOTS = SimulatedStudy.grinds(2, 5, 2.2, 2.4, 2.6);
 
     @Test
     void asSetNothingIsHeldAndNothingIsReadOff() {
-        CommonGround ground = CommonGround.of(ComparisonBasis.EQUAL_SETTING, SHOTS);
+        MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_SETTING, SHOTS);
         assertThat(ground.at()).isNaN();
         for (StandardResponse response : StandardResponse.values()) {
             assertThat(ground.offTheCurve(response)).isFalse();
@@ -38,9 +45,9 @@ class CommonGroundTest {
     /** The common mass is the least of all, so that every curve reaches it; what is read there lies before each shot's end. */
     @Test
     void atEqualBeverageMassEveryCurveReachesTheCommonMass() {
-        CommonGround ground = CommonGround.of(ComparisonBasis.EQUAL_BEVERAGE_MASS, SHOTS);
+        MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_BEVERAGE_MASS, SHOTS);
         assertThat(ground.at()).isEqualTo(SHOTS.stream().flatMap(shot -> StandardResponse.BEVERAGE.of(shot).stream()).mapToDouble(Measured::value).min().orElseThrow());
-        for (ComparedShot shot : SHOTS) {
+        for (MeasuredShot shot : SHOTS) {
             double seconds = ground.value(StandardResponse.TIME_FIRST_DRIP_TO_LAST_DRIP, shot).orElseThrow().value();
             double drip = shot.measures().curve().times().firstDrip().orElseThrow().seconds();
             double there = shot.measures().curve().find(Channel.CUP_MASS).orElseThrow().at(drip + seconds);
@@ -57,8 +64,8 @@ class CommonGroundTest {
 
     @Test
     void atEqualTimeTheCupIsReadAndTheTimeIsTheCovariate() {
-        CommonGround ground = CommonGround.of(ComparisonBasis.EQUAL_TIME, SHOTS);
-        for (ComparedShot shot : SHOTS) {
+        MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_TIME, SHOTS);
+        for (MeasuredShot shot : SHOTS) {
             double grams = ground.value(StandardResponse.BEVERAGE, shot).orElseThrow().value();
             assertThat(grams).isLessThanOrEqualTo(StandardResponse.BEVERAGE.of(shot).orElseThrow().value() + 0.3);
             double on = shot.measures().curve().times().pumpOn().orElseThrow().seconds();
@@ -70,15 +77,15 @@ class CommonGroundTest {
 
     @Test
     void atEqualResistanceThePeakIsTheCovariate() {
-        CommonGround ground = CommonGround.of(ComparisonBasis.EQUAL_RESISTANCE, SHOTS);
+        MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_RESISTANCE, SHOTS);
         assertThat(ground.covariate(StandardResponse.FIRST_DRIP)).map(Variable::key).contains("peak_resistance");
         Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.PROFILE)), List.of(StandardResponse.STRENGTH)).on(ComparisonBasis.EQUAL_RESISTANCE), profiles());
         assertThat(comparison.sentence().headline()).contains("at equal resistance");
         assertThat(comparison.answers().get(0).effects()).extracting(effect -> effect.variable().key()).containsExactly("profile", "peak_resistance");
     }
 
-    private static List<ComparedShot> profiles() {
-        List<ComparedShot> shots = new ArrayList<>();
+    private static List<MeasuredShot> profiles() {
+        List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
             shots.add(SimulatedStudy.shot("p" + i, 2.2 + 0.1 * (i % 5), 93, i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX, 38, 70 + i));
         }
@@ -91,7 +98,7 @@ class CommonGroundTest {
         assertThat(ComparisonBasis.find(basis.key())).contains(basis);
         assertThat(basis.words()).startsWith("at equal ");
         assertThat(ComparisonBasis.find("equal-luck")).isEmpty();
-        assertThat(CommonGround.of(basis, List.of()).at()).isNaN();
+        assertThat(MatchedBasis.of(basis, List.of()).at()).isNaN();
     }
 
     /** Doubling every difference doubles every effect and its interval; moving everything moves nothing. */
@@ -101,8 +108,8 @@ class CommonGroundTest {
         int seed = any.integer(1, 5000);
         double factor = any.number(0.5, 3);
         Random random = new Random(seed);
-        List<ComparedShot> plain = new ArrayList<>();
-        List<ComparedShot> stretched = new ArrayList<>();
+        List<MeasuredShot> plain = new ArrayList<>();
+        List<MeasuredShot> stretched = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
             double strength = 9 + 0.2 * (i % 2) + 0.1 * random.nextGaussian();
             var sheet = Bench.sheet(18, 40, 9).with(SheetField.ARM, i % 2 == 0 ? "a" : "b");
@@ -118,8 +125,8 @@ class CommonGroundTest {
         assertThat(other.rankP().orElseThrow()).isEqualTo(one.rankP().orElseThrow());
     }
 
-    private static Effect score(List<ComparedShot> shots) {
-        Response response = new OwnResponse(OwnFactor.of("score", shots.stream().map(ComparedShot::sheet).toList()).orElseThrow(), 0);
+    private static Effect score(List<MeasuredShot> shots) {
+        Response response = new OwnResponse(OwnFactor.of("score", shots.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0);
         return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(response)).inBlocks(Optional.empty()), shots).answers().get(0).effects().get(0);
     }
 }

@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Arrays;
 import java.util.Locale;

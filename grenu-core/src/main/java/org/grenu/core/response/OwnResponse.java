@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -36,7 +36,7 @@ public record OwnResponse(OwnFactor entry, double usualMargin) implements Respon
     }
 
     @Override
-    public Optional<Measured> of(ComparedShot shot) {
+    public Optional<Measured> of(MeasuredShot shot) {
         OptionalDouble number = entry.number(shot.sheet());
         return number.isPresent() ? Optional.of(Measured.exact(number.getAsDouble())) : Optional.empty();
     }

@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Arrays;
 import java.util.List;
@@ -44,7 +44,7 @@ public enum StandardResponse implements Response {
     private final String title;
     private final String unit;
     private final double margin;
-    private final Function<ComparedShot, Optional<Measured>> value;
+    private final Function<MeasuredShot, Optional<Measured>> value;
     private final Optional<TimeConvention> convention;
 
     StandardResponse(TimeConvention convention) {
@@ -55,7 +55,7 @@ public enum StandardResponse implements Response {
         this.value = shot -> time(shot, convention);
     }
 
-    StandardResponse(String title, String unit, double margin, Function<ComparedShot, Optional<Measured>> value) {
+    StandardResponse(String title, String unit, double margin, Function<MeasuredShot, Optional<Measured>> value) {
         this.title = title;
         this.unit = unit;
         this.margin = margin;
@@ -104,32 +104,32 @@ public enum StandardResponse implements Response {
     }
 
     @Override
-    public Optional<Measured> of(ComparedShot shot) {
+    public Optional<Measured> of(MeasuredShot shot) {
         return value.apply(shot);
     }
 
-    private static Optional<Measured> extraction(ComparedShot shot, Basis basis) {
+    private static Optional<Measured> extraction(MeasuredShot shot, Basis basis) {
         return shot.measures().masses().brew().flatMap(brew -> brew.yield(basis)).map(ExtractionYield::percent);
     }
 
-    private static Optional<Measured> time(ComparedShot shot, TimeConvention convention) {
+    private static Optional<Measured> time(MeasuredShot shot, TimeConvention convention) {
         ShotTimes times = shot.measures().curve().times();
         OptionalDouble seconds = convention.of(times);
         return seconds.isPresent() ? Optional.of(Measured.independent(seconds.getAsDouble(), convention.uncertainty(times).orElse(0))) : Optional.empty();
     }
 
-    private static Optional<Measured> firstDrip(ComparedShot shot) {
+    private static Optional<Measured> firstDrip(MeasuredShot shot) {
         ShotTimes times = shot.measures().curve().times();
         return times.pumpOn().flatMap(on -> times.firstDrip().map(drip ->
                 Measured.independent(drip.seconds() - on.seconds(), Math.hypot(on.u(), drip.u()))));
     }
 
-    private static Optional<Measured> shown(ComparedShot shot) {
+    private static Optional<Measured> shown(MeasuredShot shot) {
         OptionalDouble celsius = ShotMeasures.measuredTemperature(shot.measures().curve());
         return celsius.isPresent() ? Optional.of(Measured.independent(celsius.getAsDouble(), shot.measures().curve().noise().getOrDefault(Channel.TEMPERATURE, 0.0))) : Optional.empty();
     }
 
-    private static Optional<Measured> pressure(ComparedShot shot, OptionalDouble bar) {
+    private static Optional<Measured> pressure(MeasuredShot shot, OptionalDouble bar) {
         CurveMeasures curve = shot.measures().curve();
         return bar.isPresent() ? Optional.of(Measured.independent(bar.getAsDouble(), curve.noise().getOrDefault(Channel.PRESSURE, 0.0))) : Optional.empty();
     }

@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.util.Map;
 import java.util.Optional;
@@ -23,13 +23,13 @@ public sealed interface Variable {
     boolean numeric();
 
     /** {@return the shot's number, when it has one} */
-    OptionalDouble number(ComparedShot shot);
+    OptionalDouble number(MeasuredShot shot);
 
     /** {@return the shot's level in words; empty when unknown} */
-    Optional<String> level(ComparedShot shot);
+    Optional<String> level(MeasuredShot shot);
 
     /** {@return whether the shot's level is known} */
-    default boolean known(ComparedShot shot) {
+    default boolean known(MeasuredShot shot) {
         return numeric() ? number(shot).isPresent() : level(shot).isPresent();
     }
 
@@ -71,12 +71,12 @@ public sealed interface Variable {
         }
 
         @Override
-        public OptionalDouble number(ComparedShot shot) {
+        public OptionalDouble number(MeasuredShot shot) {
             return factor.number(shot.sheet());
         }
 
         @Override
-        public Optional<String> level(ComparedShot shot) {
+        public Optional<String> level(MeasuredShot shot) {
             return factor.level(shot.sheet());
         }
     }
@@ -105,13 +105,13 @@ public sealed interface Variable {
         }
 
         @Override
-        public OptionalDouble number(ComparedShot shot) {
+        public OptionalDouble number(MeasuredShot shot) {
             Optional<Measured> value = response.of(shot);
             return value.isPresent() ? OptionalDouble.of(value.get().value()) : OptionalDouble.empty();
         }
 
         @Override
-        public Optional<String> level(ComparedShot shot) {
+        public Optional<String> level(MeasuredShot shot) {
             return number(shot).stream().mapToObj(DecimalText::exact).findFirst();
         }
     }
@@ -133,12 +133,12 @@ public sealed interface Variable {
         }
 
         @Override
-        public OptionalDouble number(ComparedShot shot) {
+        public OptionalDouble number(MeasuredShot shot) {
             return numeric ? level(shot).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty()) : OptionalDouble.empty();
         }
 
         @Override
-        public Optional<String> level(ComparedShot shot) {
+        public Optional<String> level(MeasuredShot shot) {
             return Optional.ofNullable(places.get(shot.name()));
         }
     }

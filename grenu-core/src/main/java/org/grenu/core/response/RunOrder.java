@@ -1,4 +1,4 @@
-package org.grenu.core.compare;
+package org.grenu.core.response;
 
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -18,15 +18,15 @@ public final class RunOrder {
     }
 
     /** {@return the place of each shot among those, from 1, as a variable; a shot whose moment is unknown has none} */
-    public static Variable among(List<ComparedShot> shots) {
+    public static Variable among(List<MeasuredShot> shots) {
         Map<String, String> places = new LinkedHashMap<>();
         inOrder(shots).forEach(shot -> places.putIfAbsent(shot.name(), Integer.toString(places.size() + 1)));
         return new Variable.Placed(KEY, "Run order", true, places);
     }
 
     /** {@return whether each was the first of its day on its machine among those, as a variable} */
-    static Variable firstOfDay(List<ComparedShot> shots) {
-        List<ComparedShot> first = firstOfSession(shots);
+    public static Variable firstOfDay(List<MeasuredShot> shots) {
+        List<MeasuredShot> first = firstOfSession(shots);
         Map<String, String> places = new LinkedHashMap<>();
         if (!first.isEmpty()) {
             inOrder(shots).forEach(shot -> places.putIfAbsent(shot.name(), first.contains(shot) ? "yes" : "no"));
@@ -35,22 +35,22 @@ public final class RunOrder {
     }
 
     /** {@return the shots that were the first of their day on their machine among these; none where every shot was} */
-    static List<ComparedShot> firstOfSession(List<ComparedShot> shots) {
-        Map<String, ComparedShot> first = new LinkedHashMap<>();
-        List<ComparedShot> ordered = inOrder(shots);
+    public static List<MeasuredShot> firstOfSession(List<MeasuredShot> shots) {
+        Map<String, MeasuredShot> first = new LinkedHashMap<>();
+        List<MeasuredShot> ordered = inOrder(shots);
         ordered.forEach(shot -> first.putIfAbsent(session(shot), shot));
         return first.size() == ordered.size() ? List.of() : List.copyOf(first.values());
     }
 
     /** {@return those whose moment is known, the earliest first} */
-    static List<ComparedShot> inOrder(List<ComparedShot> shots) {
-        List<ComparedShot> ordered = new ArrayList<>(shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent()).toList());
-        ordered.sort(Comparator.comparing((ComparedShot shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN)));
+    public static List<MeasuredShot> inOrder(List<MeasuredShot> shots) {
+        List<MeasuredShot> ordered = new ArrayList<>(shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent()).toList());
+        ordered.sort(Comparator.comparing((MeasuredShot shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN)));
         return ordered;
     }
 
     /** {@return day and machine of the shot, which make a session} */
-    static String session(ComparedShot shot) {
+    public static String session(MeasuredShot shot) {
         return shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " " + shot.sheet().text(SheetField.MACHINE).orElse("");
     }
 }
