@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.grenu.app.study.ShotCollection;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Question;
 import org.grenu.core.curve.TimeConvention;
@@ -82,7 +83,7 @@ public final class CompareCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        ShotSources sources = ShotSources.read(paths);
+        ShotCollection sources = ShotCollection.read(paths);
         PrintWriter errors = spec.commandLine().getErr();
         sources.failures().forEach(failure -> errors.println("grenu: " + failure));
         ShotFilter wanted = ShotFilter.parse(filter);

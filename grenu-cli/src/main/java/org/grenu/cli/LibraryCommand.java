@@ -1,15 +1,13 @@
 package org.grenu.cli;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.grenu.formats.ImportFailure;
-import org.grenu.formats.exchange.DataPackageWriter;
-import org.grenu.formats.exchange.LibraryWorkbook;
+import org.grenu.app.exchange.LibraryExchange;
 import org.grenu.library.AtomicFile;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
@@ -65,23 +63,18 @@ public final class LibraryCommand implements Callable<Integer> {
         }
     }
 
-    private static boolean startsAsZip(Path file) throws IOException {
-        try (InputStream in = Files.newInputStream(file)) {
-            return in.read() == 'P' && in.read() == 'K';
-        }
-    }
-
     private String run(Task wanted, Library opened) throws IOException, ImportFailure {
+        LibraryExchange exchange = new LibraryExchange(opened);
         return switch (wanted) {
             case EXPORT -> {
-                exportPackage(opened);
+                write(exchange.dataPackage(opened.summaries(), number -> { }));
                 yield "Wrote " + opened.summaries().size() + " shots to " + file + ".";
             }
             case WORKBOOK -> {
-                exportWorkbook(opened);
+                write(exchange.workbook(opened.summaries()));
                 yield "Wrote " + file + ".";
             }
-            case MERGE -> merge(opened, file).words();
+            case MERGE -> exchange.merge(file).words();
             case BACKUP -> {
                 opened.backUp(file);
                 yield "Backed up to " + file + ", read back and equal.";
@@ -90,42 +83,11 @@ public final class LibraryCommand implements Callable<Integer> {
         };
     }
 
-    /** Writes the library as a data package. */
-    private void exportPackage(Library opened) throws IOException {
-        write(out -> DataPackageWriter.write(new LibraryArchive(opened, opened.summaries(), number -> { }), out));
-    }
-
     private void write(AtomicFile.Content content) throws IOException {
         if (replace) {
             AtomicFile.replace(file, content);
         } else {
             AtomicFile.create(file, content);
-        }
-    }
-
-    /** Writes the library as a workbook. */
-    private void exportWorkbook(Library opened) throws IOException {
-        write(out -> LibraryWorkbook.write(opened.summaries().stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
-                opened.shelf().items(), out));
-    }
-
-    /**
-     * {@return what was taken in from that package or library file}
-     *
-     * @throws ImportFailure if it is neither, or damaged
-     */
-    public static LibraryMerge.Report merge(Library library, Path file) throws ImportFailure, IOException {
-        if (!Files.isRegularFile(file)) {
-            throw new ImportFailure(file.toString(), 0, "There is no such file.", "Check the path.");
-        }
-        if (startsAsZip(file)) {
-            return LibraryMerge.ofPackage(library, file);
-        }
-        if (Files.isSameFile(file, library.path())) {
-            throw new ImportFailure(file.toString(), 0, "That is this library itself.", "Choose another.");
-        }
-        try (Library other = Library.openForReading(file, library.path())) {
-            return LibraryMerge.ofLibrary(library, other);
         }
     }
 }

@@ -10,15 +10,15 @@ import javafx.scene.control.TextArea;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
-import org.grenu.desktop.desk.Notice;
+import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.control.Styles;
-import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
 import org.grenu.desktop.shell.FileDialogs;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 import org.grenu.library.ShotSummary;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -37,11 +37,11 @@ public final class GrenuWindow extends Application {
     private Bench bench;
 
     /** The library with its shots, opened while the toolkit starts. */
-    private record Opened(Library library, List<ShotSummary> shots) {
+    private record Opened(OpenLibrary library, List<ShotSummary> shots) {
 
         static Opened open(WindowRequest request) {
-            Library library = Library.open(request.library());
-            return new Opened(library, library.newest(AT_ONCE));
+            OpenLibrary library = OpenLibrary.open(request.library());
+            return new Opened(library, library.library().newest(AT_ONCE));
         }
     }
 
@@ -84,8 +84,8 @@ public final class GrenuWindow extends Application {
         if (opened.shots.size() == AT_ONCE) {
             bench.desk().loadTheRest();
         }
-        if (opened.library.readOnly()) {
-            bench.desk().noticeProperty().set(Notice.failed(opened.library.path() + " can only be read where it lies: nothing that is entered will be stored. Copy it to a place that can be written to go on with it."));
+        if (opened.library.library().readOnly()) {
+            bench.desk().noticeProperty().set(Notice.failed(request.library() + " can only be read where it lies: nothing that is entered will be stored. Copy it to a place that can be written to go on with it."));
             return;
         }
         if (request.demo() && opened.shots.isEmpty()) {

@@ -15,14 +15,14 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import org.grenu.desktop.importing.DemoFiles;
+import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
 import org.grenu.desktop.shell.FileDialogs;
 import org.grenu.desktop.shell.FilesWanted;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -46,7 +46,10 @@ public abstract class BenchFixture extends ApplicationTest {
         folder = Files.createTempDirectory("grenu-test");
         System.setProperty("user.home", folder.toString());
         ThemeSheet.loadFace();
-        bench = Bench.on(Library.open(folder.resolve("library.sqlite")), Platform::runLater);
+        if (withDemo()) {
+            DemoTemplate.copyTo(folder.resolve("library.sqlite"));
+        }
+        bench = Bench.on(OpenLibrary.open(folder.resolve("library.sqlite")), Platform::runLater);
         view = new BenchView(bench, new FileDialogs() {
             @Override
             public List<Path> filesToOpen(FilesWanted wanted) {
@@ -63,10 +66,6 @@ public abstract class BenchFixture extends ApplicationTest {
         stage.setScene(scene);
         stage.show();
         bench.desk().load(bench.desk().library().summaries());
-        if (withDemo()) {
-            bench.importing().importSources(DemoFiles.all());
-            bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
-        }
     }
 
     @AfterEach

@@ -15,20 +15,20 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.PopupWindow;
 import javafx.stage.Window;
 import javax.imageio.ImageIO;
+import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
 import org.grenu.core.study.SheetFactor;
+import org.grenu.core.study.SheetField;
 import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.desk.Workspace;
-import org.grenu.desktop.importing.ShotSource;
+import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.theme.Theme;
 import org.grenu.formats.rules.ShippedPacks;
-import org.grenu.desktop.shell.ThemeSheet;
 import org.junit.jupiter.api.Test;
 
 /**

@@ -48,7 +48,7 @@ public final class Library implements AutoCloseable {
     private Shelf shelf;
     private int shelfRead;
 
-    private Library(Path path, Clock clock, Handle handle, boolean readOnly) {
+    private Library(Path path, Clock clock, LogDigests digests, Handle handle, boolean readOnly) {
         this.path = path;
         this.readOnly = readOnly;
         this.clock = clock;
@@ -63,19 +63,24 @@ public final class Library implements AutoCloseable {
         this.settings = new SettingRows(handle);
         this.transactions = new Transactions(handle);
         this.intake = new ShotIntake(handle, rawFiles, samples, changes);
-        this.summaryRows = new SummaryRows(handle, samples, transactions, readOnly);
+        this.summaryRows = new SummaryRows(handle, samples, transactions, digests, readOnly);
         this.keeper = readOnly ? LogKeeper.none() : LogKeeper.of(handle, this);
     }
 
     /** {@return the library in that file, made when it does not exist and brought up to date when it is older} */
     public static Library open(Path path) {
-        return open(path, Clock.systemUTC());
+        return open(path, Clock.systemUTC(), LogDigests.MEASURED_ANEW);
     }
 
-    /** {@return the library in that file, which takes the time of edits from the clock; one that cannot be written is read} */
-    public static Library open(Path path, Clock clock) {
+    /**
+     * {@return the library in that file; one that cannot be written is read}
+     *
+     * @param clock   gives the time of edits
+     * @param digests measures the logs that come in
+     */
+    public static Library open(Path path, Clock clock, LogDigests digests) {
         LibraryFile file = new LibraryFile(path);
-        return file.readOnly() ? read(path, clock, file) : new Library(path.toAbsolutePath(), clock, file.open(), false);
+        return file.readOnly() ? read(path, clock, digests, file) : new Library(path.toAbsolutePath(), clock, digests, file.open(), false);
     }
 
     /**
@@ -88,12 +93,12 @@ public final class Library implements AutoCloseable {
         LibraryFile file = new LibraryFile(path);
         Handle handle = file.openForReading();
         if (file.versionOf(handle) == LibraryFile.CURRENT_VERSION) {
-            return new Library(path.toAbsolutePath(), Clock.systemUTC(), handle, true);
+            return new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW, handle, true);
         }
         handle.close();
         Path scratch = LibraryCopy.scratch(copiesBeside, path);
         try {
-            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), new LibraryFile(scratch).openScratch(), true);
+            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW, new LibraryFile(scratch).openScratch(), true);
             copied.scratch = scratch;
             return copied;
         } catch (LibraryException refused) {
@@ -102,14 +107,14 @@ public final class Library implements AutoCloseable {
         }
     }
 
-    private static Library read(Path path, Clock clock, LibraryFile file) {
+    private static Library read(Path path, Clock clock, LogDigests digests, LibraryFile file) {
         Handle handle = file.openForReading();
         if (file.versionOf(handle) != LibraryFile.CURRENT_VERSION) {
             handle.close();
             throw new LibraryException("The library " + path + " cannot be written where it lies, and is of an older version that has to be brought up to date."
                     + " Copy it to a place that can be written, and open it there.");
         }
-        return new Library(path.toAbsolutePath(), clock, handle, true);
+        return new Library(path.toAbsolutePath(), clock, digests, handle, true);
     }
 
     /** {@return whether it can only be read where it lies} */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.grenu.core.curve.CurveDigest;
-import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.study.ShotSheet;
@@ -23,14 +22,16 @@ final class SummaryRows {
     private final Handle handle;
     private final SampleRows samples;
     private final Transactions transactions;
+    private final LogDigests digests;
     private final boolean readOnly;
     /** Measured while nothing could be written; stored at the next occasion. */
     private final Map<Long, Fresh> fresh = new LinkedHashMap<>();
 
-    SummaryRows(Handle handle, SampleRows samples, Transactions transactions, boolean readOnly) {
+    SummaryRows(Handle handle, SampleRows samples, Transactions transactions, LogDigests digests, boolean readOnly) {
         this.handle = handle;
         this.samples = samples;
         this.transactions = transactions;
+        this.digests = digests;
         this.readOnly = readOnly;
     }
 
@@ -73,7 +74,7 @@ final class SummaryRows {
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = CurveDigest.of(CurveMeasures.of(samples.read(row.id), row.complete.curveSettings()));
+            CurveDigest made = digests.of(samples.read(row.id), row.complete.curveSettings());
             if (transactions.writing()) {
                 ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
             } else {

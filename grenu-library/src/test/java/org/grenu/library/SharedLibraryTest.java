@@ -68,7 +68,7 @@ class SharedLibraryTest {
     @Test
     void everyCorrectionKeepsTheOldValueAndWhen() {
         Clock clock = Clock.fixed(Instant.parse("2026-05-14T10:31:00Z"), ZoneOffset.UTC);
-        try (Library library = Library.open(file(), clock)) {
+        try (Library library = Library.open(file(), clock, LogDigests.MEASURED_ANEW)) {
             library.add("a.csv", new byte[] {1}, SHOTS.get(0));
             ShotSummary shot = library.summaries().get(0);
             StoredStep stored = library.apply(shot.id(), SheetEdit.of(shot.sheet(), SheetField.DOSE, "17,5"));

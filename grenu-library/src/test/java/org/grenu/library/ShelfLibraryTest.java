@@ -33,7 +33,7 @@ class ShelfLibraryTest {
 
     @BeforeEach
     void open() {
-        library = Library.open(folder.resolve("library.sqlite"), Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC));
+        library = Library.open(folder.resolve("library.sqlite"), Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC), LogDigests.MEASURED_ANEW);
         SHOTS.forEach(shot -> library.add("a.csv", new byte[] {1}, shot));
     }
 

@@ -9,8 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.grenu.cli.LibraryArchive;
-import org.grenu.cli.LibraryCommand;
+import org.grenu.app.exchange.LibraryArchive;
+import org.grenu.app.exchange.LibraryExchange;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.formats.ImportFailure;
@@ -58,7 +58,7 @@ public final class FullDiskCampaign {
         operations.put("import", library -> library.add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(77)));
         operations.put("edit", library -> library.apply(first(library).id(), SheetEdit.of(first(library).recorded(), SheetField.DOSE, "17.25")));
         operations.put("attach", library -> library.attach(first(library).id(), "photo.jpg", new byte[60_000]));
-        operations.put("merge", library -> LibraryCommand.merge(library, elsewhere));
+        operations.put("merge", library -> new LibraryExchange(library).merge(elsewhere));
         operations.put("backup", library -> library.backUp(campaign.folder.resolve("copy.backup")));
         operations.put("restore", library -> library.restoreFrom(campaign.elsewhere));
         operations.put("export", library -> AtomicFile.create(campaign.folder.resolve("out.zip"), out -> DataPackageWriter.write(

@@ -4,8 +4,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Random;
-import org.grenu.cli.LibraryArchive;
-import org.grenu.cli.LibraryCommand;
+import org.grenu.app.exchange.LibraryArchive;
+import org.grenu.app.exchange.LibraryExchange;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.formats.ImportFailure;
@@ -101,11 +101,11 @@ public final class LibraryWorker {
     /** Taken in, then taken back, so that it can be taken in again. */
     private void merge(LibraryState now) throws IOException, ImportFailure {
         if (now.merged() == 0) {
-            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> LibraryCommand.merge(library, folder.resolve(OTHER)));
+            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
             LibraryState merged = LibraryState.of(library);
             saying("undo", merged, merged.withMerged(0), library::undo);
         } else {
-            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> LibraryCommand.merge(library, folder.resolve(OTHER)));
+            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
         }
     }
 

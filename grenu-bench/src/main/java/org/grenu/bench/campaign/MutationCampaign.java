@@ -175,7 +175,7 @@ public final class MutationCampaign {
         try (Library library = Library.open(file)) {
             library.add("a.csv", new byte[] {1}, small());
             ByteArrayOutputStream out = new ByteArrayOutputStream();
-            DataPackageWriter.write(new org.grenu.cli.LibraryArchive(library, library.summaries(), number -> { }), out);
+            DataPackageWriter.write(new org.grenu.app.exchange.LibraryArchive(library, library.summaries(), number -> { }), out);
             return out.toByteArray();
         }
     }

@@ -23,8 +23,11 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
 
     /** {@return the measures of that shot} */
     public static ShotMeasures of(Shot shot) {
-        ShotSheet sheet = shot.sheet();
-        CurveMeasures curve = CurveMeasures.of(shot.log(), sheet.curveSettings());
+        return of(shot.sheet(), CurveMeasures.of(shot.log(), shot.sheet().curveSettings()));
+    }
+
+    /** {@return the measures of a shot whose log is measured already, by what that record says about it} */
+    public static ShotMeasures of(ShotSheet sheet, CurveMeasures curve) {
         Masses masses = Masses.of(sheet, curve.beverage());
         Optional<PlannedRun> planned = sheet.profileSteps().flatMap(profile -> PlannedRun.of(profile, curve));
         Hydraulics.Known known = new Hydraulics.Known(sheet.bed(), celsius(sheet, curve), masses.beverage(), masses.solids(), masses.dose());

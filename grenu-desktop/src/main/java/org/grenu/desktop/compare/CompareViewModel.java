@@ -18,6 +18,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.RunOrder;
@@ -43,7 +44,6 @@ public final class CompareViewModel implements AutoCloseable {
     private final PickedShots picked;
     private final Appearance appearance;
     private final Background background;
-    private final MeasuredShots measured;
     private final ObjectProperty<CompareChoices> choices = new SimpleObjectProperty<>(CompareChoices.USUAL);
     private final ReadOnlyObjectWrapper<Answered> answered = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper();
@@ -63,7 +63,6 @@ public final class CompareViewModel implements AutoCloseable {
         this.desk = desk;
         this.picked = picked;
         this.appearance = appearance;
-        this.measured = new MeasuredShots(desk.library());
         this.background = new Background("grenu-compare", interfaceThread);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
         InvalidationListener ask = observable -> ask();
@@ -226,7 +225,7 @@ public final class CompareViewModel implements AutoCloseable {
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
         String reference = desk.openProperty().get() == null ? "" : Integer.toString(desk.openProperty().get().summary().number());
         busy.set(true);
-        background.run(() -> wish == own ? Answered.of(measured.of(shots), chosen, first, usual, reference) : null, found -> {
+        background.run(() -> wish == own ? Answered.of(measured(shots), chosen, first, usual, reference) : null, found -> {
             if (wish == own) {
                 busy.set(false);
                 show(found);
@@ -260,5 +259,9 @@ public final class CompareViewModel implements AutoCloseable {
     @Override
     public void close() {
         background.close();
+    }
+
+    private List<MeasuredShot> measured(List<ShotSummary> shots) {
+        return shots.stream().map(shot -> desk.analyses().of(shot).measured()).toList();
     }
 }

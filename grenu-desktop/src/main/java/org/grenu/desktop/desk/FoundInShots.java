@@ -6,16 +6,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.grenu.app.study.ShotsByTime;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.collections.ListChangeListener;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.diagnosis.RulePack;
-import org.grenu.core.study.ShotSheet;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
@@ -124,8 +123,8 @@ public final class FoundInShots implements AutoCloseable {
         Library library = desk.library();
         Map<Long, String> found = new HashMap<>();
         for (ShotSummary shot : next) {
-            OpenShot open = OpenShot.of(shot, library.log(shot.id()), course.before(shot), packs);
-            found.put(shot.id(), open.findings().stream().map(finding -> finding.rule() + ": " + finding.statement()).collect(Collectors.joining("\n"))
+            OpenShot looked = OpenShot.of(desk.analyses().of(shot), course.order.before(shot), packs);
+            found.put(shot.id(), looked.findings().stream().map(finding -> finding.rule() + ": " + finding.statement()).collect(Collectors.joining("\n"))
                     .toLowerCase(Locale.ROOT));
         }
         library.keepFindings(on, found);
@@ -137,12 +136,13 @@ public final class FoundInShots implements AutoCloseable {
 
         private final List<ShotSummary> shots;
         private final Set<Long> known;
-        private final Map<Long, ShotSheet> before = new HashMap<>();
+        private final ShotsByTime order;
         private int at;
 
         Course(List<ShotSummary> shots, Set<Long> known) {
             this.shots = List.copyOf(shots);
             this.known = Set.copyOf(known);
+            this.order = ShotsByTime.of(shots);
         }
 
         List<ShotSummary> next() {
@@ -153,18 +153,6 @@ public final class FoundInShots implements AutoCloseable {
                 }
             }
             return next;
-        }
-
-        /** Runs on the worker, which puts all in order once. */
-        Optional<ShotSheet> before(ShotSummary shot) {
-            if (before.isEmpty()) {
-                List<ShotSummary> dated = shots.stream().filter(one -> one.sheet().pulledAt().isPresent())
-                        .sorted(Comparator.comparing(one -> one.sheet().pulledAt().orElseThrow())).toList();
-                for (int i = 1; i < dated.size(); i++) {
-                    before.put(dated.get(i).id(), dated.get(i - 1).sheet());
-                }
-            }
-            return Optional.ofNullable(before.get(shot.id()));
         }
     }
 

@@ -1,7 +1,5 @@
 package org.grenu.desktop.desk;
 
-import java.time.LocalDateTime;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,9 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import javafx.beans.InvalidationListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.app.study.ShotsByTime;
 import org.grenu.library.ShotSummary;
 
 /** The shots that are shown, in the order of their numbers. For the interface's thread. */
@@ -20,6 +19,12 @@ final class ShownShots {
     private static final int ONE_BY_ONE = 12;
 
     private final ObservableList<ShotSummary> shots = FXCollections.observableArrayList();
+    /** Null when the shots have changed since. */
+    private ShotsByTime byTime;
+
+    ShownShots() {
+        shots.addListener((InvalidationListener) change -> byTime = null);
+    }
 
     ObservableList<ShotSummary> list() {
         return shots;
@@ -34,11 +39,12 @@ final class ShownShots {
         return shots.stream().filter(shot -> shot.id() == id).findFirst();
     }
 
-    /** The record of the shot that was pulled just before, on whatever gear. */
-    static Optional<ShotSheet> before(ShotSummary shot, List<ShotSummary> among) {
-        return shot.sheet().pulledAt().flatMap(at -> among.stream().map(ShotSummary::sheet)
-                .filter(sheet -> sheet.pulledAt().filter(other -> other.isBefore(at)).isPresent())
-                .max(Comparator.comparing(sheet -> sheet.pulledAt().orElse(LocalDateTime.MIN))));
+    /** In the order they were pulled. */
+    ShotsByTime byTime() {
+        if (byTime == null) {
+            byTime = ShotsByTime.of(shots);
+        }
+        return byTime;
     }
 
     /** Shows new shots. */

@@ -20,15 +20,21 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ObservableList;
-import org.grenu.core.curve.ShotLog;
+import org.grenu.app.OpenLibrary;
+import org.grenu.app.analysis.DerivedValues;
+import org.grenu.app.analysis.ShotAnalyses;
+import org.grenu.app.importing.ShotImport;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.app.study.ShotOrder;
+import org.grenu.app.study.ShotsByTime;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
-import org.grenu.library.EditDepth;
 import org.grenu.library.Binned;
 import org.grenu.library.Change;
+import org.grenu.library.EditDepth;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
@@ -46,10 +52,11 @@ public final class StudyDesk implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(StudyDesk.class);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
 
+    private final OpenLibrary opened;
     private final Library library;
     private final Background background;
     private final ShownShots shots = new ShownShots();
-    private final Reckonings reckonings = new Reckonings();
+    private final DerivedValues derived = new DerivedValues();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(Shelf.EMPTY);
     private final ReadOnlyObjectWrapper<EditDepth> editDepth = new ReadOnlyObjectWrapper<>(new EditDepth(0, 0));
@@ -61,8 +68,9 @@ public final class StudyDesk implements AutoCloseable {
     private final StepsUnderWay underWay = new StepsUnderWay();
 
     /** The desk for that library; {@link #load} fills it. */
-    public StudyDesk(Library library, Executor interfaceThread) {
-        this.library = library;
+    public StudyDesk(OpenLibrary opened, Executor interfaceThread) {
+        this.opened = opened;
+        this.library = opened.library();
         this.background = new Background("grenu-library", interfaceThread);
     }
 
@@ -114,8 +122,8 @@ public final class StudyDesk implements AutoCloseable {
     }
 
     /** {@return what follows from the shots' records} */
-    public Reckonings reckonings() {
-        return reckonings;
+    public DerivedValues derived() {
+        return derived;
     }
 
     /** {@return the library's file} */
@@ -141,7 +149,7 @@ public final class StudyDesk implements AutoCloseable {
     public void loadTheRest() {
         background.run(() -> {
             List<ShotSummary> all = library.summaries();
-            all.forEach(reckonings::of);
+            all.forEach(derived::of);
             return all;
         }, all -> {
             shots.list().setAll(all);
@@ -156,6 +164,7 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Shows the library anew after it was changed as a whole. */
     public void reload(List<ShotSummary> found) {
+        opened.analyses().forget();
         shots.list().setAll(found);
         background.run(library::shelf, shelf::set, this::failed);
         background.run(library::editDepth, editDepth::set, this::failed);
@@ -171,9 +180,9 @@ public final class StudyDesk implements AutoCloseable {
         }
         wanted = id;
         List<RulePack> packs = settings.get().packs();
-        List<ShotSummary> known = shots.now();
+        ShotsByTime order = shots.byTime();
         shots.find(id).ifPresent(summary -> stepping(StepsUnderWay.Kind.LOOK,
-                () -> wanted == id ? OpenShot.of(underWay.now(summary), library.log(id), ShownShots.before(summary, known), packs) : null, shot -> {
+                () -> wanted == id ? OpenShot.of(analyses().of(underWay.now(summary)), order.before(summary), packs) : null, shot -> {
             if (shot != null && wanted == id) {
                 underWay.forgetLatest();
                 open.set(shot);
@@ -203,9 +212,8 @@ public final class StudyDesk implements AutoCloseable {
     private boolean enter(SheetEdit edit) {
         OpenShot shot = open.get();
         if (edit.changes()) {
-            ShotLog log = shot.log();
             underWay.expect(edit.apply(latestSheet()));
-            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), log, false, step -> { });
+            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), false, step -> { });
         }
         return edit.changes();
     }
@@ -217,12 +225,12 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Takes the last step back, whatever it was made on, and shows the shot it was made on. */
     public void undo() {
-        change(library::undo, null, true, step -> tell("Undone", step));
+        change(library::undo, true, step -> tell("Undone", step));
     }
 
     /** Makes the step again that was undone last, and shows its shot. */
     public void redo() {
-        change(library::redo, null, true, step -> tell("Redone", step));
+        change(library::redo, true, step -> tell("Redone", step));
     }
 
     /** Stores changes that belong together, of shots or of the shelf. */
@@ -231,13 +239,13 @@ public final class StudyDesk implements AutoCloseable {
             OpenShot shot = open.get();
             changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && !change.key().equals(Change.BINNED))
                     .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
-            change(() -> Optional.of(library.apply(words, changes, reason)), null, false, step -> { });
+            change(() -> Optional.of(library.apply(words, changes, reason)), false, step -> { });
         }
     }
 
     /** Makes any step of the library. */
     public void step(Supplier<StoredStep> step, Consumer<StoredStep> then) {
-        change(() -> Optional.of(step.get()), null, false, then);
+        change(() -> Optional.of(step.get()), false, then);
     }
 
     /** Puts shots into the bin. */
@@ -271,10 +279,9 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Keeps that those shots came together, so that their import is undone as one step. */
     public void addedTogether(List<ShotSummary> together) {
-        List<Long> ids = together.stream().map(ShotSummary::id).toList();
-        String words = "Import of " + (ids.size() == 1 ? "shot " + together.get(0).number() : ids.size() + " shots");
+        List<ShotSummary> added = List.copyOf(together);
         background.run(() -> {
-            library.addedTogether(ids, words);
+            ShotImport.keepTogether(library, added);
             return library.editDepth();
         }, editDepth::set, this::failed);
     }
@@ -295,13 +302,23 @@ public final class StudyDesk implements AutoCloseable {
         settings.set(chosen);
         OpenShot shot = open.get();
         if (others && shot != null) {
-            open.set(shot.judgedBy(chosen.packs(), ShownShots.before(shot.summary(), shots.now())));
+            open.set(shot.judgedBy(chosen.packs(), shots.byTime().before(shot.summary())));
         }
     }
 
     /** {@return the library, for work that brings its own thread} */
     public Library library() {
         return library;
+    }
+
+    /** {@return its shots with what is measured of them} */
+    public ShotAnalyses analyses() {
+        return opened.analyses();
+    }
+
+    /** {@return the shot that was pulled before the open one, or that of the number before; on whatever gear} */
+    public Optional<ShotSummary> beforeOpen() {
+        return Optional.ofNullable(open.get()).flatMap(shot -> shots.byTime().presumablyBefore(shot.summary()));
     }
 
     /** {@return the worker on which the library is read and written} */
@@ -330,12 +347,12 @@ public final class StudyDesk implements AutoCloseable {
     }
 
     /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
-    private void change(Supplier<Optional<StoredStep>> making, ShotLog knownLog, boolean leadsToShot, Consumer<StoredStep> then) {
+    private void change(Supplier<Optional<StoredStep>> making, boolean leadsToShot, Consumer<StoredStep> then) {
         List<RulePack> packs = settings.get().packs();
         List<ShotSummary> shown = shots.now();
         stepping(StepsUnderWay.Kind.EDIT, () -> {
             Optional<StoredStep> made = making.get();
-            return made.isEmpty() ? null : changed(made.get(), shown, knownLog, leadsToShot, packs);
+            return made.isEmpty() ? null : changed(made.get(), shown, leadsToShot, packs);
         }, changed -> {
             if (changed != null) {
                 show(changed);
@@ -356,14 +373,14 @@ public final class StudyDesk implements AutoCloseable {
     }
 
     /** Runs on the worker. A shelf that changed may tell something new of any shot. */
-    private Changed changed(StoredStep step, List<ShotSummary> shown, ShotLog knownLog, boolean leadsToShot, List<RulePack> packs) {
+    private Changed changed(StoredStep step, List<ShotSummary> shown, boolean leadsToShot, List<RulePack> packs) {
         underWay.made(step);
         List<ShotSummary> known = underWay.over(shown);
         List<ShotSummary> after = step.shelf().isEmpty() ? step.shots() : library.refreshed(known);
         underWay.made(after);
         long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
         Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream()).filter(shot -> shot.id() == leading).findFirst()
-                .map(shot -> OpenShot.of(shot, knownLog != null ? knownLog : library.log(shot.id()), ShownShots.before(shot, known), packs));
+                .map(shot -> OpenShot.of(analyses().of(shot), ShotsByTime.of(known).before(shot), packs));
         return new Changed(step, opened, after, library.editDepth());
     }
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
+import org.grenu.app.importing.ImportOutcome;
 import org.grenu.desktop.control.Styles;
 
 /** The batch under way or just done: progress, cancel, and what became of each file that needs a word. */

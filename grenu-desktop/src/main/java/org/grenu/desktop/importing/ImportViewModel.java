@@ -1,7 +1,6 @@
 package org.grenu.desktop.importing;
 
 import java.io.IOException;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -20,18 +19,16 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import org.grenu.app.importing.ImportOutcome;
+import org.grenu.app.importing.ImportSummary;
+import org.grenu.app.importing.ShotImport;
+import org.grenu.app.importing.ShotSource;
+import org.grenu.app.study.ShotOrder;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.OpenShot;
-import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.formats.ImportFailure;
-import org.grenu.formats.ParsedShot;
-import org.grenu.formats.ShotReader;
-import org.grenu.formats.mapping.MappedReader;
 import org.grenu.formats.mapping.TableMapping;
-import org.grenu.library.AddOutcome;
-import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -194,7 +191,7 @@ public final class ImportViewModel implements AutoCloseable {
     /** Runs on the worker; shows what it has at most eight times a second. */
     private final class Batch {
         private final int total;
-        private final Optional<TableMapping> mapping;
+        private final ShotImport files;
         private int done;
         private List<ImportOutcome> pending = new ArrayList<>();
         private List<ShotSummary> added = new ArrayList<>();
@@ -202,64 +199,20 @@ public final class ImportViewModel implements AutoCloseable {
 
         Batch(int total, Optional<TableMapping> mapping) {
             this.total = total;
-            this.mapping = mapping;
+            this.files = new ShotImport(desk.library(), mapping);
         }
 
         void take(ShotSource source) {
-            pending.addAll(outcomes(source));
+            ShotImport.Taken taken = files.take(source);
+            pending.addAll(taken.outcomes());
+            added.addAll(taken.added());
+            if (taken.refused()) {
+                refused.put(source.name(), source);
+            }
             done++;
             if (System.nanoTime() - lastShown > SHOW_EVERY_NANOS) {
                 show();
             }
-        }
-
-        private List<ImportOutcome> outcomes(ShotSource source) {
-            List<ImportOutcome> made = new ArrayList<>();
-            try {
-                byte[] bytes = source.read();
-                for (ParsedShot parsed : read(source.name(), bytes)) {
-                    made.add(stored(source.name(), bytes, parsed));
-                }
-            } catch (ImportFailure | IOException | RuntimeException | Error failure) {
-                refused.put(source.name(), source);
-                made.add(failed(source, failure));
-            }
-            return made;
-        }
-
-        /** Grenu's own files need no mapping; for others a mapping that the user has kept goes before the program's guesses. */
-        private List<ParsedShot> read(String name, byte[] bytes) throws ImportFailure {
-            if (mapping.isPresent()) {
-                return MappedReader.read(name, bytes, mapping.get());
-            }
-            String text = ShotReader.text(name, bytes);
-            Optional<TableMapping> kept = ShotReader.own(text) ? Optional.empty() : new SavedMappings(desk.library()).fitting(name, text);
-            return kept.isPresent() ? MappedReader.readText(name, text, kept.get()) : List.of(ShotReader.read(name, bytes));
-        }
-
-        private ImportOutcome stored(String name, byte[] bytes, ParsedShot parsed) {
-            AddOutcome outcome = desk.library().add(name, bytes, parsed.shot());
-            if (outcome instanceof AddOutcome.Added stored) {
-                added.add(stored.shot());
-                return new ImportOutcome.Imported(name, stored.shot().number(), parsed.assumptions());
-            }
-            return new ImportOutcome.Duplicate(name, ((AddOutcome.Duplicate) outcome).number());
-        }
-
-        private ImportOutcome failed(ShotSource source, Throwable failure) {
-            String name = source.name();
-            if (failure instanceof ImportFailure) {
-                return new ImportOutcome.Failed(name, failure.getMessage());
-            }
-            if (failure instanceof NoSuchFileException) {
-                return new ImportOutcome.Failed(name, name + ": There is no such file. Check the path.");
-            }
-            if (failure instanceof IOException || failure instanceof LibraryException) {
-                return new ImportOutcome.Failed(name, name + ": " + failure.getMessage());
-            }
-            LOG.error("Importing {} failed", name, failure);
-            return new ImportOutcome.Failed(name, name + ": The file could not be taken in (" + failure
-                    + "). Please keep it and report this; the other files are not affected.");
         }
 
         void show() {

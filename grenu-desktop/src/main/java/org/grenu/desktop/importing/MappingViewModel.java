@@ -11,6 +11,8 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.grenu.app.importing.SavedMappings;
+import org.grenu.app.importing.ShotSource;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;

@@ -1,9 +1,5 @@
 package org.grenu.desktop.ledger;
 
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.entry.FieldKind;
-import org.grenu.core.entry.RefusedEntry;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -27,10 +23,15 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
+import org.grenu.app.analysis.DerivedValues;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.app.study.ShotOrder;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.Siblings;
+import org.grenu.core.entry.FieldKind;
+import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -42,15 +43,14 @@ import org.grenu.core.study.Caffeine;
 import org.grenu.core.study.Plausibility;
 import org.grenu.core.study.SameRecipe;
 import org.grenu.core.study.SetUp;
+import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.SheetField;
-import org.grenu.desktop.entry.EntryViewModel;
-import org.grenu.desktop.entry.HistoryViewModel;
+import org.grenu.core.study.ShotSheet;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
-import org.grenu.desktop.desk.Reckonings;
-import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.desk.StudySettings;
+import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
@@ -147,12 +147,7 @@ public final class LedgerViewModel {
 
     /** {@return the shot that was pulled before the open one, on whatever gear} */
     Optional<ShotSummary> before() {
-        Optional<LocalDateTime> at = open() == null ? Optional.empty() : open().summary().sheet().pulledAt();
-        if (at.isEmpty()) {
-            return Optional.ofNullable(open()).flatMap(shot -> desk.shots().stream().filter(other -> other.number() < shot.summary().number()).reduce((first, second) -> second));
-        }
-        return desk.shots().stream().filter(shot -> shot.sheet().pulledAt().filter(other -> other.isBefore(at.get())).isPresent())
-                .max(Comparator.comparing(shot -> shot.sheet().pulledAt().orElseThrow()));
+        return desk.beforeOpen();
     }
 
     /** {@return what was set up otherwise than for the shot before} */
@@ -304,9 +299,9 @@ public final class LedgerViewModel {
         List<PlaneFigure.Point> others = new ArrayList<>();
         Optional<PlaneFigure.Point> open = Optional.empty();
         for (ShotSummary shot : desk.shots()) {
-            Reckonings.Reckoning reckoning = desk.reckonings().of(shot);
-            Optional<PlaneFigure.Point> point = reckoning.ratio().filter(ratio -> ratio.value() > 0)
-                    .map(ratio -> new PlaneFigure.Point(ratio, reckoning.yield().orElseThrow(), scale.color(shot.sheet(), theme)));
+            DerivedValues.Derived derived = desk.derived().of(shot);
+            Optional<PlaneFigure.Point> point = derived.ratio().filter(ratio -> ratio.value() > 0)
+                    .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(), scale.color(shot.sheet(), theme)));
             if (shot.id() == chosen) {
                 open = point;
             } else {

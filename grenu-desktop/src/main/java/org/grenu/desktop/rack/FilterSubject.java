@@ -11,13 +11,13 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import org.grenu.app.analysis.DerivedValues;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
-import org.grenu.desktop.desk.Reckonings;
 import org.grenu.library.ShotSummary;
 
 /** What the filter finds in a stored shot. Words and masses are made once, since every keystroke asks for them. */
@@ -26,7 +26,7 @@ final class FilterSubject implements ShotFilter.Subject {
     private static final Map<String, SheetField> FIELDS = fields();
 
     private final ShotSummary shot;
-    private final Supplier<Reckonings.Reckoning> reckoning;
+    private final Supplier<DerivedValues.Derived> derived;
     private final TimeConvention convention;
     private final Supplier<String> findings;
     private String words;
@@ -34,9 +34,9 @@ final class FilterSubject implements ShotFilter.Subject {
     private final Map<String, OptionalDouble> numbers = new ConcurrentHashMap<>(4);
     private final Map<String, Optional<String>> texts = new ConcurrentHashMap<>(4);
 
-    FilterSubject(ShotSummary shot, Supplier<Reckonings.Reckoning> reckoning, TimeConvention convention, Supplier<String> findings) {
+    FilterSubject(ShotSummary shot, Supplier<DerivedValues.Derived> derived, TimeConvention convention, Supplier<String> findings) {
         this.shot = shot;
-        this.reckoning = reckoning;
+        this.derived = derived;
         this.convention = convention;
         this.findings = findings;
     }
@@ -63,7 +63,7 @@ final class FilterSubject implements ShotFilter.Subject {
     /** Makes what every keystroke asks for; another thread may do that, since each is made whole or not at all. */
     void prepare() {
         words();
-        reckoning.get();
+        derived.get();
     }
 
     @Override
@@ -86,7 +86,7 @@ final class FilterSubject implements ShotFilter.Subject {
             case "beverage", "mass" -> value(masses().beverage());
             case "ratio" -> value(masses().ratio());
             case "strength", "tds" -> value(masses().strength());
-            case "ey", "yield" -> value(reckoning.get().yield());
+            case "ey", "yield" -> value(derived.get().yield());
             case "time" -> convention.of(shot.digest().times());
             case "age" -> shot.sheet().ageDays();
             case "peak" -> shot.digest().peakPressure();
@@ -116,7 +116,7 @@ final class FilterSubject implements ShotFilter.Subject {
     }
 
     private Masses masses() {
-        return reckoning.get().masses();
+        return derived.get().masses();
     }
 
     private static OptionalDouble value(Optional<Measured> measured) {

@@ -17,6 +17,7 @@ import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
+import org.grenu.app.study.ShotOrder;
 import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -24,7 +25,6 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotFilter;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.desktop.desk.FoundInShots;
-import org.grenu.desktop.desk.ShotOrder;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.library.ShotSummary;
@@ -201,7 +201,7 @@ public final class RackViewModel {
     private Known known(ShotSummary shot) {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
-            there = new Known(shot, new FilterSubject(shot, () -> desk.reckonings().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
+            there = new Known(shot, new FilterSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
                     shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY), new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }

@@ -6,15 +6,15 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import org.grenu.app.analysis.DerivedValues;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.Masses;
+import org.grenu.core.study.SheetFactor;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
-import org.grenu.desktop.desk.Reckonings;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -34,9 +34,9 @@ record SlipText(String number, String masses, String time, String yield, String 
 
     private static final String UNKNOWN = "–";
 
-    static SlipText of(ShotSummary shot, Reckonings.Reckoning reckoning, Factor colourBy, TimeConvention convention) {
-        Masses masses = reckoning.masses();
-        Optional<Reported> yield = reckoning.yield().map(Reported::of);
+    static SlipText of(ShotSummary shot, DerivedValues.Derived derived, Factor colourBy, TimeConvention convention) {
+        Masses masses = derived.masses();
+        Optional<Reported> yield = derived.yield().map(Reported::of);
         OptionalDouble time = convention.of(shot.digest().times());
         return new SlipText(Integer.toString(shot.number()), grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",

@@ -1,5 +1,6 @@
 package org.grenu.desktop.records;
 
+import org.grenu.app.exchange.TableJoin;
 import java.util.List;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
@@ -37,7 +38,7 @@ public final class JoinPanel extends VBox {
     }
 
     private void show() {
-        JoinViewModel.Shown shown = model.shownProperty().get();
+        TableJoin shown = model.shownProperty().get();
         getChildren().clear();
         if (shown == null) {
             return;

@@ -20,7 +20,7 @@ import org.grenu.desktop.shelf.RecipeViewModel;
 import org.grenu.desktop.shelf.ShelfViewModel;
 import org.grenu.desktop.shelf.StudyViewModel;
 import org.grenu.desktop.strength.SeriesViewModel;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
@@ -28,7 +28,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
                     ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes, StudyViewModel studies) implements AutoCloseable {
 
     /** {@return a bench on that library} */
-    public static Bench on(Library library, Executor interfaceThread) {
+    public static Bench on(OpenLibrary library, Executor interfaceThread) {
         StudyDesk desk = new StudyDesk(library, interfaceThread);
         Appearance appearance = new Appearance(desk.shots());
         ReadViewModel read = new ReadViewModel(desk);

@@ -102,7 +102,7 @@ public final class CompareExports implements AutoCloseable {
         for (ShotSummary summary : List.copyOf(desk.shots())) {
             String name = Integer.toString(summary.number());
             if (names.contains(name)) {
-                shots.put(name, new Shot(summary.sheet(), desk.library().log(summary.id())));
+                shots.put(name, desk.analyses().of(summary).shot());
             }
         }
         return shots;

@@ -12,7 +12,6 @@ import org.grenu.library.AtomicFile;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
@@ -122,8 +121,7 @@ public final class ExportActions implements AutoCloseable {
     private String table(List<ShotSummary> all) {
         List<StudyTableWriter.Row> rows = new ArrayList<>();
         for (ShotSummary shot : all) {
-            ShotMeasures measures = ShotMeasures.of(new Shot(shot.sheet(), desk.library().log(shot.id())));
-            rows.add(new StudyTableWriter.Row(shot.number(), shot.sheet(), measures));
+            rows.add(new StudyTableWriter.Row(shot.number(), shot.sheet(), desk.analyses().of(shot).measures()));
         }
         return StudyTableWriter.write(rows);
     }

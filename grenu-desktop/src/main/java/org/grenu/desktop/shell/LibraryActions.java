@@ -4,13 +4,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
-import org.grenu.cli.LibraryArchive;
-import org.grenu.cli.LibraryCommand;
+import org.grenu.app.exchange.LibraryExchange;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.formats.exchange.DataPackageWriter;
-import org.grenu.formats.exchange.LibraryWorkbook;
 import org.grenu.library.AtomicFile;
 import org.grenu.library.ShotSummary;
 
@@ -20,11 +17,13 @@ public final class LibraryActions implements AutoCloseable {
     private static final int SAID_EVERY = 100;
 
     private final StudyDesk desk;
+    private final LibraryExchange exchange;
     private final Background worker;
 
     /** Acts on that desk's library. */
     public LibraryActions(StudyDesk desk, Executor interfaceThread) {
         this.desk = desk;
+        this.exchange = new LibraryExchange(desk.library());
         this.worker = new Background("grenu-exchange", interfaceThread);
     }
 
@@ -36,7 +35,7 @@ public final class LibraryActions implements AutoCloseable {
     /** Writes those shots and the whole shelf as a data package. */
     void exportPackage(Path file, List<ShotSummary> shots) {
         run(() -> {
-            AtomicFile.replace(file, out -> DataPackageWriter.write(new LibraryArchive(desk.library(), shots, number -> said(number, shots.size())), out));
+            AtomicFile.replace(file, exchange.dataPackage(shots, number -> said(number, shots.size())));
             return "Saved " + shots.size() + " shots and the shelf as " + file;
         });
     }
@@ -50,8 +49,7 @@ public final class LibraryActions implements AutoCloseable {
     /** Writes those shots and the shelf as a workbook. */
     void exportWorkbook(Path file, List<ShotSummary> shots) {
         run(() -> {
-            AtomicFile.replace(file, out -> LibraryWorkbook.write(shots.stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
-                    desk.library().shelf().items(), out));
+            AtomicFile.replace(file, exchange.workbook(shots));
             return "Saved " + file;
         });
     }
@@ -59,7 +57,7 @@ public final class LibraryActions implements AutoCloseable {
     /** Takes a package or another library in. */
     void merge(Path file) {
         run(() -> {
-            String words = LibraryCommand.merge(desk.library(), file).words();
+            String words = exchange.merge(file).words();
             reload();
             return words;
         });

@@ -18,12 +18,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.desk.StudySettings;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** How shots are timed, which schools speak, and their rules to read and edit. Every choice counts at once. */

@@ -7,7 +7,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import org.grenu.core.puck.DemoStudy;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -28,8 +28,8 @@ public abstract class DeskFixture {
 
     @BeforeEach
     void fill() {
-        Library library = Library.open(folder.resolve("library.sqlite"));
-        DemoStudy.shots().stream().limit(shots()).forEach(demo -> library.add(demo.name(), new byte[] {1}, demo.shot()));
+        OpenLibrary library = OpenLibrary.open(folder.resolve("library.sqlite"));
+        DemoStudy.shots().stream().limit(shots()).forEach(demo -> library.library().add(demo.name(), new byte[] {1}, demo.shot()));
         openDesk(library);
     }
 
@@ -42,12 +42,12 @@ public abstract class DeskFixture {
     protected void restart() {
         desk.close();
         onInterface.clear();
-        openDesk(Library.open(folder.resolve("library.sqlite")));
+        openDesk(OpenLibrary.open(folder.resolve("library.sqlite")));
     }
 
-    private void openDesk(Library library) {
+    private void openDesk(OpenLibrary library) {
         desk = new StudyDesk(library, onInterface::add);
-        desk.load(library.summaries());
+        desk.load(library.library().summaries());
         until(() -> shots() == 0 || desk.openProperty().get() != null);
     }
 

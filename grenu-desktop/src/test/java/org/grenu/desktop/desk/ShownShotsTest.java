@@ -2,7 +2,6 @@ package org.grenu.desktop.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
@@ -10,20 +9,14 @@ import java.util.stream.IntStream;
 import javafx.beans.Observable;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
-import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 
 /** What is shown follows what is stored, one shot or many at a time. */
 class ShownShotsTest {
-
-    @TempDir
-    Path folder;
 
     private static ShotSummary shot(int number, String note) {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, note).with(SheetField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
@@ -74,31 +67,5 @@ class ShownShotsTest {
         assertThat(told[0]).isEqualTo(4);
         assertThat(shown.find(1007)).hasValueSatisfying(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("third"));
         assertThat(shown.find(1008)).isEmpty();
-    }
-
-    @Test
-    void theShotBeforeIsTheOnePulledBefore() {
-        List<ShotSummary> all = List.of(shot(1, "a"), shot(2, "b"), shot(4, "c"));
-        assertThat(ShownShots.before(all.get(2), all)).hasValue(all.get(1).sheet());
-        assertThat(ShownShots.before(all.get(0), all)).isEmpty();
-        ShotSummary undated = new ShotSummary(9, 9, ShotSheet.EMPTY, null);
-        assertThat(ShownShots.before(undated, all)).as("a shot of unknown time has none before it").isEmpty();
-        assertThat(ShownShots.before(all.get(0), List.of(undated))).isEmpty();
-    }
-
-    /** A reckoning is made once for a record and anew for a corrected one. */
-    @Test
-    void whatFollowsFromARecordIsReckonedOnce() {
-        try (Library library = Library.open(folder.resolve("library.sqlite"))) {
-            DemoStudy.shots().stream().limit(1).forEach(demo -> library.add(demo.name(), new byte[] {1}, demo.shot()));
-            ShotSummary first = library.summaries().get(0);
-            Reckonings reckonings = new Reckonings();
-            Reckonings.Reckoning one = reckonings.of(first);
-            assertThat(reckonings.of(first)).isSameAs(one);
-            assertThat(one.yield().orElseThrow().value()).isEqualTo(first.masses().brew().orElseThrow().asDosed().percent().value());
-            assertThat(one.ratio().orElseThrow().value()).isEqualTo(first.masses().brew().orElseThrow().ratio().value());
-            ShotSummary undosed = new ShotSummary(first.id(), first.number(), first.recorded().with(SheetField.DOSE, ""), first.digest());
-            assertThat(reckonings.of(undosed).yield()).isEmpty();
-        }
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import org.grenu.app.study.ShotOrder;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.shelf.ShelfField;

@@ -11,6 +11,7 @@ import java.util.List;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.Dragboard;
 import javafx.scene.input.TransferMode;
+import org.grenu.app.importing.ShotSource;
 import org.grenu.desktop.BenchFixture;
 import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;

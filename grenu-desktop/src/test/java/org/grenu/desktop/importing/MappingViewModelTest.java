@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
+import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.Unit;
 import org.grenu.desktop.desk.DeskFixture;

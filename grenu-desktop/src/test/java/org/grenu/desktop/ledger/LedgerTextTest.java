@@ -3,6 +3,7 @@ package org.grenu.desktop.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import org.grenu.app.analysis.ShotAnalysis;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Input;
@@ -24,7 +25,7 @@ class LedgerTextTest {
 
     private static OpenShot open(ShotSheet sheet) {
         ShotMeasures measures = ShotMeasures.of(SHOT.with(sheet));
-        return new OpenShot(new ShotSummary(1, 1, sheet, CurveDigest.of(measures.curve())), SHOT.log(), measures, List.of());
+        return new OpenShot(new ShotAnalysis(new ShotSummary(1, 1, sheet, CurveDigest.of(measures.curve())), SHOT.log(), measures), List.of());
     }
 
     private static LedgerText text(ShotSheet sheet, Basis basis) {

@@ -26,12 +26,12 @@ class RackTest extends BenchFixture {
         assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
         assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
-        SlipText text = SlipText.of(fifth, bench.desk().reckonings().of(fifth), SheetFactor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+        SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), SheetFactor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
         assertThat(text.time()).isEqualTo("45.5 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
-        assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().reckonings().of(bench.desk().shots().get(5)), SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
+        assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)), SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
         assertThat(slips()).contains("Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, Straight nine");
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }

@@ -141,7 +141,7 @@ class SearchMenuTest extends BenchFixture {
             List<String> words = cell.lookupAll(".label").stream().filter(BenchFixture::inSight).map(node -> ((Label) node).getText()).toList();
             assertThat(words).contains(heading.day()).hasSize(2);
         } else if (row instanceof RackRow.Slip slip) {
-            SlipText text = SlipText.of(slip.shot(), bench.desk().reckonings().of(slip.shot()), bench.appearance().colourByProperty().get(),
+            SlipText text = SlipText.of(slip.shot(), bench.desk().derived().of(slip.shot()), bench.appearance().colourByProperty().get(),
                     bench.desk().settingsProperty().get().convention());
             assertThat(cell.getAccessibleText()).startsWith("Shot " + text.number() + ", " + text.masses() + ", ").contains(text.yield(), String.join(", ", text.chips()));
             assertThat(cell.getAccessibleText().contains("faulty: ")).isEqualTo(!text.fault().isEmpty());

@@ -9,7 +9,7 @@ import java.util.List;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.FoundInShots;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -31,7 +31,7 @@ class SearchPace {
 
     @Test
     void type() {
-        try (StudyDesk desk = new StudyDesk(Library.open(Path.of(System.getProperty("grenu.library"))), Runnable::run)) {
+        try (StudyDesk desk = new StudyDesk(OpenLibrary.open(Path.of(System.getProperty("grenu.library"))), Runnable::run)) {
             FoundInShots found = new FoundInShots(desk, new Background("found", task -> { }));
             RackViewModel rack = new RackViewModel(desk, found);
             desk.shots().setAll(desk.library().summaries());

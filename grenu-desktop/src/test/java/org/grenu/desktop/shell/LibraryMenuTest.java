@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.MenuButton;
-import org.grenu.cli.LibraryCommand;
+import org.grenu.app.exchange.LibraryExchange;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.desk.Notice;
@@ -45,7 +45,7 @@ class LibraryMenuTest extends BenchFixture {
         done("Saved 12 shots and the shelf as ");
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other)) {
-            assertThat(LibraryCommand.merge(library, chosenTarget).words()).contains("12");
+            assertThat(new LibraryExchange(library).merge(chosenTarget).words()).contains("12");
             assertThat(library.summaries()).hasSize(12).allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Siskin 3"));
             assertThat(library.shelf().items()).hasSameSizeAs(bench.desk().shelfProperty().get().items());
         }

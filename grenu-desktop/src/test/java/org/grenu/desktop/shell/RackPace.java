@@ -17,7 +17,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.stage.Stage;
 import org.grenu.figures.theme.Theme;
-import org.grenu.library.Library;
+import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
 
@@ -38,7 +38,7 @@ class RackPace extends ApplicationTest {
     @Override
     public void start(Stage stage) {
         ThemeSheet.loadFace();
-        bench = Bench.on(Library.open(Path.of(System.getProperty("grenu.library"))), Platform::runLater);
+        bench = Bench.on(OpenLibrary.open(Path.of(System.getProperty("grenu.library"))), Platform::runLater);
         scene = new Scene(new BenchView(bench, mock(FileDialogs.class)), 1280, 800);
         ThemeSheet.dress(scene, Theme.LIGHT);
         stage.setScene(scene);

@@ -1,4 +1,4 @@
-package org.grenu.desktop.desk;
+package org.grenu.app.settings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -11,12 +11,10 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
-import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.formats.rules.ShippedPacks;
-import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
@@ -63,27 +61,5 @@ class StudySettingsTest {
         assertThat(edited.edited(PACK, "  \n")).isEqualTo(StudySettings.USUAL);
         assertThat(edited.edited(PACK, PACK.text() + "\n\n")).as("typed back to what it was").isEqualTo(StudySettings.USUAL);
         assertThatThrownBy(() -> edited.edited(PACK, "rule: broken")).isInstanceOf(RulePackError.class);
-    }
-
-    /** A choice made today is there tomorrow. */
-    @Nested
-    class OnTheDesk extends DeskFixture {
-
-        @Test
-        void choicesOutliveTheProgram() {
-            StudySettings chosen = desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF).with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
-            desk.choose(chosen);
-            until(() -> desk.library().settings().containsKey("time_convention"));
-            restart();
-            until(() -> desk.settingsProperty().get().equals(chosen));
-            assertThat(desk.settingsProperty().get().packs()).hasSize(chosen.packs().size());
-        }
-
-        @Test
-        void aSchoolThatFallsSilentTakesItsFindingsAlong() {
-            desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), List.of(), ""));
-            until(() -> desk.openProperty().get().findings().isEmpty());
-            assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
-        }
     }
 }

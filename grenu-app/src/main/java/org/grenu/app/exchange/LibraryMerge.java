@@ -1,4 +1,4 @@
-package org.grenu.cli;
+package org.grenu.app.exchange;
 
 import java.nio.file.Path;
 import java.time.Instant;

@@ -1,4 +1,4 @@
-package org.grenu.cli;
+package org.grenu.app.exchange;
 
 import java.util.ArrayList;
 import java.util.HashMap;

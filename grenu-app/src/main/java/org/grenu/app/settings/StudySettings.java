@@ -1,4 +1,4 @@
-package org.grenu.desktop.desk;
+package org.grenu.app.settings;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,7 +48,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
     }
 
     /** {@return the settings kept so} */
-    static StudySettings of(Map<String, String> kept) {
+    public static StudySettings of(Map<String, String> kept) {
         List<Channel> channels = Arrays.stream(kept.getOrDefault(STRIPS, "").split(" ")).map(StudySettings::channel)
                 .flatMap(Optional::stream).distinct().toList();
         AxisKind axis = AxisKind.find(kept.getOrDefault(AXIS, "")).orElse(USUAL.options.axis());
@@ -69,7 +69,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
     }
 
     /** {@return as they are kept} */
-    Map<String, String> kept() {
+    public Map<String, String> kept() {
         Map<String, String> kept = new LinkedHashMap<>();
         kept.put(CONVENTION, convention.key());
         kept.put(AXIS, options.axis().key());

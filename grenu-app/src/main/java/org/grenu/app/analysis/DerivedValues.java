@@ -1,4 +1,4 @@
-package org.grenu.desktop.desk;
+package org.grenu.app.analysis;
 
 import java.util.Map;
 import java.util.Optional;
@@ -9,9 +9,9 @@ import org.grenu.core.study.Masses;
 import org.grenu.library.ShotSummary;
 
 /** What follows by arithmetic from shots' records, worked out once for each record: lists and maps ask for it all the time. For any thread. */
-public final class Reckonings {
+public final class DerivedValues {
 
-    private final Map<Long, Reckoning> known = new ConcurrentHashMap<>();
+    private final Map<Long, Derived> known = new ConcurrentHashMap<>();
 
     /**
      * What follows from one record.
@@ -19,16 +19,16 @@ public final class Reckonings {
      * @param ratio of beverage to dose; empty where the yield is
      * @param yield extraction yield as dosed in percent; empty while a mass or the strength is unknown
      */
-    public record Reckoning(ShotSummary shot, Masses masses, Optional<Measured> ratio, Optional<Measured> yield) {
+    public record Derived(ShotSummary shot, Masses masses, Optional<Measured> ratio, Optional<Measured> yield) {
     }
 
     /** {@return what follows from the shot's record as it is there} */
-    public Reckoning of(ShotSummary shot) {
-        Reckoning there = known.get(shot.id());
+    public Derived of(ShotSummary shot) {
+        Derived there = known.get(shot.id());
         if (there == null || there.shot != shot) {
             Masses masses = shot.masses();
             Optional<Brew> brew = masses.brew();
-            there = new Reckoning(shot, masses, brew.map(Brew::ratio), brew.map(one -> one.asDosed().percent()));
+            there = new Derived(shot, masses, brew.map(Brew::ratio), brew.map(one -> one.asDosed().percent()));
             known.put(shot.id(), there);
         }
         return there;

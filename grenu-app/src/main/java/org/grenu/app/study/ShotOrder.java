@@ -1,4 +1,4 @@
-package org.grenu.desktop.desk;
+package org.grenu.app.study;
 
 import java.time.LocalDateTime;
 import java.util.Collection;

@@ -1,4 +1,4 @@
-package org.grenu.cli;
+package org.grenu.app.study;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -22,7 +22,7 @@ import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 
 /** Shots from wherever they lie: a library, a folder or data package, or single files. What cannot be read is said, the rest is kept. */
-final class ShotSources {
+public final class ShotCollection {
 
     private static final byte[] LIBRARY_MARK = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] ZIP_MARK = {'P', 'K', 3, 4};
@@ -32,17 +32,17 @@ final class ShotSources {
     private final List<MeasuredShot> shots = new ArrayList<>();
     private final List<String> failures = new ArrayList<>();
 
-    static ShotSources read(List<Path> paths) {
-        ShotSources sources = new ShotSources();
+    public static ShotCollection read(List<Path> paths) {
+        ShotCollection sources = new ShotCollection();
         paths.forEach(sources::read);
         return sources;
     }
 
-    List<MeasuredShot> shots() {
+    public List<MeasuredShot> shots() {
         return shots;
     }
 
-    List<String> failures() {
+    public List<String> failures() {
         return failures;
     }
 

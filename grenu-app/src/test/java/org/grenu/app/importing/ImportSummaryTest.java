@@ -1,4 +1,4 @@
-package org.grenu.desktop.importing;
+package org.grenu.app.importing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

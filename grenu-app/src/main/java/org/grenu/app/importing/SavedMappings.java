@@ -1,4 +1,4 @@
-package org.grenu.desktop.importing;
+package org.grenu.app.importing;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,24 +14,24 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /** The mappings that the user has kept in the library; one that fits a log is used for it. */
-final class SavedMappings {
+public final class SavedMappings {
 
     private static final Logger LOG = LoggerFactory.getLogger(SavedMappings.class);
     private static final String KEY = "mapping.";
 
     private final Library library;
 
-    SavedMappings(Library library) {
+    public SavedMappings(Library library) {
         this.library = library;
     }
 
     /** Keeps the mapping under its name. */
-    void keep(TableMapping mapping) {
+    public void keep(TableMapping mapping) {
         library.keep(Map.of(KEY + mapping.name(), MappingJson.write(mapping)));
     }
 
     /** {@return the first kept mapping by which that log can be read} */
-    Optional<TableMapping> fitting(String file, String text) {
+    public Optional<TableMapping> fitting(String file, String text) {
         String start = text.stripLeading();
         boolean json = start.startsWith("{") || start.startsWith("[");
         for (TableMapping mapping : all()) {

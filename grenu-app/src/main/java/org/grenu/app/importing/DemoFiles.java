@@ -1,4 +1,4 @@
-package org.grenu.desktop.importing;
+package org.grenu.app.importing;
 
 import java.io.FileNotFoundException;
 import java.io.IOException;
@@ -13,7 +13,7 @@ import org.grenu.formats.ShelfJson;
 /** The demo study's files, which ship inside the application. */
 public final class DemoFiles {
 
-    private static final String FOLDER = "/org/grenu/desktop/demo/";
+    private static final String FOLDER = "/org/grenu/app/demo/";
 
     private DemoFiles() {
     }

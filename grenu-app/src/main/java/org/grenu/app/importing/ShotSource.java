@@ -1,4 +1,4 @@
-package org.grenu.desktop.importing;
+package org.grenu.app.importing;
 
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,15 +1,15 @@
-package org.grenu.desktop.importing;
+package org.grenu.app.importing;
 
 import java.util.ArrayList;
 import java.util.List;
 
 /** A batch in a sentence. */
-final class ImportSummary {
+public final class ImportSummary {
 
     private ImportSummary() {
     }
 
-    static String of(List<ImportOutcome> outcomes, int left) {
+    public static String of(List<ImportOutcome> outcomes, int left) {
         long imported = outcomes.stream().filter(o -> o instanceof ImportOutcome.Imported).count();
         long duplicates = outcomes.stream().filter(o -> o instanceof ImportOutcome.Duplicate).count();
         long failed = outcomes.stream().filter(o -> o instanceof ImportOutcome.Failed).count();

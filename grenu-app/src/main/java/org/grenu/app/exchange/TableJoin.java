@@ -1,0 +1,59 @@
+package org.grenu.app.exchange;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.exchange.JoinedTable;
+import org.grenu.library.Change;
+import org.grenu.library.ShotSummary;
+
+/**
+ * A table from elsewhere held against shots, before anything of it is entered.
+ *
+ * @param file name of the file
+ * @param key  column that says which shot a row belongs to
+ * @param plan what joining by it would do
+ */
+public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Plan plan) {
+
+    private static final int NAMED = 6;
+
+    /**
+     * {@return the table joined by the column that is most likely meant}
+     *
+     * @throws ImportFailure if it is no table
+     */
+    public static TableJoin of(String file, byte[] bytes, List<ShotSummary> shots) throws ImportFailure {
+        JoinedTable table = JoinedTable.read(file, bytes);
+        return new TableJoin(file, table, table.guessedKey(), table.plan(table.guessedKey(), candidates(shots)));
+    }
+
+    /** {@return the table joined by another column} */
+    public TableJoin by(int column, List<ShotSummary> shots) {
+        return new TableJoin(file, table, column, table.plan(column, candidates(shots)));
+    }
+
+    private static List<JoinedTable.Candidate> candidates(List<ShotSummary> shots) {
+        return shots.stream().map(shot -> new JoinedTable.Candidate(shot.id(), shot.number(), shot.recorded())).toList();
+    }
+
+    /** {@return what joining changes} */
+    public List<Change> changes() {
+        return plan.edits().stream().map(edit -> Change.of(edit.shot(), edit.edit())).toList();
+    }
+
+    /** {@return the plan in sentences} */
+    public List<String> words() {
+        long own = table.columns().stream().filter(column -> JoinedTable.field(column).isEmpty()).count()
+                - (JoinedTable.field(table.columns().get(key)).isEmpty() ? 1 : 0);
+        String matched = plan.matched() + " of " + table.lines().size() + " rows belong to a shot; " + plan.edits().size() + " entries change"
+                + (plan.replaced() > 0 ? ", " + plan.replaced() + " of them replace another, which the history keeps" : "") + ".";
+        String columns = own == 1 ? "1 column becomes an entry of your own." : own + " columns become entries of your own.";
+        String unmatched = plan.unmatched().isEmpty() ? ""
+                : "No shot for: " + plan.unmatched().stream().limit(NAMED).collect(Collectors.joining(", "))
+                + (plan.unmatched().size() > NAMED ? " and " + (plan.unmatched().size() - NAMED) + " more" : "") + ".";
+        String refused = plan.refused().isEmpty() ? ""
+                : plan.refused().size() + " cells are left out: " + plan.refused().stream().limit(3).collect(Collectors.joining(" "));
+        return List.of(matched, columns, unmatched, refused).stream().filter(text -> !text.isEmpty()).toList();
+    }
+}

@@ -1,0 +1,2 @@
+/** Whole libraries and tables out and in. */
+package org.grenu.app.exchange;

@@ -1,0 +1,2 @@
+/** What the user chose, kept in the library. */
+package org.grenu.app.settings;

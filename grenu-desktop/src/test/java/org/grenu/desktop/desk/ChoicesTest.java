@@ -1,0 +1,36 @@
+package org.grenu.desktop.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.diagnosis.Siblings;
+import org.grenu.figures.read.ReadOptions;
+import org.grenu.formats.rules.ShippedPacks;
+import org.junit.jupiter.api.Test;
+
+/** A choice made today is there tomorrow. */
+class ChoicesTest extends DeskFixture {
+
+    private static final RulePack PACK = ShippedPacks.all().get(3);
+
+    @Test
+    void choicesOutliveTheProgram() {
+        StudySettings chosen = desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF).with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
+        desk.choose(chosen);
+        until(() -> desk.library().settings().containsKey("time_convention"));
+        restart();
+        until(() -> desk.settingsProperty().get().equals(chosen));
+        assertThat(desk.settingsProperty().get().packs()).hasSize(chosen.packs().size());
+    }
+
+    @Test
+    void aSchoolThatFallsSilentTakesItsFindingsAlong() {
+        desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), List.of(), ""));
+        until(() -> desk.openProperty().get().findings().isEmpty());
+        assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
+    }
+}
