@@ -46,7 +46,7 @@ public final class GrenuWindow extends Application {
     }
 
     /** {@return the exit code after the window is closed} */
-    static int open(WindowRequest wanted) {
+    public static int open(WindowRequest wanted) {
         request = wanted;
         opening = CompletableFuture.supplyAsync(() -> Opened.open(wanted));
         Application.launch(GrenuWindow.class);

@@ -10,5 +10,5 @@ import java.util.List;
  * @param files   to import into it
  * @param demo    whether to see to it that the demo study is in it
  */
-record WindowRequest(Path library, List<Path> files, boolean demo) {
+public record WindowRequest(Path library, List<Path> files, boolean demo) {
 }

@@ -15,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.PopupWindow;
 import javafx.stage.Window;
 import javax.imageio.ImageIO;
+import org.grenu.app.Product;
 import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.shelf.ShelfKind;
@@ -194,7 +195,7 @@ class DocumentationPictures extends BenchFixture {
                 && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("grind"));
         Answered answered = bench.compare().answeredProperty().get();
         CompareSheet sheet = answered.sheet(bench.appearance().scale().get());
-        Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Grenu.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
+        Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Product.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
     }
 
     private void compare(String filter, int shots) {

@@ -9,10 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
-import org.grenu.library.AtomicFile;
+import org.grenu.app.Product;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.study.Shot;
-import org.grenu.desktop.Grenu;
 import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
@@ -27,6 +26,7 @@ import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.formats.ComparisonPackage;
 import org.grenu.formats.EffectTableWriter;
+import org.grenu.library.AtomicFile;
 import org.grenu.library.ShotSummary;
 
 /** Writes what is shown of a comparison to files, off the interface thread. */
@@ -89,7 +89,7 @@ public final class CompareExports implements AutoCloseable {
             case FIGURE_PDF -> FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF);
             case EFFECTS_CSV -> EffectTableWriter.csv(answered.comparison()).getBytes(StandardCharsets.UTF_8);
             case EFFECTS_XLSX -> EffectTableWriter.xlsx(answered.comparison());
-            case REPORT -> FigureExport.pdf(ReportPages.of(sheet, Grenu.VERSION), sheet.title(), Theme.LIGHT);
+            case REPORT -> FigureExport.pdf(ReportPages.of(sheet, Product.VERSION), sheet.title(), Theme.LIGHT);
             case PACKAGE -> ComparisonPackage.write(answered.comparison(), logged(answered.comparison()));
         };
     }

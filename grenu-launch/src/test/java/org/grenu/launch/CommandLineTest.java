@@ -1,4 +1,4 @@
-package org.grenu.desktop;
+package org.grenu.launch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package org.grenu.desktop;
+package org.grenu.launch;
 
 import java.nio.file.Path;
 

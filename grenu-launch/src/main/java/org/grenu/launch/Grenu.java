@@ -1,8 +1,9 @@
-package org.grenu.desktop;
+package org.grenu.launch;
 
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import org.grenu.app.Product;
 import org.grenu.cli.AnalyseCommand;
 import org.grenu.cli.CompareCommand;
 import org.grenu.cli.DemoFilesCommand;
@@ -10,19 +11,18 @@ import org.grenu.cli.LibraryCommand;
 import org.grenu.cli.PlainFailures;
 import org.grenu.cli.SimulateCommand;
 import org.grenu.cli.ValidateCommand;
+import org.grenu.desktop.GrenuWindow;
+import org.grenu.desktop.WindowRequest;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The command line: opens the window, or runs a batch command without one. */
-@Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Grenu.VERSION,
+@Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Product.VERSION,
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
         subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
 public final class Grenu implements Callable<Integer> {
-
-    /** As reports name it. */
-    public static final String VERSION = "0.1.0";
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
     private List<Path> files = List.of();
