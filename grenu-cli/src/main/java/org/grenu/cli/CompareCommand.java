@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.grenu.app.study.MeasuredSubject;
 import org.grenu.app.study.ShotCollection;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Question;
@@ -87,7 +88,7 @@ public final class CompareCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         sources.failures().forEach(failure -> errors.println("grenu: " + failure));
         ShotFilter wanted = ShotFilter.parse(filter);
-        List<MeasuredShot> shots = sources.shots().stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).toList();
+        List<MeasuredShot> shots = sources.shots().stream().filter(shot -> wanted.matches(new MeasuredSubject(shot))).toList();
         if (shots.isEmpty()) {
             errors.println("grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
             errors.flush();

@@ -33,13 +33,17 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
             ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "");
 
-    private static final String COMPARE = "compare";
-    private static final String CONVENTION = "time_convention";
-    private static final String AXIS = "read_axis";
-    private static final String STRIPS = "read_strips";
-    private static final String PACKS = "rule_packs";
+    private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find, TimeConvention::key, USUAL.convention);
+    private static final Setting<AxisKind> AXIS = new Setting<>("read_axis", AxisKind::find, AxisKind::key, USUAL.options.axis());
+    private static final Setting<List<Channel>> STRIPS = new Setting<>("read_strips", StudySettings::channels,
+            channels -> channels.stream().map(Channel::key).collect(Collectors.joining(" ")), USUAL.options.channels());
+    private static final Setting<List<String>> PACKS = new Setting<>("rule_packs",
+            text -> Optional.of(Arrays.stream(text.split(" ")).filter(id -> !id.isEmpty()).toList()), ids -> String.join(" ", ids), USUAL.chosenPacks);
+    private static final Setting<List<String>> SEARCHES = new Setting<>("searches",
+            text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()), searches -> String.join("\n", searches), List.of());
+    private static final Setting<String> COMPARE = new Setting<>("compare", Optional::of, text -> text, "");
+    /** Before the id of a pack that the user has edited. */
     private static final String PACK = "rule_pack.";
-    private static final String SEARCHES = "searches";
 
     public StudySettings {
         chosenPacks = List.copyOf(chosenPacks);
@@ -47,36 +51,33 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         searches = List.copyOf(searches);
     }
 
-    /** {@return the settings kept so} */
+    /** {@return the settings kept so; what an older or newer version kept and this one does not understand is as usual} */
     public static StudySettings of(Map<String, String> kept) {
-        List<Channel> channels = Arrays.stream(kept.getOrDefault(STRIPS, "").split(" ")).map(StudySettings::channel)
-                .flatMap(Optional::stream).distinct().toList();
-        AxisKind axis = AxisKind.find(kept.getOrDefault(AXIS, "")).orElse(USUAL.options.axis());
         Map<String, String> edited = new LinkedHashMap<>();
         kept.forEach((key, value) -> {
             if (key.startsWith(PACK) && !value.isBlank()) {
                 edited.put(key.substring(PACK.length()), value);
             }
         });
-        return new StudySettings(TimeConvention.find(kept.getOrDefault(CONVENTION, "")).orElse(USUAL.convention),
-                new ReadOptions(axis, channels.isEmpty() ? USUAL.options.channels() : channels),
-                kept.containsKey(PACKS) ? Arrays.stream(kept.get(PACKS).split(" ")).filter(id -> !id.isEmpty()).toList() : USUAL.chosenPacks, edited,
-                kept.getOrDefault(SEARCHES, "").lines().filter(line -> !line.isBlank()).toList(), kept.getOrDefault(COMPARE, ""));
+        return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept)), PACKS.in(kept), edited,
+                SEARCHES.in(kept), COMPARE.in(kept));
     }
 
-    private static Optional<Channel> channel(String key) {
-        return Arrays.stream(Channel.values()).filter(channel -> channel.key().equals(key)).findFirst();
+    private static Optional<List<Channel>> channels(String keys) {
+        List<Channel> known = Arrays.stream(keys.split(" "))
+                .flatMap(key -> Arrays.stream(Channel.values()).filter(channel -> channel.key().equals(key))).distinct().toList();
+        return known.isEmpty() ? Optional.empty() : Optional.of(known);
     }
 
     /** {@return as they are kept} */
     public Map<String, String> kept() {
         Map<String, String> kept = new LinkedHashMap<>();
-        kept.put(CONVENTION, convention.key());
-        kept.put(AXIS, options.axis().key());
-        kept.put(STRIPS, options.channels().stream().map(Channel::key).collect(Collectors.joining(" ")));
-        kept.put(COMPARE, compare);
-        kept.put(SEARCHES, String.join("\n", searches));
-        kept.put(PACKS, String.join(" ", chosenPacks));
+        CONVENTION.put(kept, convention);
+        AXIS.put(kept, options.axis());
+        STRIPS.put(kept, options.channels());
+        COMPARE.put(kept, compare);
+        SEARCHES.put(kept, searches);
+        PACKS.put(kept, chosenPacks);
         ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
         return kept;
     }

@@ -4,18 +4,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
+import org.grenu.app.findings.FindingIndex;
 import org.grenu.app.study.ShotsByTime;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.collections.ListChangeListener;
-import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.diagnosis.RulePack;
-import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -28,6 +25,7 @@ public final class FoundInShots implements AutoCloseable {
 
     private final StudyDesk desk;
     private final Background worker;
+    private final FindingIndex index;
     private final Map<Long, String> words = new ConcurrentHashMap<>();
     private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
     private String basis = "";
@@ -39,6 +37,7 @@ public final class FoundInShots implements AutoCloseable {
     public FoundInShots(StudyDesk desk, Background worker) {
         this.desk = desk;
         this.worker = worker;
+        this.index = new FindingIndex(desk.opened());
         desk.settingsProperty().addListener((o, was, is) -> begin());
         desk.loadedProperty().addListener((o, was, is) -> begin());
         desk.shots().addListener((ListChangeListener<ShotSummary>) change -> {
@@ -67,7 +66,7 @@ public final class FoundInShots implements AutoCloseable {
         words.values().forEach(text -> {
             for (String finding : text.split("\n")) {
                 if (!finding.isBlank()) {
-                    counts.merge(finding.substring(0, Math.max(0, finding.indexOf(':'))), 1, Integer::sum);
+                    counts.merge(FindingIndex.rule(finding), 1, Integer::sum);
                 }
             }
         });
@@ -77,14 +76,14 @@ public final class FoundInShots implements AutoCloseable {
     /** Other rules find other things: all is looked up or worked out anew. */
     private void begin() {
         List<RulePack> packs = desk.settingsProperty().get().packs();
-        String now = CurveMeasures.ALGORITHM_VERSION + "/" + Integer.toHexString(packs.stream().map(RulePack::text).collect(Collectors.joining("\n")).hashCode());
+        String now = FindingIndex.basis(packs);
         if (!desk.loadedProperty().get() || now.equals(basis)) {
             return;
         }
         basis = now;
         course = null;
         words.clear();
-        worker.run(() -> desk.library().findings(now), kept -> {
+        worker.run(() -> index.kept(now), kept -> {
             if (now.equals(basis)) {
                 words.putAll(kept);
                 course = null;
@@ -109,7 +108,7 @@ public final class FoundInShots implements AutoCloseable {
         Course mine = course;
         String on = basis;
         List<RulePack> packs = desk.settingsProperty().get().packs();
-        worker.run(() -> look(next, mine, packs, on), found -> {
+        worker.run(() -> index.look(next, mine.order, packs), found -> {
             working = false;
             if (on.equals(basis)) {
                 next.stream().filter(shot -> mine == course || desk.shots().contains(shot)).forEach(shot -> words.put(shot.id(), found.get(shot.id())));
@@ -117,18 +116,6 @@ public final class FoundInShots implements AutoCloseable {
             }
             goOn();
         }, failure -> working = false);
-    }
-
-    private Map<Long, String> look(List<ShotSummary> next, Course course, List<RulePack> packs, String on) {
-        Library library = desk.library();
-        Map<Long, String> found = new HashMap<>();
-        for (ShotSummary shot : next) {
-            OpenShot looked = OpenShot.of(desk.analyses().of(shot), course.order.before(shot), packs);
-            found.put(shot.id(), looked.findings().stream().map(finding -> finding.rule() + ": " + finding.statement()).collect(Collectors.joining("\n"))
-                    .toLowerCase(Locale.ROOT));
-        }
-        library.keepFindings(on, found);
-        return found;
     }
 
     /** The shots as they stood at one time, a few after the other, and which was pulled before which. */

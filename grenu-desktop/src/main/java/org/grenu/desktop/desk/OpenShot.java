@@ -3,15 +3,14 @@ package org.grenu.desktop.desk;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.app.analysis.ShotAnalysis;
+import org.grenu.app.findings.FindingIndex;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.diagnosis.RulePack;
-import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.phase.Phase;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.study.Plausibility;
@@ -26,8 +25,7 @@ public record OpenShot(ShotAnalysis analysis, List<Finding> findings) {
 
     /** {@return the shot with what those schools say of it} */
     static OpenShot of(ShotAnalysis analysis, Optional<ShotSummary> before, List<RulePack> packs) {
-        ShotContext context = new ShotContext(analysis.summary().sheet(), analysis.measures(), before.map(ShotSummary::sheet));
-        return new OpenShot(analysis, Diagnosis.of(context, packs));
+        return new OpenShot(analysis, FindingIndex.of(analysis, before, packs));
     }
 
     /** {@return the same shot with what other schools say of it} */

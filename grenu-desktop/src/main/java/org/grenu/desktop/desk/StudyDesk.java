@@ -311,6 +311,11 @@ public final class StudyDesk implements AutoCloseable {
         return library;
     }
 
+    /** {@return the library with what is measured of its shots} */
+    public OpenLibrary opened() {
+        return opened;
+    }
+
     /** {@return its shots with what is measured of them} */
     public ShotAnalyses analyses() {
         return opened.analyses();

@@ -18,6 +18,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
 import org.grenu.app.study.ShotOrder;
+import org.grenu.app.study.StoredSubject;
 import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -46,7 +47,7 @@ public final class RackViewModel {
     private final Map<Long, Known> known = new HashMap<>();
     private List<ShotSummary> ordered = List.of();
 
-    private record Known(ShotSummary shot, FilterSubject subject, String day, RackRow.Slip slip) {
+    private record Known(ShotSummary shot, StoredSubject subject, String day, RackRow.Slip slip) {
     }
 
     /** The rack of that desk's shots, searched by what is found in them too. */
@@ -91,7 +92,7 @@ public final class RackViewModel {
     /** {@return why nothing can pass the filter, if it asks for what no shot has; else empty} */
     String misunderstood() {
         ShotFilter asked = ShotFilter.parse(filter.get());
-        Set<String> names = FilterSubject.names();
+        Set<String> names = StoredSubject.names();
         ordered.forEach(shot -> shot.sheet().extras().keySet().forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
         Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
         if (strange.isPresent()) {
@@ -201,7 +202,7 @@ public final class RackViewModel {
     private Known known(ShotSummary shot) {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
-            there = new Known(shot, new FilterSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
+            there = new Known(shot, new StoredSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
                     shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY), new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }
@@ -211,8 +212,8 @@ public final class RackViewModel {
     /** What a keystroke asks of every shot is made before the first one, off the interface thread. */
     private void warmUp() {
         if (ordered.size() > MANY) {
-            List<FilterSubject> subjects = ordered.stream().map(shot -> known(shot).subject).toList();
-            CompletableFuture.runAsync(() -> subjects.forEach(FilterSubject::prepare));
+            List<StoredSubject> subjects = ordered.stream().map(shot -> known(shot).subject).toList();
+            CompletableFuture.runAsync(() -> subjects.forEach(StoredSubject::prepare));
         }
     }
 

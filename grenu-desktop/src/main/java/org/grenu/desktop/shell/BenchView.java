@@ -25,6 +25,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import org.grenu.app.export.ShotExport;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.app.importing.ShotSource;
 import org.grenu.desktop.compare.AnswerLedger;
@@ -208,8 +209,8 @@ public final class BenchView extends StackPane {
         menu.setId("export");
         menu.getStyleClass().add(Styles.ACTION);
         menu.setMinWidth(Region.USE_PREF_SIZE);
-        for (ExportActions.Kind kind : ExportActions.Kind.values()) {
-            if (kind == ExportActions.Kind.FIGURE_PNG || kind == ExportActions.Kind.STUDY_TABLE) {
+        for (ShotExport kind : ShotExport.values()) {
+            if (kind == ShotExport.FIGURE_PNG || kind == ShotExport.STUDY_TABLE) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
             MenuItem item = new MenuItem(kind.title());

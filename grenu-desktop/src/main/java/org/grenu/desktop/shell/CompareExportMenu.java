@@ -3,6 +3,7 @@ package org.grenu.desktop.shell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.Region;
+import org.grenu.app.export.ComparisonExport;
 import org.grenu.desktop.control.Styles;
 
 /** What can be written of a comparison. */
@@ -13,7 +14,7 @@ final class CompareExportMenu extends MenuButton {
         setId("compare-export");
         getStyleClass().add(Styles.ACTION);
         setMinWidth(Region.USE_PREF_SIZE);
-        for (CompareExports.Kind kind : CompareExports.Kind.values()) {
+        for (ComparisonExport kind : ComparisonExport.values()) {
             MenuItem item = new MenuItem(kind.title());
             item.setId("compare-export-" + kind.name().toLowerCase(java.util.Locale.ROOT));
             item.setOnAction(event -> dialogs.fileToSave(kind.suggestedName()).ifPresent(file -> bench.compareExports().export(kind, file)));

@@ -18,6 +18,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import org.grenu.app.export.ComparisonExport;
 import org.grenu.cli.CompareCommand;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Verdict;
@@ -27,7 +28,6 @@ import org.grenu.core.study.Factor;
 import org.grenu.core.study.SheetFactor;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.desk.Workspace;
-import org.grenu.desktop.shell.CompareExports;
 import org.grenu.formats.ComparisonPackage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -175,7 +175,7 @@ class CompareTest extends BenchFixture {
 
     @Test
     void everythingIsExportedAndThePackageGivesTheSameAnswerAgain() throws IOException {
-        for (CompareExports.Kind kind : CompareExports.Kind.values()) {
+        for (ComparisonExport kind : ComparisonExport.values()) {
             chosenTarget = folder.resolve(kind.suggestedName());
             interact(() -> lookup("#compare-export").queryAs(javafx.scene.control.MenuButton.class).getItems().stream()
                     .filter(item -> item.getId().equals("compare-export-" + kind.name().toLowerCase(Locale.ROOT))).findFirst().orElseThrow().fire());

@@ -16,6 +16,7 @@ import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.grenu.app.export.ComparisonExport;
 import org.grenu.app.importing.ShotSource;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.MisleadingStudies;
@@ -23,7 +24,6 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.Variable;
 import org.grenu.core.study.Shot;
 import org.grenu.desktop.BenchFixture;
-import org.grenu.desktop.shell.CompareExports;
 import org.grenu.formats.ShotCsvWriter;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -59,7 +59,7 @@ class MisleadingStudiesTest extends BenchFixture {
                 && comparison().question().variables().size() == 1 + study.also().size());
     }
 
-    private Path export(CompareExports.Kind kind) {
+    private Path export(ComparisonExport kind) {
         chosenTarget = folder.resolve(kind.suggestedName());
         interact(() -> lookup("#compare-export").queryAs(MenuButton.class).getItems().stream()
                 .filter(item -> item.getId().equals("compare-export-" + kind.name().toLowerCase(Locale.ROOT))).findFirst().orElseThrow().fire());
@@ -94,10 +94,10 @@ class MisleadingStudiesTest extends BenchFixture {
         List<String> copied = new ArrayList<>();
         interact(() -> copied.add(Clipboard.getSystemClipboard().getString()));
         assertThat(copied.get(0)).contains(said).doesNotContain(never);
-        String table = Files.readString(export(CompareExports.Kind.EFFECTS_CSV));
+        String table = Files.readString(export(ComparisonExport.EFFECTS_CSV));
         String inTable = said.startsWith("Grind") ? said.startsWith("Grind +1 lowers") ? "differs" : "+0.2 at profile Gentle ramp" : said.toLowerCase(Locale.ROOT);
         assertThat(table.toLowerCase(Locale.ROOT)).contains(inTable.toLowerCase(Locale.ROOT));
-        String report = pages(export(CompareExports.Kind.REPORT));
+        String report = pages(export(ComparisonExport.REPORT));
         assertThat(report).contains(said).doesNotContain(never.equals("differs") ? "repeated, interval excludes zero" : never);
     }
 
@@ -107,6 +107,6 @@ class MisleadingStudiesTest extends BenchFixture {
         interact(() -> bench.compare().choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS)));
         until("at equal beverage mass", () -> !bench.compare().busyProperty().get() && comparison().ground().at() > 0);
         assertThat(comparison().sentence().text()).containsPattern("Shot 7 ends at 1\\d(\\.\\d)? g, before the 3\\d(\\.\\d)? g");
-        assertThat(pages(export(CompareExports.Kind.REPORT))).contains("Shot 7 ends at");
+        assertThat(pages(export(ComparisonExport.REPORT))).contains("Shot 7 ends at");
     }
 }

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import org.grenu.app.export.ShotExport;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
@@ -20,7 +21,7 @@ import org.junit.jupiter.api.Test;
 /** Every kind of export from the window's menu. */
 class ExportingTest extends BenchFixture {
 
-    private byte[] export(ExportActions.Kind kind) throws IOException {
+    private byte[] export(ShotExport kind) throws IOException {
         chosenTarget = folder.resolve("out-" + kind);
         clickOn("#export");
         clickOn("#export-" + kind.name().toLowerCase(Locale.ROOT));
@@ -35,26 +36,26 @@ class ExportingTest extends BenchFixture {
         enter("moisture_pct", "2,4");
         until("the edit is in", () -> bench.desk().openProperty().get().summary().sheet().number(SheetField.MOISTURE).orElse(0) == 2.4);
         var shot = bench.desk().openProperty().get().shot();
-        assertThat(ShotReader.read("x", export(ExportActions.Kind.SHOT_CSV)).shot()).isEqualTo(shot);
-        assertThat(ShotReader.read("x", export(ExportActions.Kind.SHOT_JSON)).shot()).isEqualTo(shot);
-        assertThat(export(ExportActions.Kind.RAW_FILE)).as("byte for byte").isEqualTo(DemoFiles.all().get(4).read());
+        assertThat(ShotReader.read("x", export(ShotExport.SHOT_CSV)).shot()).isEqualTo(shot);
+        assertThat(ShotReader.read("x", export(ShotExport.SHOT_JSON)).shot()).isEqualTo(shot);
+        assertThat(export(ShotExport.RAW_FILE)).as("byte for byte").isEqualTo(DemoFiles.all().get(4).read());
     }
 
     @Test
     void figuresAndTheTableAreWritten() throws IOException {
         openShot(5);
-        var png = ImageIO.read(new ByteArrayInputStream(export(ExportActions.Kind.FIGURE_PNG)));
+        var png = ImageIO.read(new ByteArrayInputStream(export(ShotExport.FIGURE_PNG)));
         assertThat(png.getWidth()).isEqualTo(1800);
-        String svg = new String(export(ExportActions.Kind.FIGURE_SVG), StandardCharsets.UTF_8);
+        String svg = new String(export(ShotExport.FIGURE_SVG), StandardCharsets.UTF_8);
         assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
-        assertThat(new String(export(ExportActions.Kind.FIGURE_PDF), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
-        assertThat(new String(export(ExportActions.Kind.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(40);
+        assertThat(new String(export(ShotExport.FIGURE_PDF), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
+        assertThat(new String(export(ShotExport.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(40);
     }
 
     @Test
     void aPlaceThatCannotBeWrittenIsExplained() {
         openShot(5);
-        interact(() -> bench.exports().export(ExportActions.Kind.SHOT_CSV, folder.resolve("none").resolve("x.csv")));
+        interact(() -> bench.exports().export(ShotExport.SHOT_CSV, folder.resolve("none").resolve("x.csv")));
         until("it is said", () -> text("notice").contains("could not be written"));
     }
 
@@ -62,7 +63,7 @@ class ExportingTest extends BenchFixture {
     @Test
     void savedFilesHaveTheUsualPermissionsAndNothingIsLeftBeside() throws IOException {
         openShot(5);
-        export(ExportActions.Kind.SHOT_CSV);
+        export(ShotExport.SHOT_CSV);
         assertThat(Files.getPosixFilePermissions(chosenTarget))
                 .isEqualTo(Files.getPosixFilePermissions(Files.writeString(folder.resolve("plain"), "x")));
         try (Stream<Path> files = Files.list(folder)) {

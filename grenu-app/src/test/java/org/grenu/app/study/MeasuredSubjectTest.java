@@ -1,4 +1,4 @@
-package org.grenu.cli;
+package org.grenu.app.study;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -12,14 +12,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a filter finds in shots that are to be compared. */
-class ComparedSubjectTest {
+class MeasuredSubjectTest {
 
     private static final List<MeasuredShot> SHOTS = DemoStudy.shots().stream().map(shot -> new MeasuredShot(shot.name(),
             shot.name().equals("heron-02") ? shot.shot().sheet().withExtra("beans frozen", "yes") : shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
 
     private static List<String> found(String filter) {
         ShotFilter wanted = ShotFilter.parse(filter);
-        return SHOTS.stream().filter(shot -> wanted.matches(new ComparedSubject(shot))).map(MeasuredShot::name).toList();
+        return SHOTS.stream().filter(shot -> wanted.matches(new MeasuredSubject(shot))).map(MeasuredShot::name).toList();
     }
 
     @ParameterizedTest

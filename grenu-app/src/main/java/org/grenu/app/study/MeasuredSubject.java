@@ -1,0 +1,67 @@
+package org.grenu.app.study;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.StandardResponse;
+import org.grenu.core.study.Masses;
+import org.grenu.core.study.ShotSheet;
+
+/** A shot that is measured, so that a filter can ask for every response, too. What rules find in it was not looked for. */
+public final class MeasuredSubject extends RecordSubject {
+
+    private final MeasuredShot shot;
+
+    /** That shot. */
+    public MeasuredSubject(MeasuredShot shot) {
+        this.shot = shot;
+    }
+
+    @Override
+    public String words() {
+        return allWords();
+    }
+
+    @Override
+    OptionalDouble entered(String name) {
+        OptionalDouble entered = super.entered(name);
+        return entered.isPresent() ? entered : StandardResponse.find(name).map(response -> value(response.of(shot))).orElse(entered);
+    }
+
+    @Override
+    ShotSheet sheet() {
+        return shot.sheet();
+    }
+
+    @Override
+    Masses masses() {
+        return shot.measures().masses();
+    }
+
+    @Override
+    Optional<Measured> extraction() {
+        return StandardResponse.EY_AS_DOSED.of(shot);
+    }
+
+    @Override
+    OptionalDouble time() {
+        return TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.measures().curve().times());
+    }
+
+    @Override
+    OptionalDouble peakPressure() {
+        return shot.measures().curve().peakPressure();
+    }
+
+    @Override
+    String called() {
+        return shot.name();
+    }
+
+    @Override
+    String findings() {
+        return "";
+    }
+}
