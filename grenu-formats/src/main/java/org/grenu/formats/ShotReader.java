@@ -1,6 +1,7 @@
 package org.grenu.formats;
 
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.study.ShotSheet;
 
 /** Reads a shot from a file's bytes, telling by content what kind of file it is. Stateless and safe for threads. */
 public final class ShotReader {
@@ -20,7 +21,11 @@ public final class ShotReader {
             String text = text(name, bytes);
             String start = text.stripLeading();
             ParsedShot parsed = start.startsWith("{") || start.startsWith("[") ? ShotJsonReader.read(name, text) : ShotTableReader.read(name, text);
-            check(name, parsed.shot().log());
+            if (!parsed.shot().log().isEmpty()) {
+                check(name, parsed.shot().log());
+            } else if (parsed.shot().sheet().equals(ShotSheet.EMPTY)) {
+                throw new ImportFailure(name, 0, "The file holds neither a log nor anything written down.", "Choose another file.");
+            }
             return parsed;
         });
     }

@@ -108,7 +108,7 @@ final class ShotTableReader {
             throw new ImportFailure(file, line(heading), "No time column among " + found + ".",
                     "Name one “time [s]” or “time [ms]”.");
         }
-        if (columns.size() < 2) {
+        if (columns.size() < 2 && !(preamble.ours() && heading.getFieldCount() == 1)) {
             throw new ImportFailure(file, line(heading), "No column to read beside time among " + found + ".",
                     "Name them such as “pressure [bar]”, “pump flow [mL/s]”, “cup mass [g]”, “temperature [°C]”.");
         }
@@ -153,6 +153,9 @@ final class ShotTableReader {
             } else {
                 time = samples;
             }
+        }
+        if (preamble.ours() && columns.size() == 1 && time != null && time.size() == 0) {
+            return new ParsedShot(new Shot(preamble.sheet(), ShotLog.NONE), assumptions);
         }
         if (time == null || time.size() == 0) {
             throw new ImportFailure(file, preamble.tableLine(), "The table has a heading but no rows.", "Log the shot again.");

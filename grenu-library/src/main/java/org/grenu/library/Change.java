@@ -16,6 +16,10 @@ public record Change(Target target, long id, String key, String before, String a
 
     /** The entry that says when a thing was put into the bin; empty when it is not there. */
     public static final String BINNED = "(binned)";
+    /** The entry that says which log a shot has, by its fingerprint; empty while it has none. */
+    public static final String LOG = "(log)";
+    /** The entry that says how far a shot's life has come. */
+    public static final String STATE = "(state)";
     /** Instead of a moment: it was not made yet. */
     static final String NEVER = "never";
 
@@ -27,6 +31,11 @@ public record Change(Target target, long id, String key, String before, String a
     /** {@return the change that takes this one back} */
     public Change inverse() {
         return new Change(target, id, key, after, before);
+    }
+
+    /** {@return whether it is of something written down, not of the thing's life} */
+    public boolean ofEntry() {
+        return !key.equals(BINNED) && !key.equals(LOG) && !key.equals(STATE);
     }
 
     /** {@return the change of a shot's record that this is} */

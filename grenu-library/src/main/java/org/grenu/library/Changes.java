@@ -123,7 +123,7 @@ final class Changes {
             return;
         }
         switch (change.target()) {
-            case SHOT -> edit(change);
+            case SHOT -> ofShot(change);
             case ITEM -> {
                 check(change, "The name", shelf.itemName(change.id()));
                 shelf.renameItem(change.id(), change.after());
@@ -134,6 +134,23 @@ final class Changes {
             }
             case ATTACHMENT -> throw new IllegalArgumentException("an attachment has no entry " + change.key());
         }
+    }
+
+    private void ofShot(Change change) {
+        switch (change.key()) {
+            case Change.LOG -> {
+                column(change, "log_digest", "The log");
+                handle.execute("DELETE FROM curve_digest WHERE shot_id = ?", change.id());
+            }
+            case Change.STATE -> column(change, "state", "The state");
+            default -> edit(change);
+        }
+    }
+
+    private void column(Change change, String column, String what) {
+        String current = handle.createQuery("SELECT coalesce(" + column + ", '') FROM shot WHERE id = :id").bind("id", change.id()).mapTo(String.class).one();
+        check(change, what, current);
+        handle.createUpdate("UPDATE shot SET " + column + " = nullif(:after, '') WHERE id = :id").bind("after", change.after()).bind("id", change.id()).execute();
     }
 
     private void edit(Change change) {

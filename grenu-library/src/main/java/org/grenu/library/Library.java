@@ -19,6 +19,8 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /**
@@ -151,6 +153,37 @@ public final class Library implements AutoCloseable {
         });
     }
 
+    /**
+     * Stores a shot that has no log, or none yet, as a step of its own.
+     *
+     * @param wantedNumber its number where that is free; 0 for the next
+     */
+    public synchronized StoredStep write(ShotSheet sheet, ShotState state, int wantedNumber) {
+        return transactions.write("store a shot", () -> {
+            ShotIntake.Taken taken = intake.write(sheet, state, wantedNumber, now());
+            handle.execute("UPDATE shot SET binned_at = ? WHERE id = ?", Change.NEVER, taken.id());
+            return store("New shot " + taken.number(), List.of(ShotIntake.made(taken.id())), "");
+        });
+    }
+
+    /**
+     * Gives a shot the log it was pulled with, as a step of its own.
+     *
+     * @throws LibraryException if it has one, or the log is another shot's
+     */
+    public synchronized StoredStep giveLog(ShotSummary shot, String fileName, byte[] raw, ShotLog log) {
+        return transactions.write("store a log", () -> {
+            if (logged(shot.id())) {
+                throw new LibraryException("Shot " + shot.number() + " has a log. Import the file as a shot of its own.");
+            }
+            return store("Log of shot " + shot.number(), List.of(intake.log(shot.id(), fileName, raw, log, now())), "");
+        });
+    }
+
+    private boolean logged(long id) {
+        return handle.createQuery("SELECT log_digest IS NOT NULL FROM shot WHERE id = :id").bind("id", id).mapTo(Boolean.class).one();
+    }
+
     /** Keeps that those shots were added together, so that adding them can be undone. */
     public synchronized void addedTogether(List<Long> ids, String words) {
         transactions.write("store what was added", () -> changes.keep(words,
@@ -198,13 +231,13 @@ public final class Library implements AutoCloseable {
         return now;
     }
 
-    /** {@return the shot's log} */
+    /** {@return the shot's log; {@link ShotLog#NONE} where it has none} */
     public synchronized ShotLog log(long id) {
-        return transactions.read("read a log", () -> samples.read(id));
+        return transactions.read("read a log", () -> logged(id) ? samples.read(id) : ShotLog.NONE);
     }
 
-    /** {@return the file the shot came from} */
-    public synchronized RawFile rawFile(long id) {
+    /** {@return the file the shot's log came from} */
+    public synchronized Optional<RawFile> rawFile(long id) {
         return transactions.read("read a file", () -> rawFiles.of(id));
     }
 

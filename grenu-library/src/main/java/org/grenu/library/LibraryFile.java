@@ -23,7 +23,7 @@ import org.sqlite.SQLiteDataSource;
 final class LibraryFile {
 
     /** Number of the newest migration. */
-    static final int CURRENT_VERSION = 7;
+    static final int CURRENT_VERSION = 8;
     private static final long CHECKED_AT_ONCE = 32L << 20;
     private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
 

@@ -1,5 +1,6 @@
 package org.grenu.library;
 
+import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 
 /** The files that shots came from, as they were. */
@@ -21,8 +22,8 @@ final class RawFileRows {
                         .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one());
     }
 
-    RawFile of(long shot) {
+    Optional<RawFile> of(long shot) {
         return handle.createQuery("SELECT r.name, r.bytes FROM raw_file r JOIN shot s ON s.raw_file_id = r.id WHERE s.id = :id")
-                .bind("id", shot).map((row, context) -> new RawFile(row.getString(1), row.getBytes(2))).one();
+                .bind("id", shot).map((row, context) -> new RawFile(row.getString(1), row.getBytes(2))).findOne();
     }
 }

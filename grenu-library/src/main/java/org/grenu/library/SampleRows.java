@@ -19,6 +19,7 @@ final class SampleRows {
         this.handle = handle;
     }
 
+    /** What is stored of a log that was taken away again lies here no longer counted: whether the shot has one is said by the shot. */
     ShotLog read(long shot) {
         Map<String, Samples> columns = handle.createQuery("SELECT channel, count, data FROM samples WHERE shot_id = :id").bind("id", shot)
                 .reduceResultSet(new LinkedHashMap<String, Samples>(), (map, row, context) -> {
@@ -32,6 +33,7 @@ final class SampleRows {
     }
 
     void insert(long shot, ShotLog log) {
+        handle.createUpdate("DELETE FROM samples WHERE shot_id = :id").bind("id", shot).execute();
         insert(shot, TIME, log.time());
         log.channels().forEach((channel, samples) -> insert(shot, channel.key(), samples));
     }

@@ -1,7 +1,12 @@
 package org.grenu.library;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /** Takes shots into the library, each once: a shot is known by its samples. */
@@ -34,20 +39,66 @@ final class ShotIntake {
 
     /** Stores the shot unless it is there; one in the bin is taken out. It keeps that number where it is free. */
     Taken take(String fileName, byte[] raw, Shot shot, int wantedNumber, String now) {
-        String digest = SampleBlob.digest(shot.log());
-        Optional<Existing> existing = handle
-                .createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest")
-                .bind("digest", digest)
-                .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3))).findOne();
+        Optional<String> digest = shot.log().isEmpty() ? Optional.empty() : Optional.of(SampleBlob.digest(shot.log()));
+        Optional<Existing> existing = digest.isPresent() ? withLog(digest.get()) : written(shot.sheet());
         if (existing.isPresent()) {
             return again(existing.get());
         }
-        int number = free(wantedNumber) ? wantedNumber
-                : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
-        long id = ShotRows.insert(handle, number, rawFiles.keep(fileName, raw, now), digest, now, shot.sheet());
-        samples.insert(id, shot.log());
-        changes.made(new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, ""));
+        int number = number(wantedNumber);
+        Optional<Long> file = fileName.isEmpty() ? Optional.empty() : Optional.of(rawFiles.keep(fileName, raw, now));
+        long id = ShotRows.insert(handle, number, ShotState.RECORDED, file, digest, now, shot.sheet());
+        if (digest.isPresent()) {
+            samples.insert(id, shot.log());
+        }
+        changes.made(made(id));
         return new Taken(id, number, false);
+    }
+
+    /** A shot without a log is known by all that is written of it. */
+    private Optional<Existing> written(ShotSheet sheet) {
+        return handle.createQuery("SELECT id, number, binned_at, extras, " + ShotRows.FIELD_COLUMNS
+                + " FROM shot WHERE log_digest IS NULL AND pulled_at IS :at AND dose_g IS :dose AND beverage_g IS :beverage")
+                .bind("at", sheet.entry(SheetField.PULLED_AT).orElse(null)).bind("dose", number(sheet, SheetField.DOSE))
+                .bind("beverage", number(sheet, SheetField.BEVERAGE))
+                .map((row, context) -> ShotRows.sheet(row, 4).equals(sheet) ? Optional.of(new Existing(row.getLong(1), row.getInt(2), row.getString(3))) : Optional.<Existing>empty())
+                .stream().flatMap(Optional::stream).findFirst();
+    }
+
+    private static Double number(ShotSheet sheet, SheetField field) {
+        OptionalDouble number = sheet.number(field);
+        return number.isPresent() ? number.getAsDouble() : null;
+    }
+
+    /** Stores a shot that has no log, or none yet. Two that say the same are two; {@return its key and number} */
+    Taken write(ShotSheet sheet, ShotState state, int wantedNumber, String now) {
+        int number = number(wantedNumber);
+        return new Taken(ShotRows.insert(handle, number, state, Optional.empty(), Optional.empty(), now, sheet), number, false);
+    }
+
+    /** {@return the change that gives the shot that log} Its samples and file are stored, and count when the change is made. */
+    Change log(long shot, String fileName, byte[] raw, ShotLog log, String now) {
+        String digest = SampleBlob.digest(log);
+        withLog(digest).ifPresent(other -> {
+            throw new LibraryException("That log belongs to shot " + other.number + (other.binned.isEmpty() ? "" : ", which is in the bin")
+                    + ". A log is of one shot: choose another file, or look at that shot.");
+        });
+        samples.insert(shot, log);
+        handle.createUpdate("UPDATE shot SET raw_file_id = :raw WHERE id = :id").bind("raw", rawFiles.keep(fileName, raw, now)).bind("id", shot).execute();
+        return new Change(Target.SHOT, shot, Change.LOG, "", digest);
+    }
+
+    /** {@return that a shot was made: what is not yet becomes} */
+    static Change made(long shot) {
+        return new Change(Target.SHOT, shot, Change.BINNED, Change.NEVER, "");
+    }
+
+    private Optional<Existing> withLog(String digest) {
+        return handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest").bind("digest", digest)
+                .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3))).findOne();
+    }
+
+    private int number(int wanted) {
+        return free(wanted) ? wanted : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
     }
 
     private Taken again(Existing existing) {

@@ -22,6 +22,7 @@ import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /** How records and digests lie in their tables. */
@@ -29,7 +30,7 @@ final class ShotRows {
 
     private static final ObjectMapper JSON = new ObjectMapper();
     /** Place of the entries that the user made up in {@link #selectSummaries}; the fields follow, then the digest. */
-    static final int EXTRAS = 3;
+    static final int EXTRAS = 5;
     private static final SheetField[] FIELDS = SheetField.values();
     static final String FIELD_COLUMNS = Arrays.stream(SheetField.values()).map(SheetField::key).collect(Collectors.joining(", "));
     private static final String FIELD_PLACES = Arrays.stream(SheetField.values()).map(f -> ":" + f.key()).collect(Collectors.joining(", "));
@@ -38,7 +39,7 @@ final class ShotRows {
     }
 
     static String selectSummaries() {
-        return "SELECT shot.id, shot.number, shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
+        return "SELECT shot.id, shot.number, shot.state, coalesce(shot.log_digest, ''), shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
                 .collect(Collectors.joining(", ")) + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
                 + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
                 + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
@@ -49,10 +50,10 @@ final class ShotRows {
         return String.format("d.%2$s_s AS %1$s_at, d.%2$s_u AS %1$s_u, d.%2$s_how AS %1$s_how, ", as, column);
     }
 
-    static long insert(Handle handle, int number, long rawFile, String digest, String now, ShotSheet sheet) {
-        var insert = handle.createUpdate("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, extras, " + FIELD_COLUMNS
-                + ") VALUES (:number, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
-                .bind("number", number).bind("raw", rawFile).bind("digest", digest).bind("now", now).bind("extras", extras(sheet));
+    static long insert(Handle handle, int number, ShotState state, Optional<Long> rawFile, Optional<String> digest, String now, ShotSheet sheet) {
+        var insert = handle.createUpdate("INSERT INTO shot (number, state, raw_file_id, log_digest, imported_at, extras, " + FIELD_COLUMNS
+                + ") VALUES (:number, :state, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
+                .bind("number", number).bind("state", state.key()).bind("raw", rawFile.orElse(null)).bind("digest", digest.orElse(null)).bind("now", now).bind("extras", extras(sheet));
         for (SheetField field : SheetField.values()) {
             insert.bind(field.key(), cell(sheet, field));
         }

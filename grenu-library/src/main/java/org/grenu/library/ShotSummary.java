@@ -4,6 +4,7 @@ import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.ShotState;
 
 /**
  * A stored shot without its samples: what a list or a map needs.
@@ -12,18 +13,25 @@ import org.grenu.core.study.ShotSheet;
  * @param number   as people call it, counted in the order of import
  * @param recorded its record as it was written down
  * @param sheet    its record with what it leaves open and its coffee and gear tell
- * @param digest   what its log says, in short
+ * @param state    how far its life has come
+ * @param log      fingerprint of its log; empty while it has none
+ * @param digest   what its log says, in short; without a log, what the record says of the log's moments
  */
-public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, CurveDigest digest) {
+public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, ShotState state, String log, CurveDigest digest) {
 
-    /** A shot whose coffee and gear are not on the shelf. */
+    /** A logged shot whose coffee and gear are not on the shelf. */
     public ShotSummary(long id, int number, ShotSheet recorded, CurveDigest digest) {
-        this(id, number, recorded, recorded, digest);
+        this(id, number, recorded, recorded, ShotState.RECORDED, "?", digest);
     }
 
     /** {@return the shot as that shelf tells of it} The digest is the caller's to look after. */
     ShotSummary on(Shelf shelf) {
-        return new ShotSummary(id, number, recorded, shelf.complete(recorded), digest);
+        return new ShotSummary(id, number, recorded, shelf.complete(recorded), state, log, digest);
+    }
+
+    /** {@return whether it has a log} */
+    public boolean logged() {
+        return !log.isEmpty();
     }
 
     /** {@return masses and strength as far as known} */

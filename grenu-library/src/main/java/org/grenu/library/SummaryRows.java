@@ -8,8 +8,10 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveSettings;
+import org.grenu.core.curve.ShotLog;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.study.ShotSheet;
+import org.grenu.core.study.ShotState;
 import org.jdbi.v3.core.Handle;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -38,7 +40,7 @@ final class SummaryRows {
     private record Fresh(CurveSettings settings, CurveDigest digest) {
     }
 
-    private record Row(long id, int number, ShotSheet recorded, ShotSheet complete, Optional<CurveDigest> digest) {
+    private record Row(long id, int number, ShotState state, String log, ShotSheet recorded, ShotSheet complete, Optional<CurveDigest> digest) {
     }
 
     /** {@return the shots that an SQL condition chooses, in a transaction of its own} */
@@ -51,7 +53,8 @@ final class SummaryRows {
         List<Row> rows = handle.createQuery(ShotRows.selectSummaries() + " " + where).map((row, context) -> {
             ShotSheet recorded = ShotRows.sheet(row, ShotRows.EXTRAS);
             ShotSheet complete = shelf.complete(recorded);
-            return new Row(row.getLong(1), row.getInt(2), recorded, complete, ShotRows.digest(row, complete.curveSettings()));
+            ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
+            return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete, ShotRows.digest(row, complete.curveSettings()));
         }).list();
         List<ShotSummary> summaries = new ArrayList<>(rows.size());
         rows.forEach(row -> summaries.add(summary(row)));
@@ -74,7 +77,7 @@ final class SummaryRows {
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = digests.of(samples.read(row.id), row.complete.curveSettings());
+            CurveDigest made = digests.of(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE, row.complete.curveSettings());
             if (transactions.writing()) {
                 ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
             } else {
@@ -82,6 +85,6 @@ final class SummaryRows {
             }
             return made;
         });
-        return new ShotSummary(row.id, row.number, row.recorded, row.complete, digest);
+        return new ShotSummary(row.id, row.number, row.recorded, row.complete, row.state, row.log, digest);
     }
 }

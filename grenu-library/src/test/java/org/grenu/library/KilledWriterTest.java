@@ -43,7 +43,7 @@ class KilledWriterTest {
                 assertThat(edits).as("edits after kill %s", kill).isBetween(stored[1], stored[1] + 1);
                 for (ShotSummary shot : library.summaries()) {
                     assertThat(library.log(shot.id()).size()).isPositive();
-                    assertThat(library.rawFile(shot.id()).bytes()).hasSize(5000);
+                    assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).hasSize(5000);
                 }
                 assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(EndlessWriter.doseAfter(edits));
             }

@@ -39,8 +39,9 @@ public final class ShotAnalyses {
         if (before != null && before.summary().equals(summary)) {
             return before;
         }
-        ShotLog log = before == null ? library.log(summary.id()) : before.log();
-        ShotMeasures measures = before != null && before.summary().sheet().equals(summary.sheet()) ? before.measures()
+        boolean sameLog = before != null && before.summary().log().equals(summary.log());
+        ShotLog log = sameLog ? before.log() : library.log(summary.id());
+        ShotMeasures measures = sameLog && before.summary().sheet().equals(summary.sheet()) ? before.measures()
                 : ShotMeasures.of(summary.sheet(), logs.measures(log, summary.sheet().curveSettings()));
         ShotAnalysis now = new ShotAnalysis(summary, log, measures);
         synchronized (known) {

@@ -22,6 +22,8 @@ import org.grenu.library.Target;
 /** A library, or some of its shots, as a source for open formats. */
 public final class LibraryArchive implements ArchiveSource {
 
+    private static final RawFile NO_FILE = new RawFile("", new byte[0]);
+
     private final Library library;
     private final Map<Integer, ShotSummary> shots = new HashMap<>();
     private final List<Integer> numbers;
@@ -58,7 +60,7 @@ public final class LibraryArchive implements ArchiveSource {
     public ArchivedShot shot(int number) {
         progress.accept(number);
         ShotSummary shot = shots.get(number);
-        RawFile raw = library.rawFile(shot.id());
+        RawFile raw = library.rawFile(shot.id()).orElse(NO_FILE);
         List<ArchivedShot.ArchivedFile> files = library.attachments(shot.id()).stream()
                 .map(file -> new ArchivedShot.ArchivedFile(file.name(), library.attachmentBytes(file.id()))).toList();
         return new ArchivedShot(number, new Shot(shot.recorded(), library.log(shot.id())), raw.name(), raw.bytes(), files);
@@ -87,7 +89,7 @@ public final class LibraryArchive implements ArchiveSource {
             Change change = entry.change();
             Integer shot = change.target() == Target.SHOT ? byShot.get(change.id()) : null;
             ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id()) : change.target() == Target.ITEM ? byItem.get(-change.id()) : null;
-            if (!change.key().equals(Change.BINNED) && (shot != null || item != null)) {
+            if (change.ofEntry() && (shot != null || item != null)) {
                 all.add(new ArchivedChange(shot == null ? 0 : shot, item == null ? "" : item.kind().key(), item == null ? "" : item.name(),
                         change.target() == Target.VERSION ? versions.get(change.id()) : 0, change.key(), change.before(), change.after(), entry.reason(), entry.madeAt().toString()));
             }

@@ -13,13 +13,14 @@ import org.grenu.figures.theme.Theme;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
 import org.grenu.formats.StudyTableWriter;
+import org.grenu.library.RawFile;
 import org.grenu.library.ShotSummary;
 
 /** What can be written of the shot that is read, and of the study it belongs to. */
 public enum ShotExport {
     SHOT_CSV("Shot as CSV…", "shot-%03d.csv", from -> utf8(ShotCsvWriter.write(from.shot.shot()))),
     SHOT_JSON("Shot as JSON…", "shot-%03d.json", from -> utf8(ShotJsonWriter.write(from.shot.shot()))),
-    RAW_FILE("File as it was imported…", "shot-%03d-as-imported", from -> from.open.library().rawFile(from.shot.summary().id()).bytes()),
+    RAW_FILE("File as it was imported…", "shot-%03d-as-imported", ShotExport::asImported),
     FIGURE_PNG("Strips as PNG…", "shot-%03d.png", from -> strips(from, FigureFormat.PNG)),
     FIGURE_SVG("Strips as SVG…", "shot-%03d.svg", from -> strips(from, FigureFormat.SVG)),
     FIGURE_PDF("Strips as PDF…", "shot-%03d.pdf", from -> strips(from, FigureFormat.PDF)),
@@ -62,6 +63,11 @@ public enum ShotExport {
     /** {@return the file} Takes a second for a hundred shots that were not measured before. */
     public byte[] of(Subject subject) throws IOException {
         return content.of(subject);
+    }
+
+    private static byte[] asImported(Subject from) throws IOException {
+        return from.open.library().rawFile(from.shot.summary().id()).map(RawFile::bytes)
+                .orElseThrow(() -> new IOException("the shot was written down by hand and came from no file"));
     }
 
     /** Paper is light, whatever the window wears. */

@@ -23,7 +23,7 @@ record LibraryState(int shots, int merged, int attachments, double dose) {
         List<ShotSummary> shots = library.summaries();
         int merged = 0;
         for (ShotSummary shot : shots) {
-            if (library.log(shot.id()).size() == 0 || library.rawFile(shot.id()).bytes().length != LibraryWorker.RAW_BYTES) {
+            if (library.log(shot.id()).size() == 0 || library.rawFile(shot.id()).orElseThrow().bytes().length != LibraryWorker.RAW_BYTES) {
                 throw new IllegalStateException("shot " + shot.number() + " is half there");
             }
             merged += shot.recorded().text(SheetField.NOTE).orElse("").startsWith("shot " + OTHERS / 1000) ? 1 : 0;

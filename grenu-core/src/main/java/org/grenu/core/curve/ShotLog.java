@@ -8,12 +8,15 @@ import org.grenu.core.numbers.Samples;
 
 /**
  * A shot as it was logged, untouched: times in seconds, possibly irregular, repeated or running backward, and one
- * column of equal length per channel in its canonical unit.
+ * column of equal length per channel in its canonical unit. A shot that was not logged has {@link #NONE}.
  */
 public record ShotLog(Samples time, Map<Channel, Samples> channels) {
 
+    /** No samples of anything. */
+    public static final ShotLog NONE = new ShotLog(Samples.of(), Map.of());
+
     /**
-     * @throws IllegalArgumentException if there is no channel, a time is not finite, a channel's length differs or a
+     * @throws IllegalArgumentException if there are times and no channel, a time is not finite, a channel's length differs or a
      *                                  sample is infinite
      */
     public ShotLog {
@@ -38,7 +41,7 @@ public record ShotLog(Samples time, Map<Channel, Samples> channels) {
                 }
             }
         });
-        if (copy.isEmpty()) {
+        if (copy.isEmpty() && time.size() > 0) {
             throw new IllegalArgumentException("a log must have at least one channel beside time");
         }
         channels = Collections.unmodifiableMap(copy);
@@ -47,6 +50,11 @@ public record ShotLog(Samples time, Map<Channel, Samples> channels) {
     /** {@return the channel's samples, if it was logged} */
     public Optional<Samples> find(Channel channel) {
         return Optional.ofNullable(channels.get(channel));
+    }
+
+    /** {@return whether nothing was logged} */
+    public boolean isEmpty() {
+        return channels.isEmpty();
     }
 
     /** {@return the number of samples} */

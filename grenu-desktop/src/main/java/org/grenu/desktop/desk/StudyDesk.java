@@ -237,7 +237,7 @@ public final class StudyDesk implements AutoCloseable {
     public void change(String words, List<Change> changes, String reason) {
         if (!changes.isEmpty()) {
             OpenShot shot = open.get();
-            changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && !change.key().equals(Change.BINNED))
+            changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && change.ofEntry())
                     .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
             change(() -> Optional.of(library.apply(words, changes, reason)), false, step -> { });
         }

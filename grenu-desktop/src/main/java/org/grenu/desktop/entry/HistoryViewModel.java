@@ -11,7 +11,6 @@ import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.library.Change;
 import org.grenu.library.HistoryEntry;
 import org.grenu.library.Target;
 
@@ -59,7 +58,7 @@ public final class HistoryViewModel {
 
     /** {@return whether it can be reverted: it changed an entry, and nobody has changed that since} */
     boolean revertible(HistoryEntry entry) {
-        return !entry.change().key().equals(Change.BINNED) && entries.stream().filter(other -> other.change().target() == entry.change().target()
+        return entry.change().ofEntry() && entries.stream().filter(other -> other.change().target() == entry.change().target()
                 && other.change().id() == entry.change().id() && other.change().key().equals(entry.change().key())).findFirst().filter(entry::equals).isPresent();
     }
 

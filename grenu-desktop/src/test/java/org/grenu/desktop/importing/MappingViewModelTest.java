@@ -132,7 +132,7 @@ class MappingViewModelTest extends DeskFixture {
         until(() -> desk.shots().size() == 1 && !importing.runningProperty().get());
         ShotSummary shot = desk.shots().get(0);
         assertThat(desk.library().log(shot.id()).find(Channel.CUP_MASS).orElseThrow().get(299)).isEqualTo(38);
-        assertThat(desk.library().rawFile(shot.id()).bytes()).isEqualTo(out.toByteArray());
+        assertThat(desk.library().rawFile(shot.id()).orElseThrow().bytes()).isEqualTo(out.toByteArray());
     }
 
     @Test

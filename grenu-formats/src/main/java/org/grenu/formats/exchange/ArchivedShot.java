@@ -8,7 +8,7 @@ import org.grenu.core.study.Shot;
  *
  * @param number  as people call it
  * @param shot    record as it was written down, and log
- * @param rawName name of the file it came from
+ * @param rawName name of the file its log came from; empty where it has no log
  * @param raw     that file, byte for byte
  * @param files   photos and other attachments
  */

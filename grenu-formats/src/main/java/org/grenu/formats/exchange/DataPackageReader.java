@@ -258,10 +258,11 @@ public final class DataPackageReader {
             throw new RefusedEntry("The own entries are not a JSON object (" + broken.getOriginalMessage() + ").");
         }
         List<Channel> channels = new ArrayList<>();
-        for (String key : row.getField(PackageTables.CHANNELS).split(" ")) {
+        String named = row.getField(PackageTables.CHANNELS);
+        for (String key : named.split(" ")) {
             Channel.find(key).ifPresent(channels::add);
         }
-        if (channels.isEmpty()) {
+        if (channels.isEmpty() && !named.isBlank()) {
             throw new RefusedEntry("“" + PackageTables.CHANNELS + "” names no channel that is known.");
         }
         return new Record(sheet, channels, row.getField(PackageTables.RAW_NAME), row.getField(PackageTables.RAW_FILE));
@@ -283,27 +284,35 @@ public final class DataPackageReader {
             columns[0].add(row);
         });
         hand(columns[0]);
+        for (int shot : List.copyOf(records.keySet())) {
+            if (records.get(shot).channels.isEmpty()) {
+                hand(shot, ShotLog.NONE);
+            }
+        }
         if (!records.isEmpty()) {
             throw new ImportFailure(file, 0, "There is no curve of shot " + records.keySet().stream().limit(5).map(String::valueOf).collect(Collectors.joining(", ")) + ".", REMEDY);
         }
     }
 
     private void hand(Columns columns) throws ImportFailure {
-        if (columns == null) {
-            return;
+        if (columns != null) {
+            ShotLog log = columns.log();
+            ShotReader.check(file + ", shot " + columns.shot, log);
+            hand(columns.shot, log);
         }
-        Record record = records.remove(columns.shot);
+    }
+
+    private void hand(int shot, ShotLog log) throws ImportFailure {
+        Record record = records.remove(shot);
         try {
             List<ArchivedShot.ArchivedFile> files = new ArrayList<>();
-            for (String[] attachment : attachments.getOrDefault(columns.shot, List.of())) {
+            for (String[] attachment : attachments.getOrDefault(shot, List.of())) {
                 files.add(new ArchivedShot.ArchivedFile(attachment[0], zip.bytes(attachment[1])));
             }
             byte[] raw = record.rawPath.isBlank() ? new byte[0] : zip.bytes(record.rawPath);
-            ShotLog log = columns.log();
-            ShotReader.check(file + ", shot " + columns.shot, log);
-            target.shot(new ArchivedShot(columns.shot, new Shot(record.sheet, log), record.rawName, raw, files));
+            target.shot(new ArchivedShot(shot, new Shot(record.sheet, log), record.rawName, raw, files));
         } catch (IOException missing) {
-            throw new ImportFailure(file, 0, "Shot " + columns.shot + " cannot be read: " + missing.getMessage() + ".", REMEDY);
+            throw new ImportFailure(file, 0, "Shot " + shot + " cannot be read: " + missing.getMessage() + ".", REMEDY);
         }
     }
 

@@ -157,7 +157,7 @@ public final class DataPackageWriter {
             cells.add(sheet.extras().isEmpty() ? "" : JSON.writeValueAsString(sheet.extras()));
             cells.add(archived.shot().log().channels().keySet().stream().map(Channel::key).collect(Collectors.joining(" ")));
             cells.add(archived.rawName());
-            cells.add(rawPath(number));
+            cells.add(archived.rawName().isEmpty() ? "" : rawPath(number));
             csv.writeRecord(guarded(cells));
         }
     }
@@ -231,9 +231,11 @@ public final class DataPackageWriter {
     private void files() throws IOException {
         for (int number : source.numbers()) {
             ArchivedShot shot = source.shot(number);
-            zip.putNextEntry(entry(rawPath(number)));
-            zip.write(shot.raw());
-            zip.closeEntry();
+            if (!shot.rawName().isEmpty()) {
+                zip.putNextEntry(entry(rawPath(number)));
+                zip.write(shot.raw());
+                zip.closeEntry();
+            }
             for (int i = 0; i < shot.files().size(); i++) {
                 zip.putNextEntry(entry(filePath(number, i)));
                 zip.write(shot.files().get(i).bytes());

@@ -1,0 +1,85 @@
+package org.grenu.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.Shot;
+import org.grenu.core.study.ShotState;
+import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.Jdbi;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A library written by each version there has been opens with nothing lost. The files were written by those versions' own tables. */
+class OldLibrariesTest {
+
+    @TempDir
+    private Path folder;
+
+    private Path old(int version) throws IOException {
+        Path file = folder.resolve("library.sqlite");
+        try (InputStream in = OldLibrariesTest.class.getResourceAsStream("v" + version + ".sqlite")) {
+            Files.copy(in, file);
+        }
+        return file;
+    }
+
+    /** All cells of a table that both versions have, as text. */
+    private static List<String> cells(Path file, String table, List<String> columns) {
+        try (Handle handle = Jdbi.create("jdbc:sqlite:" + file).open()) {
+            return handle.createQuery("SELECT " + String.join(" || '|' || ", columns.stream().map(c -> "quote(" + c + ")").toList())
+                    + " FROM " + table + " ORDER BY 1").mapTo(String.class).list();
+        }
+    }
+
+    private static List<String> columns(Path file, String table) {
+        try (Handle handle = Jdbi.create("jdbc:sqlite:" + file).open()) {
+            return handle.createQuery("SELECT name FROM pragma_table_info('" + table + "') ORDER BY name").mapTo(String.class).list();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7})
+    void nothingIsLost(int version) throws IOException {
+        Path file = old(version);
+        List<String> shotColumns = columns(file, "shot");
+        List<String> shots = cells(file, "shot", shotColumns);
+        List<String> samples = cells(file, "samples", columns(file, "samples"));
+        List<String> raw = cells(file, "raw_file", columns(file, "raw_file"));
+        List<String> history = version == 1 ? List.of()
+                : cells(file, version < 6 ? "edit" : "history", List.of("id", "field", "before_text", "after_text", "made_at", "state"));
+        List<String> beside = version < 6 ? List.of() : cells(file, "attachment", columns(file, "attachment"));
+
+        try (Library library = Library.open(file)) {
+            List<ShotSummary> there = library.summaries();
+            assertThat(there).hasSize(version < 6 ? 3 : 2).allMatch(ShotSummary::logged).allMatch(shot -> shot.state() == ShotState.RECORDED);
+            Shot first = DemoStudy.shots().get(0).shot();
+            assertThat(library.log(there.get(0).id())).isEqualTo(first.log());
+            assertThat(there.get(0).recorded().number(SheetField.DOSE)).isEqualTo(first.sheet().number(SheetField.DOSE));
+            assertThat(library.rawFile(there.get(0).id())).isPresent();
+            if (version >= 6) {
+                assertThat(library.bin()).hasSize(1);
+                assertThat(library.attachments(there.get(0).id())).hasSize(1);
+                assertThat(library.undo().orElseThrow().words()).isEqualTo("Shot 3 put into the bin");
+                assertThat(library.redo()).isPresent();
+            }
+        }
+        assertThat(cells(file, "shot", shotColumns)).isEqualTo(shots);
+        assertThat(cells(file, "samples", columns(file, "samples"))).isEqualTo(samples);
+        assertThat(cells(file, "raw_file", columns(file, "raw_file"))).isEqualTo(raw);
+        if (version > 1) {
+            assertThat(cells(file, "history", List.of("id", "field", "before_text", "after_text", "made_at", "state"))).isEqualTo(history);
+        }
+        if (version >= 6) {
+            assertThat(cells(file, "attachment", columns(file, "attachment"))).isEqualTo(beside);
+        }
+        assertThat(folder.resolve("library.sqlite.before-v" + LibraryFile.CURRENT_VERSION)).as("a copy as it was").exists();
+    }
+}
