@@ -85,6 +85,9 @@ class RoundTripTest {
     }
 
     private static ShotLog log(Draws any) {
+        if (any.oneIn(12)) {
+            return ShotLog.NONE;
+        }
         int n = any.integer(3, 40);
         double[] time = any.list(n, n, () -> any.number(-5, 300)).stream().mapToDouble(Double::doubleValue).toArray();
         time[1] = time[0] + 0.1;

@@ -93,7 +93,7 @@ public final class ShotImport {
         }
     }
 
-    private List<ParsedShot> read(String name, byte[] bytes) throws ImportFailure {
+    List<ParsedShot> read(String name, byte[] bytes) throws ImportFailure {
         if (mapping.isPresent()) {
             return MappedReader.read(name, bytes, mapping.get());
         }

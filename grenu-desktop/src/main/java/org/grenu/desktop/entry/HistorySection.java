@@ -54,11 +54,19 @@ public final class HistorySection extends Section {
         }
     }
 
+    /** What happened to the thing itself, beside its entries. */
+    private static String life(Change change) {
+        return switch (change.key()) {
+            case Change.LOG -> change.after().isEmpty() ? "log taken away" : "log given";
+            case Change.STATE -> change.before() + " → " + change.after();
+            default -> change.after().isEmpty() ? "put here" : "put into the bin";
+        };
+    }
+
     private Node line(HistoryEntry entry) {
         Change change = entry.change();
-        boolean made = change.key().equals(Change.BINNED);
-        Label what = new Label(made ? change.after().isEmpty() ? "put here" : "put into the bin"
-                : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
+        boolean made = !change.ofEntry();
+        Label what = new Label(made ? life(change) : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
         what.setWrapText(true);
         what.setTooltip(new Tooltip(change.before() + " → " + change.after()));
         Label when = new Label(when(entry.madeAt()) + (entry.reason().isEmpty() ? "" : " · " + entry.reason()));

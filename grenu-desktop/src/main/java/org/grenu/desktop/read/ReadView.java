@@ -12,6 +12,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
@@ -26,7 +27,7 @@ public final class ReadView extends BorderPane {
     private final StripsPane strips;
 
     /** Shows what the model reads. */
-    public ReadView(ReadViewModel model, RackViewModel rack, StudyDesk desk, Appearance appearance, Node... menus) {
+    public ReadView(ReadViewModel model, NotebookViewModel notebook, RackViewModel rack, StudyDesk desk, Appearance appearance, Runnable chooseLog, Node... menus) {
         getStyleClass().add(Styles.WORK);
         ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
                 ? appearance.themeProperty().get().color("muted")
@@ -34,8 +35,14 @@ public final class ReadView extends BorderPane {
                 desk.openProperty(), appearance.scale(), appearance.themeProperty());
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
         setTop(titleRow(rack, menus));
-        setCenter(strips);
-        setBottom(new FootBar(model, desk));
+        NotebookView written = new NotebookView(notebook, chooseLog);
+        FootBar foot = new FootBar(model, desk);
+        written.visibleProperty().bind(notebook.unloggedProperty());
+        strips.visibleProperty().bind(notebook.unloggedProperty().not());
+        foot.visibleProperty().bind(strips.visibleProperty());
+        foot.managedProperty().bind(foot.visibleProperty());
+        setCenter(new StackPane(strips, written));
+        setBottom(foot);
         desk.openProperty().addListener((o, was, is) -> describe(model));
         describe(model);
     }

@@ -9,12 +9,14 @@ import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.FoundInShots;
 import org.grenu.desktop.desk.PickedShots;
+import org.grenu.desktop.desk.ShotsByHand;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.ImportViewModel;
 import org.grenu.desktop.importing.MappingViewModel;
 import org.grenu.desktop.ledger.LedgerViewModel;
 import org.grenu.desktop.rack.RackViewModel;
+import org.grenu.desktop.read.NotebookViewModel;
 import org.grenu.desktop.read.ReadViewModel;
 import org.grenu.desktop.shelf.RecipeViewModel;
 import org.grenu.desktop.shelf.ShelfViewModel;
@@ -24,7 +26,7 @@ import org.grenu.app.OpenLibrary;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
-                    ReadViewModel read, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
+                    ReadViewModel read, NotebookViewModel notebook, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
                     ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes, StudyViewModel studies) implements AutoCloseable {
 
     /** {@return a bench on that library} */
@@ -46,7 +48,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
         RackViewModel rack = new RackViewModel(desk, found);
-        return new Bench(desk, appearance, workspace, picked, found, rack, read, new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
+        return new Bench(desk, appearance, workspace, picked, found, rack, read, new NotebookViewModel(desk, new ShotsByHand(desk, Clock.systemDefaultZone())), new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
                 compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
                 new CompareExports(desk, compare, appearance, interfaceThread), new LibraryActions(desk, interfaceThread),
                 new RecipeViewModel(desk, Clock.systemDefaultZone()), new StudyViewModel(desk, shelf, rack));

@@ -57,6 +57,7 @@ public final class BenchView extends StackPane {
     private static final KeyCombination REDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN);
     private static final KeyCombination REDO_TOO = new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination OPEN = new KeyCodeCombination(KeyCode.O, KeyCombination.SHORTCUT_DOWN);
+    private static final KeyCombination NEW_SHOT = new KeyCodeCombination(KeyCode.N, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination FIND = new KeyCodeCombination(KeyCode.F, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination MAP = new KeyCodeCombination(KeyCode.M, KeyCombination.SHORTCUT_DOWN);
     private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
@@ -89,7 +90,7 @@ public final class BenchView extends StackPane {
         this.dialogs = dialogs;
         attachments = new AttachmentActions(bench.desk());
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
-        read = new ReadView(bench.read(), bench.rack(), bench.desk(), bench.appearance(), new RecipeMenu(bench), exportMenu());
+        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(), this::askForLog, new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
@@ -117,7 +118,7 @@ public final class BenchView extends StackPane {
         bin = new BinPanel(bench.desk());
         JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
         join = new JoinPanel(joining);
-        page.setTop(new Header(bench.desk(), this::askAndImport, this::askAndMap, settings::toggle, new LibraryMenu(bench, dialogs, joining, bin::open)));
+        page.setTop(new Header(bench.desk(), this::newShot, this::askAndImport, this::askAndMap, settings::toggle, new LibraryMenu(bench, dialogs, joining, bin::open)));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace()));
         ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
@@ -151,7 +152,7 @@ public final class BenchView extends StackPane {
     }
 
     private Node emptyState() {
-        EmptyState empty = new EmptyState(this::askAndImport, this::loadDemo);
+        EmptyState empty = new EmptyState(this::askAndImport, this::newShot, this::loadDemo);
         empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
     }
@@ -234,6 +235,15 @@ public final class BenchView extends StackPane {
         dialogs.filesToOpen(FilesWanted.LOG).stream().findFirst().ifPresent(file -> bench.mapping().open(ShotSource.of(file)));
     }
 
+    private void askForLog() {
+        dialogs.filesToOpen(FilesWanted.LATE_LOG).stream().findFirst().ifPresent(file -> bench.notebook().giveLog(ShotSource.of(file)));
+    }
+
+    private void newShot() {
+        bench.workspace().set(Workspace.READ);
+        bench.notebook().begin();
+    }
+
     private void saveText(String suggestedName, String text) {
         dialogs.fileToSave(suggestedName).ifPresent(file -> bench.exports().save(file, text));
     }
@@ -289,6 +299,8 @@ public final class BenchView extends StackPane {
             bench.desk().undo();
         } else if (OPEN.match(event)) {
             askAndImport();
+        } else if (NEW_SHOT.match(event)) {
+            newShot();
         } else if (FIND.match(event)) {
             rack.focusFilter();
         } else if (MAP.match(event)) {

@@ -9,6 +9,8 @@ public enum FilesWanted {
 
     /** Logs of shots, several at once. */
     LOGS("Import shots", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.json", "*.xlsx"),
+    /** The log of a shot that is written down already. */
+    LATE_LOG("The log of this shot", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.json", "*.xlsx"),
     /** A log whose columns are to be named. */
     LOG("Name the columns of a log", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** A table with a row for each shot. */

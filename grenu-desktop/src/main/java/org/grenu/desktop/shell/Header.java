@@ -20,7 +20,7 @@ final class Header extends HBox {
 
     private final Label study = new Label();
 
-    Header(StudyDesk desk, Runnable importFiles, Runnable mapLog, Runnable settings, Node library) {
+    Header(StudyDesk desk, Runnable newShot, Runnable importFiles, Runnable mapLog, Runnable settings, Node library) {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
@@ -38,6 +38,12 @@ final class Header extends HBox {
             redo.setDisable(is.redoable() == 0);
         });
         Button choose = button("settings", Icon.SETTINGS, "Schools, time convention (Ctrl ,)", settings);
+        Button write = new Button("New shot");
+        write.setId("new-shot");
+        write.getStyleClass().add(Styles.ACTION);
+        write.setMinWidth(Region.USE_PREF_SIZE);
+        write.setTooltip(new Tooltip("Write down a shot without a log (Ctrl N); a log may come later"));
+        write.setOnAction(event -> newShot.run());
         Button map = new Button("Map a log…");
         map.setId("map-log");
         map.getStyleClass().add(Styles.ACTION);
@@ -50,7 +56,7 @@ final class Header extends HBox {
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setTooltip(new Tooltip("Import shot logs (Ctrl O), or drop files on the window"));
         take.setOnAction(event -> importFiles.run());
-        getChildren().addAll(name, study, gap, undo, redo, choose, library, map, take);
+        getChildren().addAll(name, study, gap, undo, redo, choose, library, write, map, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }

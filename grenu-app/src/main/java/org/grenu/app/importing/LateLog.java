@@ -1,0 +1,54 @@
+package org.grenu.app.importing;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.formats.ImportFailure;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.ShotReader;
+import org.grenu.library.Library;
+
+/**
+ * A log that comes when its shot is written down already. Only the log is taken: what is written down stays.
+ *
+ * @param fileName name of the file it lay in
+ * @param bytes    that file
+ */
+public record LateLog(String fileName, byte[] bytes, ShotLog log) {
+
+    /** Points that are typed are kept as a file of this name. */
+    private static final String TYPED = "typed points.csv";
+
+    /**
+     * {@return the log in that file, by a kept mapping where one fits}
+     *
+     * @throws ImportFailure if it cannot be read, holds no log, or several
+     */
+    public static LateLog of(Library library, ShotSource source) throws ImportFailure, IOException {
+        byte[] bytes = source.read();
+        List<ParsedShot> shots = new ShotImport(library, Optional.empty()).read(source.name(), bytes);
+        if (shots.size() != 1) {
+            throw new ImportFailure(source.name(), 0, "The file holds " + shots.size() + " shots.", "Choose a file with this shot alone.");
+        }
+        if (shots.get(0).shot().log().isEmpty()) {
+            throw new ImportFailure(source.name(), 0, "The file holds no log.", "Choose another file.");
+        }
+        return new LateLog(source.name(), bytes, shots.get(0).shot().log());
+    }
+
+    /**
+     * {@return the log of points that were read off a gauge and a scale}
+     *
+     * @param text a heading such as {@code time [s], pressure [bar]}, then a line for each point
+     * @throws ImportFailure if it is no such table; it names the line
+     */
+    public static LateLog typed(String text) throws ImportFailure {
+        byte[] bytes = text.strip().concat("\n").getBytes(StandardCharsets.UTF_8);
+        if (text.isBlank()) {
+            throw new ImportFailure(TYPED, 0, "There are no points.", "Type a heading and a line for each point.");
+        }
+        return new LateLog(TYPED, bytes, ShotReader.read(TYPED, bytes).shot().log());
+    }
+}

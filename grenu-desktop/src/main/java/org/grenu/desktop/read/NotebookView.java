@@ -1,0 +1,118 @@
+package org.grenu.desktop.read;
+
+import java.util.List;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.entry.EntryField;
+import org.grenu.desktop.entry.EntryViewModel;
+
+/** In the place of the strips where a shot has no log: what a notebook says of it. */
+final class NotebookView extends VBox {
+
+    private static final List<SheetField> WRITTEN = List.of(SheetField.PULLED_AT, SheetField.DOSE, SheetField.BEVERAGE, SheetField.READINGS);
+    private static final String HEADING = "time [s]; pressure [bar]; cup mass [g]\n";
+
+    private final NotebookViewModel model;
+    private final TextArea points = new TextArea();
+    private final VBox typing = new VBox(8);
+
+    NotebookView(NotebookViewModel model, Runnable chooseLog) {
+        super(16);
+        this.model = model;
+        setId("notebook");
+        getStyleClass().add(Styles.EMPTY_STATE);
+        setAlignment(Pos.CENTER);
+        Label title = new Label("Written down by hand");
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        Label words = new Label("This shot has no log. What is entered here, and in the ledger at the right, counts; what needs a curve stays unknown.");
+        words.getStyleClass().add(Styles.PROSE);
+        words.setWrapText(true);
+        words.setMaxWidth(430);
+        getChildren().addAll(title, words, entries(), buttons(chooseLog), typing());
+        setMinSize(0, 0);
+        model.unloggedProperty().addListener((o, was, is) -> putAway());
+        model.begunProperty().addListener((o, was, is) -> Platform.runLater(() -> lookup("#notebook-" + SheetField.DOSE.key()).requestFocus()));
+    }
+
+    private Node entries() {
+        GridPane grid = new GridPane();
+        grid.setHgap(12);
+        grid.setVgap(8);
+        grid.setAlignment(Pos.CENTER);
+        for (SheetField field : WRITTEN) {
+            String unit = field.unit().isEmpty() ? "" : ", " + field.unit();
+            row(grid, field.title() + unit, model.entry(field), "notebook-" + field.key());
+        }
+        row(grid, "Time, pump on to pump off, s", model.time(), "notebook-time");
+        return grid;
+    }
+
+    private static void row(GridPane grid, String words, EntryViewModel entry, String id) {
+        Label label = new Label(words);
+        label.getStyleClass().add(Styles.MUTED);
+        EntryField field = new EntryField(entry, id).wide(170);
+        label.setLabelFor(field.field());
+        grid.addRow(grid.getRowCount(), label, field);
+    }
+
+    private Node buttons(Runnable chooseLog) {
+        Button file = new Button("Give it a log…");
+        file.setId("give-log");
+        file.getStyleClass().add(Styles.ACTION);
+        file.setTooltip(new Tooltip("The shot keeps what is written down and takes the curves of a file"));
+        file.setOnAction(event -> chooseLog.run());
+        Button type = new Button("Type points…");
+        type.setId("type-points");
+        type.getStyleClass().add(Styles.ACTION);
+        type.setTooltip(new Tooltip("Points read off a gauge and a scale"));
+        type.setOnAction(event -> {
+            typing.setVisible(true);
+            if (points.getText().isBlank()) {
+                points.setText(HEADING);
+            }
+            points.requestFocus();
+            points.end();
+        });
+        HBox buttons = new HBox(8, file, type);
+        buttons.setAlignment(Pos.CENTER);
+        return buttons;
+    }
+
+    private Node typing() {
+        Label how = new Label("A line for each point, such as 10; 9; 2.5: the time, then what was read at it. Straight lines join them. Change the heading to what you read.");
+        how.getStyleClass().add(Styles.MUTED);
+        how.setWrapText(true);
+        points.setId("points");
+        points.getStyleClass().add(Styles.CODE);
+        points.setAccessibleText("Points, a line each");
+        points.setPrefRowCount(6);
+        Button keep = new Button("Keep as its log");
+        keep.setId("keep-points");
+        keep.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        keep.setOnAction(event -> model.givePoints(points.getText()));
+        Button cancel = new Button("Cancel");
+        cancel.getStyleClass().add(Styles.ACTION);
+        cancel.setOnAction(event -> putAway());
+        typing.getChildren().addAll(how, points, new HBox(8, keep, cancel));
+        typing.getStyleClass().add(Styles.CARD);
+        typing.setMaxWidth(430);
+        typing.managedProperty().bind(typing.visibleProperty());
+        typing.setVisible(false);
+        return typing;
+    }
+
+    private void putAway() {
+        typing.setVisible(false);
+        points.clear();
+    }
+}

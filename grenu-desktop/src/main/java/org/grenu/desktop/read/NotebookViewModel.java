@@ -1,0 +1,109 @@
+package org.grenu.desktop.read;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import org.grenu.app.importing.LateLog;
+import org.grenu.app.importing.ShotSource;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.ShotsByHand;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.library.Change;
+
+/** The open shot while it has no log: what a notebook says of it, and how it gets a log. */
+public final class NotebookViewModel {
+
+    private final StudyDesk desk;
+    private final ShotsByHand byHand;
+    private final BooleanBinding unlogged;
+    private final ReadOnlyLongWrapper begun = new ReadOnlyLongWrapper();
+    /** The shot that was begun and is not open yet; 0 for none. */
+    private long awaited;
+
+    /** Of whatever shot the desk has open. */
+    public NotebookViewModel(StudyDesk desk, ShotsByHand byHand) {
+        this.desk = desk;
+        this.byHand = byHand;
+        this.unlogged = Bindings.createBooleanBinding(() -> desk.openProperty().get() != null && !desk.openProperty().get().summary().logged(),
+                desk.openProperty());
+        desk.openProperty().addListener((o, was, is) -> {
+            if (is != null && is.summary().id() == awaited) {
+                awaited = 0;
+                begun.set(begun.get() + 1);
+            }
+        });
+    }
+
+    /** {@return counts the shots that were begun here and are open now, to be written down} */
+    ReadOnlyLongProperty begunProperty() {
+        return begun.getReadOnlyProperty();
+    }
+
+    /** {@return whether the open shot has no log} */
+    public BooleanBinding unloggedProperty() {
+        return unlogged;
+    }
+
+    /** {@return an entry of its record} */
+    EntryViewModel entry(SheetField field) {
+        return new EntryViewModel(desk.openProperty(), field.title(),
+                () -> open() == null ? "" : open().summary().recorded().entry(field).map(entry -> shown(field, entry)).orElse(""),
+                typed -> desk.enter(field, typed));
+    }
+
+    private static String shown(SheetField field, String entry) {
+        return field == SheetField.PULLED_AT ? entry.replace('T', ' ') : entry;
+    }
+
+    /** {@return the time as a stopwatch gave it, which counts as that from pump on to pump off} */
+    EntryViewModel time() {
+        return new EntryViewModel(desk.openProperty(), "Time, pump on to pump off", this::shownTime, this::enterTime);
+    }
+
+    private String shownTime() {
+        OptionalDouble seconds = open() == null ? OptionalDouble.empty()
+                : TimeConvention.PUMP_ON_TO_PUMP_OFF.of(open().summary().digest().times());
+        return seconds.isPresent() ? DecimalText.exact(seconds.getAsDouble()) : "";
+    }
+
+    private boolean enterTime(String typed) {
+        if (!typed.isBlank() && !(DecimalText.parse(typed).orElse(-1) > 0)) {
+            throw new RefusedEntry("The time must be a number of seconds above 0.");
+        }
+        ShotSheet now = desk.latestSheet();
+        List<Change> changes = Stream.of(SheetEdit.of(now, SheetField.PUMP_ON, typed.isBlank() ? "" : "0"), SheetEdit.of(now, SheetField.PUMP_OFF, typed))
+                .filter(SheetEdit::changes).map(edit -> Change.of(open().summary().id(), edit)).toList();
+        desk.change("Time", changes, "");
+        return !changes.isEmpty();
+    }
+
+    /** Begins a shot by hand. */
+    public void begin() {
+        byHand.begin(shot -> awaited = shot.id());
+    }
+
+    /** Takes that file's log for the open shot. */
+    public void giveLog(ShotSource file) {
+        byHand.giveLog(open().summary(), () -> LateLog.of(desk.library(), file));
+    }
+
+    /** Takes typed points for the open shot's log. */
+    void givePoints(String text) {
+        byHand.giveLog(open().summary(), () -> LateLog.typed(text));
+    }
+
+    private OpenShot open() {
+        return desk.openProperty().get();
+    }
+}
