@@ -2,9 +2,9 @@ package org.grenu.desktop.desk;
 
 /** The places of work on the bench that exist, in working order. */
 public enum Workspace {
-    SHELF("Shelf", "Coffees, gear, water and calibrations (Ctrl 1)"),
-    READ("Read", "One shot: its curves, numbers and findings (Ctrl 2)"),
-    COMPARE("Compare", "Several shots: what changed them, and whether the data can tell (Ctrl 3)");
+    SHELF("Shelf", "Coffees, gear, water and calibrations"),
+    READ("Read", "One shot: its curves, numbers and findings"),
+    COMPARE("Compare", "Several shots: what changed them, and whether the data can tell");
 
     private final String title;
     private final String meaning;

@@ -12,26 +12,24 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import org.grenu.app.export.ShotExport;
 import org.grenu.app.importing.DemoFiles;
-import org.grenu.app.importing.ShotSource;
+import org.grenu.desktop.action.Action;
+import org.grenu.desktop.action.ActionMenu;
+import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.compare.AnswerLedger;
 import org.grenu.desktop.compare.CompareView;
-import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.Workspace;
+import org.grenu.desktop.find.FindOrDoPanel;
+import org.grenu.desktop.find.FindOrDoViewModel;
 import org.grenu.desktop.importing.ImportPanel;
 import org.grenu.desktop.importing.MappingPanel;
 import org.grenu.desktop.ledger.LedgerActions;
@@ -53,27 +51,12 @@ import org.grenu.library.ShotSummary;
 /** The bench: spine, header, rack, work surface and ledger, and the keys that work everywhere. */
 public final class BenchView extends StackPane {
 
-    private static final KeyCombination UNDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination REDO = new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN);
-    private static final KeyCombination REDO_TOO = new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination OPEN = new KeyCodeCombination(KeyCode.O, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination NEW_SHOT = new KeyCodeCombination(KeyCode.N, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination FIND = new KeyCodeCombination(KeyCode.F, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination MAP = new KeyCodeCombination(KeyCode.M, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination SETTINGS = new KeyCodeCombination(KeyCode.COMMA, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination LOOK = new KeyCodeCombination(KeyCode.D, KeyCombination.SHORTCUT_DOWN);
-
+    private static final String UNDO = "undo";
     private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
-    private static final KeyCombination EDIT_SHOWN = new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination FILL_IN = new KeyCodeCombination(KeyCode.R, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TAKE_OVER = new KeyCodeCombination(KeyCode.L, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TAKE_READINGS = new KeyCodeCombination(KeyCode.T, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TO_SHELF = new KeyCodeCombination(KeyCode.DIGIT1, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TO_READ = new KeyCodeCombination(KeyCode.DIGIT2, KeyCombination.SHORTCUT_DOWN);
-    private static final KeyCombination TO_COMPARE = new KeyCodeCombination(KeyCode.DIGIT3, KeyCombination.SHORTCUT_DOWN);
-
     private final Bench bench;
     private final FileDialogs dialogs;
+    private final FileRequests files;
+    private final Actions actions;
     private final RackView rack;
     private final ReadView read;
     private final LedgerView ledger;
@@ -83,17 +66,22 @@ public final class BenchView extends StackPane {
     private final BulkPanel bulk;
     private final BinPanel bin;
     private final JoinPanel join;
+    private final FindOrDoViewModel finding;
 
     /** The whole window's content. */
     public BenchView(Bench bench, FileDialogs dialogs) {
         this.bench = bench;
         this.dialogs = dialogs;
         attachments = new AttachmentActions(bench.desk());
+        JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
+        files = new FileRequests(bench, dialogs, joining);
+        actions = BenchActions.of(bench, files, reach());
+        finding = new FindOrDoViewModel(new Findables(bench, actions).sources());
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
-        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(), this::askForLog, new RecipeMenu(bench), exportMenu());
+        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(), files::giveLog, new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
-        CompareView compare = new CompareView(bench.compare(), bench.appearance(), new CompareExportMenu(bench, dialogs));
+        CompareView compare = new CompareView(bench.compare(), bench.appearance(), compareExportMenu());
         AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
         ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
         ShelfLedger thing = new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave);
@@ -116,13 +104,12 @@ public final class BenchView extends StackPane {
         work.setMinWidth(420);
         BorderPane page = new BorderPane(columns);
         bin = new BinPanel(bench.desk());
-        JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
         join = new JoinPanel(joining);
-        page.setTop(new Header(bench.desk(), this::newShot, this::askAndImport, this::askAndMap, settings::toggle, new LibraryMenu(bench, dialogs, joining, bin::open)));
+        page.setTop(new Header(bench.desk(), actions, libraryMenu()));
         BorderPane whole = new BorderPane(page);
-        whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace()));
+        whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
         ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
-        mapping = new MappingPanel(bench.mapping(), bench.appearance(), this::saveText);
+        mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
         StackPane.setAlignment(panel, Pos.TOP_CENTER);
         StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
@@ -131,15 +118,21 @@ public final class BenchView extends StackPane {
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
         bulk = new BulkPanel(new BulkViewModel(bench.desk()));
-        List.of(bulk, bin, join).forEach(overlay -> {
+        FindOrDoPanel find = new FindOrDoPanel(finding);
+        List.of(bulk, bin, join, find).forEach(overlay -> {
             StackPane.setAlignment(overlay, Pos.TOP_CENTER);
             StackPane.setMargin(overlay, new Insets(56, 0, 0, 0));
         });
-        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, join, notice);
+        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, join, find, notice);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
         setOnDragDropped(this::dropped);
+    }
+
+    /** {@return everything that can be done, for the table of keys} */
+    Actions actions() {
+        return actions;
     }
 
     /** The toolkit would focus the first button; work begins on the slips. */
@@ -152,9 +145,61 @@ public final class BenchView extends StackPane {
     }
 
     private Node emptyState() {
-        EmptyState empty = new EmptyState(this::askAndImport, this::newShot, this::loadDemo);
+        EmptyState empty = new EmptyState(actions.get("import"), actions.get("new-shot"), this::loadDemo);
         empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
+    }
+
+    private BenchActions.Reach reach() {
+        return new BenchActions.Reach() {
+            @Override
+            public void filter() {
+                rack.focusFilter();
+            }
+
+            @Override
+            public void nextUnknown() {
+                ledger.fillIn();
+            }
+
+            @Override
+            public void editShown() {
+                bulk.open(bench.rack().shown());
+            }
+
+            @Override
+            public void settings() {
+                settings.toggle();
+            }
+
+            @Override
+            public void bin() {
+                bin.open();
+            }
+
+            @Override
+            public void findOrDo() {
+                finding.open();
+            }
+        };
+    }
+
+    private MenuButton exportMenu() {
+        List<Action> save = actions.of(BenchActions.SAVE);
+        MenuButton menu = new ActionMenu("export", "Export", List.of(save.subList(0, 3), save.subList(3, 6), save.subList(6, save.size())));
+        menu.disableProperty().bind(bench.desk().openProperty().isNull());
+        return menu;
+    }
+
+    private MenuButton compareExportMenu() {
+        MenuButton menu = new ActionMenu("compare-export", "Export", List.of(actions.of(BenchActions.SAVE_COMPARISON)));
+        menu.disableProperty().bind(bench.compare().answeredProperty().isNull());
+        return menu;
+    }
+
+    private MenuButton libraryMenu() {
+        List<Action> library = actions.of(BenchActions.LIBRARY);
+        return new ActionMenu("library-menu", "Library", List.of(library.subList(0, 3), library.subList(3, 5), library.subList(5, 7), library.subList(7, library.size())));
     }
 
     private RackActions rackActions() {
@@ -180,7 +225,7 @@ public final class BenchView extends StackPane {
         return new LedgerActions() {
             @Override
             public void takeReadings() {
-                BenchView.this.takeReadings();
+                actions.get("take-readings").invoke();
             }
 
             @Override
@@ -195,57 +240,9 @@ public final class BenchView extends StackPane {
         };
     }
 
-    private void takeReadings() {
-        bench.workspace().set(Workspace.READ);
-        bench.series().show();
-    }
-
     private void loadDemo() {
         bench.importing().importSources(DemoFiles.all());
         bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
-    }
-
-    private MenuButton exportMenu() {
-        MenuButton menu = new MenuButton("Export");
-        menu.setId("export");
-        menu.getStyleClass().add(Styles.ACTION);
-        menu.setMinWidth(Region.USE_PREF_SIZE);
-        for (ShotExport kind : ShotExport.values()) {
-            if (kind == ShotExport.FIGURE_PNG || kind == ShotExport.STUDY_TABLE) {
-                menu.getItems().add(new SeparatorMenuItem());
-            }
-            MenuItem item = new MenuItem(kind.title());
-            item.setId("export-" + kind.name().toLowerCase(Locale.ROOT));
-            item.setOnAction(event -> dialogs.fileToSave(bench.exports().suggestedName(kind))
-                    .ifPresent(file -> bench.exports().export(kind, file)));
-            menu.getItems().add(item);
-        }
-        menu.disableProperty().bind(bench.desk().openProperty().isNull());
-        return menu;
-    }
-
-    private void askAndImport() {
-        var files = dialogs.filesToOpen(FilesWanted.LOGS);
-        if (!files.isEmpty()) {
-            bench.importing().importPaths(files);
-        }
-    }
-
-    private void askAndMap() {
-        dialogs.filesToOpen(FilesWanted.LOG).stream().findFirst().ifPresent(file -> bench.mapping().open(ShotSource.of(file)));
-    }
-
-    private void askForLog() {
-        dialogs.filesToOpen(FilesWanted.LATE_LOG).stream().findFirst().ifPresent(file -> bench.notebook().giveLog(ShotSource.of(file)));
-    }
-
-    private void newShot() {
-        bench.workspace().set(Workspace.READ);
-        bench.notebook().begin();
-    }
-
-    private void saveText(String suggestedName, String text) {
-        dialogs.fileToSave(suggestedName).ifPresent(file -> bench.exports().save(file, text));
     }
 
     private void dragOver(DragEvent event) {
@@ -273,60 +270,28 @@ public final class BenchView extends StackPane {
     /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
     private void key(KeyEvent event) {
         boolean taken = true;
-        if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
+        if (event.getCode() == KeyCode.ESCAPE && finding.shownProperty().get()) {
+            finding.putAway();
+        } else if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
             settings.setVisible(false);
         } else if (event.getCode() == KeyCode.ESCAPE && (bulk.isVisible() || bin.isVisible() || join.isVisible())) {
             join.putAway();
             bulk.setVisible(false);
             bin.setVisible(false);
-        } else if (EDIT_SHOWN.match(event)) {
-            bulk.open(bench.rack().shown());
         } else if (event.getCode() == KeyCode.ESCAPE && mapping.isVisible()) {
             bench.mapping().putAway();
         } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
-        } else if (FILL_IN.match(event)) {
-            fillIn();
-        } else if (TAKE_OVER.match(event)) {
-            bench.ledger().takeOver();
-        } else if (TAKE_READINGS.match(event)) {
-            takeReadings();
-        } else if (UNDO.match(event) && typing()) {
-            taken = false;
-        } else if (REDO.match(event) || REDO_TOO.match(event)) {
-            bench.desk().redo();
-        } else if (UNDO.match(event)) {
-            bench.desk().undo();
-        } else if (OPEN.match(event)) {
-            askAndImport();
-        } else if (NEW_SHOT.match(event)) {
-            newShot();
-        } else if (FIND.match(event)) {
-            rack.focusFilter();
-        } else if (MAP.match(event)) {
-            askAndMap();
-        } else if (SETTINGS.match(event)) {
-            settings.toggle();
-        } else if (TO_SHELF.match(event)) {
-            bench.workspace().set(Workspace.SHELF);
-        } else if (TO_READ.match(event)) {
-            bench.workspace().set(Workspace.READ);
-        } else if (TO_COMPARE.match(event)) {
-            bench.workspace().set(Workspace.COMPARE);
-        } else if (LOOK.match(event)) {
-            bench.appearance().switchTheme();
+        } else if (actions.on(event).isPresent()) {
+            taken = !(typing() && UNDO.equals(actions.on(event).get().id()));
+            if (taken) {
+                actions.on(event).get().invoke().ifPresent(why -> bench.desk().noticeProperty().set(Notice.done(why)));
+            }
         } else {
             taken = bench.workspace().get() == Workspace.READ && outsideText() && move(event);
         }
         if (taken) {
             event.consume();
-        }
-    }
-
-    private void fillIn() {
-        bench.workspace().set(Workspace.READ);
-        if (bench.desk().openProperty().get() != null) {
-            ledger.fillIn();
         }
     }
 

@@ -5,12 +5,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.action.Action;
 import org.grenu.desktop.control.Styles;
 
 /** What an empty library shows: what belongs here, and how to get it there. */
 final class EmptyState extends VBox {
 
-    EmptyState(Runnable importFiles, Runnable newShot, Runnable loadDemo) {
+    EmptyState(Action importFiles, Action newShot, Runnable loadDemo) {
         getStyleClass().addAll(Styles.EMPTY_STATE, Styles.WORK);
         setAlignment(Pos.CENTER);
         Label title = new Label("No shots yet");
@@ -23,11 +24,11 @@ final class EmptyState extends VBox {
         words.setMaxWidth(430);
         Button take = new Button("Import shots…");
         take.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
-        take.setOnAction(event -> importFiles.run());
+        take.setOnAction(event -> importFiles.invoke());
         Button write = new Button("Write a shot down");
         write.setId("write-shot");
         write.getStyleClass().add(Styles.ACTION);
-        write.setOnAction(event -> newShot.run());
+        write.setOnAction(event -> newShot.invoke());
         Button demo = new Button("Load the demo study");
         demo.setId("load-demo");
         demo.getStyleClass().add(Styles.ACTION);

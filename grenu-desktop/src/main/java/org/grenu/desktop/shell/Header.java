@@ -1,6 +1,6 @@
 package org.grenu.desktop.shell;
 
-import java.util.stream.Collectors;
+import java.util.List;
 import javafx.beans.Observable;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -11,6 +11,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.grenu.core.study.SheetField;
+import org.grenu.desktop.action.ActionButton;
+import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
@@ -20,7 +22,7 @@ final class Header extends HBox {
 
     private final Label study = new Label();
 
-    Header(StudyDesk desk, Runnable newShot, Runnable importFiles, Runnable mapLog, Runnable settings, Node library) {
+    Header(StudyDesk desk, Actions actions, Node library) {
         getStyleClass().add(Styles.HEADER);
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label("Grenu");
@@ -29,52 +31,29 @@ final class Header extends HBox {
         study.getStyleClass().add(Styles.MUTED);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Button undo = button("undo", Icon.UNDO, "Undo the last edit (Ctrl Z)", desk::undo);
-        Button redo = button("redo", Icon.REDO, "Redo (Ctrl Shift Z)", desk::redo);
+        Button find = ActionButton.icon(actions.get("find-or-do"), Icon.SEARCH);
+        Button undo = ActionButton.icon(actions.get("undo"), Icon.UNDO);
+        Button redo = ActionButton.icon(actions.get("redo"), Icon.REDO);
         undo.setDisable(true);
         redo.setDisable(true);
         desk.editDepthProperty().addListener((o, was, is) -> {
             undo.setDisable(is.undoable() == 0);
             redo.setDisable(is.redoable() == 0);
         });
-        Button choose = button("settings", Icon.SETTINGS, "Schools, time convention (Ctrl ,)", settings);
-        Button write = new Button("New shot");
-        write.setId("new-shot");
-        write.getStyleClass().add(Styles.ACTION);
-        write.setMinWidth(Region.USE_PREF_SIZE);
-        write.setTooltip(new Tooltip("Write down a shot without a log (Ctrl N); a log may come later"));
-        write.setOnAction(event -> newShot.run());
-        Button map = new Button("Map a log…");
-        map.setId("map-log");
-        map.getStyleClass().add(Styles.ACTION);
-        map.setMinWidth(Region.USE_PREF_SIZE);
-        map.setTooltip(new Tooltip("Say what the columns of any log mean, and import its shots (Ctrl M)"));
-        map.setOnAction(event -> mapLog.run());
-        Button take = new Button("Import…", Icon.IMPORT.node());
-        take.setId("import");
-        take.getStyleClass().add(Styles.ACTION);
-        take.setMinWidth(Region.USE_PREF_SIZE);
-        take.setTooltip(new Tooltip("Import shot logs (Ctrl O), or drop files on the window"));
-        take.setOnAction(event -> importFiles.run());
-        getChildren().addAll(name, study, gap, undo, redo, choose, library, write, map, take);
+        Button settings = ActionButton.icon(actions.get("settings"), Icon.SETTINGS);
+        Button write = ActionButton.words(actions.get("new-shot"));
+        Button map = ActionButton.words(actions.get("map-log"));
+        Button take = ActionButton.words(actions.get("import")).with(Icon.IMPORT);
+        getChildren().addAll(name, study, gap, find, undo, redo, settings, library, write, map, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }
 
-    private static Button button(String id, Icon icon, String tip, Runnable action) {
-        Button button = new Button();
-        button.setGraphic(icon.node());
-        button.setId(id);
-        button.getStyleClass().add(Styles.QUIET);
-        button.setTooltip(new Tooltip(tip));
-        button.setAccessibleText(tip);
-        button.setOnAction(event -> action.run());
-        return button;
-    }
-
     private void describe(StudyDesk desk) {
-        String studies = desk.shots().stream().flatMap(shot -> shot.sheet().studies().stream()).distinct().limit(3).collect(Collectors.joining(" / "));
+        List<String> studies = desk.shots().stream().flatMap(shot -> shot.sheet().studies().stream()).distinct().toList();
         boolean simulated = !desk.shots().isEmpty() && desk.shots().stream().allMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
-        study.setText((simulated ? "Basalt Room / " : "") + studies + (simulated ? "  (simulated)" : ""));
+        String first = studies.isEmpty() ? "" : studies.get(0) + (studies.size() > 1 ? " and " + (studies.size() - 1) + " more" : "");
+        study.setText((simulated ? "Basalt Room / " : "") + first + (simulated ? "  (simulated)" : ""));
+        study.setTooltip(studies.isEmpty() ? null : new Tooltip(String.join("\n", studies)));
     }
 }

@@ -10,6 +10,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.action.Action;
+import org.grenu.desktop.action.ActionButton;
+import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
@@ -19,24 +22,18 @@ import org.grenu.desktop.desk.Workspace;
 /** The far left: the workspaces that exist, the look, and when something was last stored. */
 final class Spine extends VBox {
 
-    Spine(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace) {
+    Spine(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, Actions actions) {
         getStyleClass().add(Styles.SPINE);
         setAlignment(Pos.TOP_CENTER);
         Node mark = Icon.MARK.node();
         mark.getStyleClass().add(Styles.PRODUCT_MARK);
         getChildren().add(mark);
         for (Workspace place : Workspace.values()) {
-            getChildren().add(item(place, workspace));
+            getChildren().add(item(place, workspace, actions));
         }
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
-        Button look = new Button();
-        look.setId("look");
-        look.getStyleClass().add(Styles.QUIET);
-        look.setTooltip(new Tooltip("Light or dark (Ctrl D)"));
-        look.setAccessibleText("Light or dark");
-        look.setOnAction(event -> appearance.switchTheme());
-        look.setGraphic(Icon.DARK.node());
+        Button look = ActionButton.icon(actions.get("look"), Icon.DARK);
         appearance.themeProperty().addListener((o, was, is) -> look.setGraphic(is.dark() ? Icon.LIGHT.node() : Icon.DARK.node()));
         Label stored = new Label();
         stored.setId("stored");
@@ -47,12 +44,13 @@ final class Spine extends VBox {
         getChildren().addAll(gap, look, stored);
     }
 
-    private static Button item(Workspace place, ObjectProperty<Workspace> workspace) {
-        Button item = new Button(place.title(), icon(place).node());
-        item.setId("workspace-" + place.name().toLowerCase(Locale.ROOT));
+    private static Button item(Workspace place, ObjectProperty<Workspace> workspace, Actions actions) {
+        Action action = actions.get("workspace-" + place.name().toLowerCase(Locale.ROOT));
+        Button item = new Button(action.label(), Icon.valueOf(place.name()).node());
+        item.setId(action.id());
         item.getStyleClass().add(Styles.SPINE_ITEM);
-        item.setTooltip(new Tooltip(place.meaning()));
-        item.setOnAction(event -> workspace.set(place));
+        item.setTooltip(new Tooltip(action.tooltip()));
+        item.setOnAction(event -> action.invoke());
         Runnable mark = () -> {
             item.getStyleClass().remove(Styles.CURRENT);
             if (workspace.get() == place) {
@@ -62,13 +60,5 @@ final class Spine extends VBox {
         workspace.addListener((o, was, is) -> mark.run());
         mark.run();
         return item;
-    }
-
-    private static Icon icon(Workspace place) {
-        return switch (place) {
-            case SHELF -> Icon.SHELF;
-            case READ -> Icon.READ;
-            case COMPARE -> Icon.COMPARE;
-        };
     }
 }

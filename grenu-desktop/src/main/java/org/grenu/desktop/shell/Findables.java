@@ -1,0 +1,69 @@
+package org.grenu.desktop.shell;
+
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.app.study.ShotOrder;
+import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.study.SheetField;
+import org.grenu.desktop.action.Actions;
+import org.grenu.desktop.desk.Workspace;
+import org.grenu.desktop.find.Hit;
+import org.grenu.formats.rules.ShippedPacks;
+import org.grenu.library.ShotSummary;
+
+/** What the find-or-do field finds on the bench. */
+record Findables(Bench bench, Actions actions) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    List<Supplier<Stream<Hit>>> sources() {
+        return List.of(this::doing, this::shots, this::shelf, this::settings);
+    }
+
+    private Stream<Hit> doing() {
+        return actions.groups().stream().flatMap(group -> group.actions().stream()).filter(action -> !action.id().equals("find-or-do"))
+                .map(action -> new Hit("Do", action.label(), action.meaning(), action.keyText(), action.whyNot().get(), action.run()));
+    }
+
+    private Stream<Hit> shots() {
+        return ShotOrder.newestFirst(bench.desk().shots()).stream().map(shot -> new Hit("Shot", "Shot " + shot.number(), beside(shot), () -> {
+            bench.workspace().set(Workspace.READ);
+            bench.desk().select(shot.id());
+        }));
+    }
+
+    private static String beside(ShotSummary shot) {
+        Stream<String> day = shot.sheet().pulledAt().map(DAY::format).stream();
+        Stream<String> entries = Stream.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.NOTE).flatMap(field -> shot.sheet().text(field).stream());
+        return Stream.concat(day, Stream.concat(entries, shot.sheet().entry(SheetField.GRIND).map(grind -> "grind " + grind).stream())).collect(Collectors.joining(" · "));
+    }
+
+    private Stream<Hit> shelf() {
+        return bench.desk().shelfProperty().get().items().stream().map(item -> new Hit(kind(item), item.name(), "", () -> {
+            bench.workspace().set(Workspace.SHELF);
+            bench.shelf().choose(item);
+        }));
+    }
+
+    private static String kind(ShelfItem item) {
+        String one = item.kind().one();
+        return one.substring(0, 1).toUpperCase(Locale.ROOT) + one.substring(1);
+    }
+
+    private Stream<Hit> settings() {
+        StudySettings now = bench.desk().settingsProperty().get();
+        Stream<Hit> times = Stream.of(TimeConvention.values()).map(convention -> new Hit("Setting", "Times: " + convention.title(),
+                convention == now.convention() ? "as it is" : "", () -> bench.desk().choose(now.with(convention))));
+        Stream<Hit> schools = ShippedPacks.all().stream().map(pack -> {
+            boolean speaks = now.chosenPacks().contains(pack.id());
+            return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak", () -> bench.desk().choose(now.with(pack, !speaks)));
+        });
+        return Stream.concat(times, schools);
+    }
+}
