@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.desk.LibraryWatch;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
@@ -35,6 +36,7 @@ public final class GrenuWindow extends Application {
     private static CompletableFuture<Opened> opening;
 
     private Bench bench;
+    private LibraryWatch watch;
 
     /** The library with its shots, opened while the toolkit starts. */
     private record Opened(OpenLibrary library, List<ShotSummary> shots) {
@@ -81,6 +83,7 @@ public final class GrenuWindow extends Application {
         scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
         bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
         bench.desk().load(opened.shots);
+        watch = new LibraryWatch(bench.desk());
         if (opened.shots.size() == AT_ONCE) {
             bench.desk().loadTheRest();
         }
@@ -113,6 +116,7 @@ public final class GrenuWindow extends Application {
     @Override
     public void stop() {
         if (bench != null) {
+            watch.close();
             bench.close();
         }
     }

@@ -1,8 +1,10 @@
 package org.grenu.library;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.study.SheetEdit;
 import org.grenu.core.study.ShotSheet;
 import org.jdbi.v3.core.Handle;
@@ -15,12 +17,27 @@ final class Changes {
 
     private final Handle handle;
     private final ShelfRows shelf;
+    /** The newest step when this process opened the file: what is newer and not its own was made by another. */
+    private long openedAt;
+    /** Steps that this process made. */
+    private final Set<Long> own = new HashSet<>();
     /** What the step under way has changed; null while every change is a step of its own. */
     private List<Change> together;
 
     Changes(Handle handle, ShelfRows shelf) {
         this.handle = handle;
         this.shelf = shelf;
+        begin();
+    }
+
+    /** All steps that are there count as this process's from now on: the file was opened, or became another as a whole. */
+    void begin() {
+        openedAt = newestStep();
+        own.clear();
+    }
+
+    private long newestStep() {
+        return handle.createQuery("SELECT coalesce(max(step), 0) FROM history").mapTo(Long.class).one();
     }
 
     /** A step that was kept. */
@@ -60,7 +77,8 @@ final class Changes {
     /** Keeps the changes as one step; steps that were undone before can no longer be redone. */
     void keep(String words, List<Change> changes, String reason, String now) {
         handle.execute("UPDATE history SET state = 'replaced' WHERE state = 'undone'");
-        long step = handle.createQuery("SELECT coalesce(max(step), 0) + 1 FROM history").mapTo(Long.class).one();
+        long step = newestStep() + 1;
+        own.add(step);
         var batch = handle.prepareBatch("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
                 + "VALUES (:step, :words, :target, :id, :field, :before, :after, :reason, :now, 'applied')");
         changes.forEach(change -> batch.bind("step", step).bind("words", words).bind("target", change.target().key()).bind("id", change.id())
@@ -68,9 +86,18 @@ final class Changes {
         batch.execute();
     }
 
-    /** Takes the last applied step back. */
+    private boolean mine(long step) {
+        return step <= openedAt || own.contains(step);
+    }
+
+    private List<Long> steps(String state) {
+        return handle.createQuery("SELECT DISTINCT step FROM history WHERE state = :state ORDER BY step").bind("state", state).mapTo(Long.class).list()
+                .stream().filter(this::mine).toList();
+    }
+
+    /** Takes the last applied step back, of this process or from before it; never what another has done since. */
     Optional<Kept> undo() {
-        return step("max", APPLIED, UNDONE).map(kept -> {
+        return steps(APPLIED).stream().reduce((first, second) -> second).map(step -> step(step, UNDONE)).map(kept -> {
             List<Change> back = new ArrayList<>();
             kept.changes.forEach(change -> back.add(0, change.inverse()));
             back.forEach(this::make);
@@ -80,29 +107,25 @@ final class Changes {
 
     /** Makes the step again that was undone last. */
     Optional<Kept> redo() {
-        return step("min", UNDONE, APPLIED).map(kept -> {
+        return steps(UNDONE).stream().findFirst().map(step -> step(step, APPLIED)).map(kept -> {
             kept.changes.forEach(this::make);
             return kept;
         });
     }
 
-    private Optional<Kept> step(String which, String from, String to) {
-        Optional<Long> step = handle.createQuery("SELECT " + which + "(step) FROM history WHERE state = :from").bind("from", from).mapTo(Long.class).findOne();
-        return step.map(number -> {
-            List<String> words = new ArrayList<>();
-            List<Change> changes = handle.createQuery("SELECT words, target, target_id, field, before_text, after_text FROM history WHERE step = :step "
-                    + "ORDER BY id").bind("step", number).map((row, context) -> {
-                        words.add(row.getString(1));
-                        return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6));
-                    }).list();
-            handle.createUpdate("UPDATE history SET state = :to WHERE step = :step").bind("to", to).bind("step", number).execute();
-            return new Kept(words.get(0), changes);
-        });
+    private Kept step(long number, String to) {
+        List<String> words = new ArrayList<>();
+        List<Change> changes = handle.createQuery("SELECT words, target, target_id, field, before_text, after_text FROM history WHERE step = :step "
+                + "ORDER BY id").bind("step", number).map((row, context) -> {
+                    words.add(row.getString(1));
+                    return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6));
+                }).list();
+        handle.createUpdate("UPDATE history SET state = :to WHERE step = :step").bind("to", to).bind("step", number).execute();
+        return new Kept(words.get(0), changes);
     }
 
     EditDepth depth() {
-        return handle.createQuery("SELECT count(DISTINCT step) FILTER (WHERE state = 'applied'), count(DISTINCT step) FILTER (WHERE state = 'undone') "
-                + "FROM history WHERE state <> 'replaced'").map((row, context) -> new EditDepth(row.getInt(1), row.getInt(2))).one();
+        return new EditDepth(steps(APPLIED).size(), steps(UNDONE).size());
     }
 
     /**

@@ -48,16 +48,4 @@ final class HistoryRows {
     void giveReason(long entry, String reason) {
         handle.createUpdate("UPDATE history SET reason = :reason WHERE id = :id").bind("reason", reason.strip()).bind("id", entry).execute();
     }
-
-    /** What is in the bin, the newest first. */
-    List<Binned> bin() {
-        return handle.createQuery(
-                "SELECT 'shot' AS target, id, 'Shot ' || number || coalesce(' · ' || coffee, '') AS words, binned_at FROM shot WHERE binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'item', id, name, binned_at FROM shelf_item WHERE binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'version', v.id, 'v' || v.number || ' of ' || i.name, v.binned_at FROM shelf_version v JOIN shelf_item i ON i.id = v.item_id "
-                + "WHERE v.binned_at NOT IN ('', 'never') "
-                + "UNION ALL SELECT 'attachment', a.id, a.name || ' of shot ' || s.number, a.binned_at FROM attachment a JOIN shot s ON s.id = a.shot_id "
-                + "WHERE a.binned_at NOT IN ('', 'never') ORDER BY 4 DESC, 2 DESC")
-                .map((row, context) -> new Binned(Target.of(row.getString(1)), row.getLong(2), row.getString(3), Instant.parse(row.getString(4)))).list();
-    }
 }

@@ -37,6 +37,7 @@ public final class Library implements AutoCloseable {
     private final AttachmentRows attachments;
     private final SampleRows samples;
     private final HistoryRows history;
+    private final BinRows bin;
     private final FindingRows findings;
     private final RawFileRows rawFiles;
     private final SettingRows settings;
@@ -49,6 +50,8 @@ public final class Library implements AutoCloseable {
     /** As the file has it; read again when another window has written to the file since. */
     private Shelf shelf;
     private int shelfRead;
+    /** As it was when it was last asked whether another process has written. */
+    private int seen;
 
     private Library(Path path, Clock clock, LogDigests digests, Handle handle, boolean readOnly) {
         this.path = path;
@@ -60,12 +63,14 @@ public final class Library implements AutoCloseable {
         this.attachments = new AttachmentRows(handle);
         this.samples = new SampleRows(handle);
         this.history = new HistoryRows(handle);
+        this.bin = new BinRows(handle);
         this.findings = new FindingRows(handle);
         this.rawFiles = new RawFileRows(handle);
         this.settings = new SettingRows(handle);
         this.transactions = new Transactions(handle);
         this.intake = new ShotIntake(handle, rawFiles, samples, changes);
         this.summaryRows = new SummaryRows(handle, samples, transactions, digests, readOnly);
+        this.seen = dataVersion();
         this.keeper = readOnly ? LogKeeper.none() : LogKeeper.of(handle, this);
     }
 
@@ -243,9 +248,22 @@ public final class Library implements AutoCloseable {
 
     // Shelf
 
+    /** {@return whether another process has written to the file since this was last asked} */
+    public synchronized boolean changedElsewhere() {
+        int version = dataVersion();
+        boolean changed = version != seen;
+        seen = version;
+        return changed;
+    }
+
+    /** Counts up when another connection has written to the file. */
+    private int dataVersion() {
+        return handle.createQuery("PRAGMA data_version").mapTo(Integer.class).one();
+    }
+
     /** {@return what stands on the shelf} */
     public synchronized Shelf shelf() {
-        int version = handle.createQuery("PRAGMA data_version").mapTo(Integer.class).one();
+        int version = dataVersion();
         if (shelf == null || version != shelfRead) {
             shelf = transactions.read("read the shelf", shelfRows::read);
             shelfRead = version;
@@ -348,7 +366,17 @@ public final class Library implements AutoCloseable {
 
     /** {@return what is in the bin, the newest first} */
     public synchronized List<Binned> bin() {
-        return transactions.read("read the bin", history::bin);
+        return transactions.read("read the bin", bin::list);
+    }
+
+    /** {@return what emptying the bin would lose} */
+    public synchronized BinLoss binLoss() {
+        return transactions.read("read the bin", bin::loss);
+    }
+
+    /** Takes what is in the bin out of the library for good, with its history. No step of it can be undone afterwards. */
+    public synchronized void emptyBin() {
+        transactions.write("empty the bin", bin::empty);
     }
 
     /** Takes the last step back; empty when there is none. */
@@ -407,6 +435,7 @@ public final class Library implements AutoCloseable {
             throw new LibraryException("The library " + path + " is open for reading only: nothing can be restored into it. Choose another with --library.");
         }
         Path before = new LibraryCopy(handle, path).restore(backup);
+        changes.begin();
         shelf = null;
         return before;
     }

@@ -122,4 +122,28 @@ class SharedLibraryTest {
         Path blocked = Files.writeString(folder.resolve("file"), "x").resolve("library.sqlite");
         assertThatThrownBy(() -> Library.open(blocked)).isInstanceOf(LibraryException.class).hasMessageContaining("cannot be made");
     }
+
+    /** What another window does in the meantime is its own: undo takes this one's step back, also from below it. */
+    @Test
+    void undoNeverTakesBackAnothersStep() {
+        try (Library mine = Library.open(file()); Library theirs = Library.open(file())) {
+            ShotSummary first = ((AddOutcome.Added) mine.add("a", new byte[] {1}, DemoStudy.shots().get(0).shot())).shot();
+            mine.addedTogether(List.of(first.id()), "Import of shot 1");
+            mine.apply(first.id(), SheetEdit.of(first.recorded(), SheetField.NOTE, "mine"));
+            theirs.apply(first.id(), SheetEdit.of(theirs.summaries().get(0).recorded(), SheetField.TASTE, "theirs"));
+            assertThat(mine.editDepth()).isEqualTo(new EditDepth(2, 0));
+            assertThat(mine.undo().orElseThrow().words()).isEqualTo("Note");
+            ShotSummary now = mine.summaries().get(0);
+            assertThat(now.recorded().text(SheetField.NOTE)).isEmpty();
+            assertThat(now.recorded().text(SheetField.TASTE)).hasValue("theirs");
+            assertThat(theirs.undo().orElseThrow().words()).isEqualTo("Taste");
+            assertThat(mine.changedElsewhere()).isTrue();
+            assertThat(mine.changedElsewhere()).isFalse();
+            mine.apply(first.id(), SheetEdit.of(mine.summaries().get(0).recorded(), SheetField.NOTE, "again"));
+            assertThat(mine.changedElsewhere()).as("its own writing is not another's").isFalse();
+        }
+        try (Library next = Library.open(file())) {
+            assertThat(next.editDepth().undoable()).as("what stood when it was opened can be undone, whoever made it").isEqualTo(2);
+        }
+    }
 }

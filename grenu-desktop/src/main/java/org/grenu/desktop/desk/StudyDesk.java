@@ -5,11 +5,13 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -173,6 +175,43 @@ public final class StudyDesk implements AutoCloseable {
         markStored();
     }
 
+    /** Takes in what another process has done to the library, when it has done anything. Its steps are not this window's to undo. */
+    public void lookElsewhere() {
+        stepping(StepsUnderWay.Kind.LOOK, () -> {
+            if (!library.changedElsewhere()) {
+                return null;
+            }
+            List<ShotSummary> now = library.summaries();
+            underWay.made(now);
+            return new Elsewhere(now, library.shelf(), library.editDepth());
+        }, found -> {
+            if (found != null) {
+                takeIn(found);
+            }
+        });
+    }
+
+    /** The library as another process has left it. */
+    private record Elsewhere(List<ShotSummary> shots, Shelf shelf, EditDepth depth) {
+    }
+
+    private void takeIn(Elsewhere found) {
+        Set<Long> there = found.shots.stream().map(ShotSummary::id).collect(Collectors.toSet());
+        List<Long> gone = shots.now().stream().map(ShotSummary::id).filter(id -> !there.contains(id)).toList();
+        Optional<ShotSummary> before = shots.find(wanted);
+        shelf.set(found.shelf);
+        shots.change(found.shots, gone);
+        editDepth.set(found.depth);
+        if (gone.contains(wanted)) {
+            openAnother();
+        } else if (!before.equals(shots.find(wanted))) {
+            long again = wanted;
+            wanted = -1;
+            select(again);
+        }
+        notice.set(Notice.done("Another window changed this library. What it did is shown here."));
+    }
+
     /** Opens the shot for reading. */
     public void select(long id) {
         if (wanted == id) {
@@ -257,6 +296,18 @@ public final class StudyDesk implements AutoCloseable {
     /** Takes something out of the bin. */
     public void restore(Binned binned) {
         step(() -> library.restore(binned), step -> { });
+    }
+
+    /** Takes what is in the bin out of the library for good. */
+    public void emptyBin(Runnable then) {
+        background.run(() -> {
+            library.emptyBin();
+            return library.editDepth();
+        }, depth -> {
+            editDepth.set(depth);
+            markStored();
+            then.run();
+        }, this::failed);
     }
 
     private void tell(String what, StoredStep step) {

@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.library.BinLoss;
 import org.grenu.library.Binned;
 
 /** What was put into the bin, to be taken out again. */
@@ -26,6 +27,9 @@ public final class BinPanel extends VBox {
 
     private final StudyDesk desk;
     private final VBox list = new VBox(4);
+    private final Button empty = new Button("Empty it…");
+    private final Label loss = new Label();
+    private final VBox sure = new VBox(8);
 
     /** The bin of that desk's library; it is read when it is shown. */
     public BinPanel(StudyDesk desk) {
@@ -36,13 +40,16 @@ public final class BinPanel extends VBox {
         setMaxSize(480, USE_PREF_SIZE);
         Label title = new Label("Bin");
         title.getStyleClass().add(Styles.HEADING);
-        Label words = new Label("Nothing in it counts or is shown anywhere else. It stays until it is taken out.");
+        Label words = new Label("Nothing in it counts or is shown anywhere else. It stays until it is taken out, or the bin is emptied.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);
         Button close = new Button("Close");
         close.setId("bin-close");
         close.getStyleClass().add(Styles.ACTION);
         close.setOnAction(event -> setVisible(false));
+        empty.setId("bin-empty-it");
+        empty.getStyleClass().add(Styles.ACTION);
+        empty.setOnAction(event -> desk.background().run(desk.library()::binLoss, this::ask, desk::failed));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         ScrollPane scroll = new ScrollPane(list);
@@ -50,14 +57,40 @@ public final class BinPanel extends VBox {
         scroll.setMaxHeight(MOST_HEIGHT);
         scroll.prefViewportHeightProperty().bind(list.heightProperty());
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        getChildren().addAll(new HBox(8, title, gap, close), words, scroll);
+        getChildren().addAll(new HBox(8, title, gap, empty, close), words, sure(), scroll);
         setVisible(false);
         managedProperty().bind(visibleProperty());
         desk.editDepthProperty().addListener((o, was, is) -> read());
     }
 
+    private Node sure() {
+        loss.setId("bin-loss");
+        loss.getStyleClass().add(Styles.REFUSAL);
+        loss.setWrapText(true);
+        Button forGood = new Button("Empty it for good");
+        forGood.setId("bin-empty-for-good");
+        forGood.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        forGood.setOnAction(event -> {
+            sure.setVisible(false);
+            desk.emptyBin(this::read);
+        });
+        Button keep = new Button("Keep it");
+        keep.getStyleClass().add(Styles.ACTION);
+        keep.setOnAction(event -> sure.setVisible(false));
+        sure.getChildren().addAll(loss, new HBox(8, forGood, keep));
+        sure.managedProperty().bind(sure.visibleProperty());
+        sure.setVisible(false);
+        return sure;
+    }
+
+    private void ask(BinLoss lost) {
+        loss.setText(BinText.loss(lost));
+        sure.setVisible(true);
+    }
+
     /** Shows what is in it. */
     public void open() {
+        sure.setVisible(false);
         setVisible(true);
         read();
     }
@@ -70,10 +103,11 @@ public final class BinPanel extends VBox {
 
     private void show(List<Binned> binned) {
         list.getChildren().setAll(binned.stream().map(this::line).toList());
+        empty.setDisable(binned.isEmpty());
         if (binned.isEmpty()) {
-            Label empty = new Label("The bin is empty.");
-            empty.setId("bin-empty");
-            list.getChildren().add(empty);
+            Label nothing = new Label("The bin is empty.");
+            nothing.setId("bin-empty");
+            list.getChildren().add(nothing);
         }
     }
 

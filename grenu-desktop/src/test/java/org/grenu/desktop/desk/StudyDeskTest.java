@@ -12,6 +12,9 @@ import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.study.SheetField;
 import org.grenu.library.ShotSummary;
 import org.jdbi.v3.core.Jdbi;
+import org.grenu.app.OpenLibrary;
+import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.study.SheetEdit;
 import org.junit.jupiter.api.Test;
 
 /** What the desk shows is what the library holds. */
@@ -121,5 +124,23 @@ class StudyDeskTest extends DeskFixture {
         desk.select(shots.get(1).id());
         until(() -> open().number() != 3);
         assertThat(open().number()).isEqualTo(2);
+    }
+
+    /** Two windows on one library: what the other does is taken in, and what this one did is still its to undo. */
+    @Test
+    void whatAnotherWindowDoesIsTakenIn() {
+        desk.enter(SheetField.NOTE, "mine");
+        until(() -> open().sheet().text(SheetField.NOTE).isPresent());
+        try (OpenLibrary other = OpenLibrary.open(desk.path())) {
+            ShotSummary same = other.library().summaries().get(open().number() - 1);
+            other.library().apply(same.id(), SheetEdit.of(same.recorded(), SheetField.DOSE, "17.25"));
+            other.library().add("fourth", new byte[] {4}, DemoStudy.shots().get(3).shot());
+        }
+        desk.lookElsewhere();
+        until(() -> desk.shots().size() == 4 && open().sheet().number(SheetField.DOSE).orElse(0) == 17.25);
+        assertThat(desk.noticeProperty().get().text()).contains("Another window");
+        desk.undo();
+        until(() -> open().sheet().text(SheetField.NOTE).isEmpty());
+        assertThat(open().sheet().number(SheetField.DOSE)).as("the other's step stays").hasValue(17.25);
     }
 }

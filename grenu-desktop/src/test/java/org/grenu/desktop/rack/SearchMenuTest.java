@@ -84,6 +84,17 @@ class SearchMenuTest extends BenchFixture {
             bench.desk().undo();
         });
         until("all are back", () -> bench.desk().shots().size() == 39);
+
+        interact(() -> bench.desk().bin(bench.desk().shots().subList(0, 2)));
+        until("two are gone", () -> bench.desk().shots().size() == 37);
+        open();
+        interact(() -> item("open-bin").fire());
+        until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 2);
+        interact(() -> lookup("#bin-empty-it").queryButton().fire());
+        until("it is said what that loses", () -> text("bin-loss").startsWith("This loses for good: 2 shots and their logs and the files these came from, with"));
+        interact(() -> lookup("#bin-empty-for-good").queryButton().fire());
+        until("it is empty", () -> lookup("#bin-empty").tryQuery().isPresent() && bench.desk().library().bin().isEmpty());
+        assertThat(bench.desk().shots()).hasSize(37);
     }
 
     /** The same nodes show one shot after another: each row must say what its shot says, wherever it was before. */
