@@ -43,7 +43,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Comparing shots that are measured already: the whole answer of 200, the curve test of 2 × 20, painting 40 and 200. */
+/**
+ * Comparing shots that are measured already: the whole answer of 200, the curve test of 2 × 20, painting 40 and
+ * 200.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -56,7 +59,8 @@ public class ComparisonBenchmark {
     private static final DemoProfile[] PROFILES = {DemoProfile.STRAIGHT_NINE, DemoProfile.LOW_SIX};
 
     private final List<MeasuredShot> shots = shots();
-    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, shots.stream().map(MeasuredShot::sheet).toList());
+    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND,
+            shots.stream().map(MeasuredShot::sheet).toList());
     private final OverlayFigure forty = figure(40);
     private final OverlayFigure twoHundred = figure(200);
     private final BufferedImage image = new BufferedImage(676, 340, BufferedImage.TYPE_INT_ARGB_PRE);
@@ -66,25 +70,39 @@ public class ComparisonBenchmark {
         for (int i = 0; i < 200; i++) {
             double grind = (22 + 2 * (i % 2)) / 10.0;
             DemoProfile profile = PROFILES[i / 2 % 2];
-            SimulatedShot shot = new SimulatedRig(i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, i % 3 == 0 ? 90 : 93, profile.profile(), 38, 90), List.of());
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.BEVERAGE, 40).with(SheetField.GRIND, grind)
-                    .with(SheetField.TEMPERATURE, i % 3 == 0 ? 90 : 93).with(SheetField.PROFILE, profile.title())
-                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2)).with(SheetField.MACHINE, "Rig 1")
-                    .with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "))).with(SheetField.ZERO, shot.zero());
+            SimulatedShot shot = new SimulatedRig(i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind,
+                    i % 3 == 0 ? 90 : 93, profile.profile(), 38, 90), List.of());
+            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
+                    .with(SheetField.BEVERAGE, 40)
+                    .with(SheetField.GRIND, grind)
+                    .with(SheetField.TEMPERATURE, i % 3 == 0 ? 90 : 93)
+                    .with(SheetField.PROFILE, profile.title())
+                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2))
+                    .with(SheetField.MACHINE, "Rig 1")
+                    .with(SheetField.READINGS,
+                            shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
+                    .with(SheetField.ZERO, shot.zero());
             shots.add(new MeasuredShot("s" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
         }
         return shots;
     }
 
     private OverlayFigure figure(int count) {
-        return OverlayFigure.of(shots.subList(0, count), SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS).orElseThrow();
+        return OverlayFigure
+                .of(shots.subList(0, count), SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP,
+                        CHANNELS)
+                .orElseThrow();
     }
 
     /** {@return five responses on grind, temperature and profile, ten days at random, with guard and sentence} */
     @Benchmark
     public Comparison compare200() {
-        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
-                StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)).inBlocks(Optional.of(SheetFactor.DAY)), shots);
+        return Comparison
+                .of(Question
+                        .of(List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE),
+                                Variable.of(SheetFactor.PROFILE)),
+                                StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF))
+                        .inBlocks(Optional.of(SheetFactor.DAY)), shots);
     }
 
     /** {@return where the curves of 2 × 20 shots differ on three channels, by 10 000 shuffles} */
@@ -108,7 +126,8 @@ public class ComparisonBenchmark {
 
     private BufferedImage painted(OverlayFigure figure) {
         Graphics2D g = image.createGraphics();
-        OverlayPainter.paint(g, Theme.LIGHT, new OverlayLayout(676, 340, figure, figure.whole()), new ColumnPen(image, 1), level -> scale.color(level, Theme.LIGHT));
+        OverlayPainter.paint(g, Theme.LIGHT, new OverlayLayout(676, 340, figure, figure.whole()),
+                new ColumnPen(image, 1), level -> scale.color(level, Theme.LIGHT));
         g.dispose();
         return image;
     }

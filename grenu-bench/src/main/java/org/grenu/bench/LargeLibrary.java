@@ -19,7 +19,8 @@ import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
 /**
- * Fills a library with as many shots as wanted, or times how an existing one is read: {@code LargeLibrary fill PATH COUNT},
+ * Fills a library with as many shots as wanted, or times how an existing one is read: {@code LargeLibrary fill PATH
+ * COUNT},
  * {@code LargeLibrary time PATH}.
  */
 public final class LargeLibrary {
@@ -47,8 +48,12 @@ public final class LargeLibrary {
             library.addItems(DemoShelf.items(), "shelf");
             for (int i = 0; i < count; i++) {
                 Shot shot = demo.get(i % demo.size());
-                LocalDateTime at = LocalDateTime.of(2024, 1, 2, 8, 0).plusDays(i / SHOTS_A_DAY).plusMinutes(9L * (i % SHOTS_A_DAY));
-                library.add("shot-" + i % 50 + ".csv", raw, new Shot(shot.sheet().with(SheetField.PULLED_AT, at.toString()).with(SheetField.NOTE, "number " + i), moved(shot.log(), i)));
+                LocalDateTime at = LocalDateTime.of(2024, 1, 2, 8, 0)
+                        .plusDays(i / SHOTS_A_DAY)
+                        .plusMinutes(9L * (i % SHOTS_A_DAY));
+                library.add("shot-" + i % 50 + ".csv", raw, new Shot(
+                        shot.sheet().with(SheetField.PULLED_AT, at.toString()).with(SheetField.NOTE, "number " + i),
+                        moved(shot.log(), i)));
             }
         }
     }
@@ -82,7 +87,8 @@ public final class LargeLibrary {
                 shots = summaries.size();
             }
         }
-        System.out.printf("%d shots: open %d ms, newest 200 %d ms, all %d ms (medians of %d)%n", shots, median(opened), median(first), median(all), TIMES);
+        System.out.printf("%d shots: open %d ms, newest 200 %d ms, all %d ms (medians of %d)%n", shots, median(opened),
+                median(first), median(all), TIMES);
     }
 
     private static long median(List<Long> nanos) {

@@ -40,12 +40,18 @@ public final class LargeStudy {
     /** {@return a shot that runs into the time limit at 55.5 s, logged for 60 s} */
     static Shot shot(int seed, List<LogFlaw> flaws) {
         DemoProfile profile = DemoProfile.values()[seed % 2];
-        SimulatedShot pulled = new SimulatedRig(seed).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 1.8 + 0.1 * (seed % 3), 92 + seed % 3,
-                profile.profile(), 400, 54.42), flaws);
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.GRIND, 1.8 + 0.1 * (seed % 3))
-                .with(SheetField.PROFILE, profile.title()).with(SheetField.PROFILE_STEPS, profile.profile().text()).with(SheetField.TEMPERATURE, 92 + seed % 3).with(SheetField.SIMULATED, "yes")
+        SimulatedShot pulled = new SimulatedRig(seed)
+                .pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 1.8 + 0.1 * (seed % 3), 92 + seed % 3,
+                        profile.profile(), 400, 54.42), flaws);
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+                .with(SheetField.GRIND, 1.8 + 0.1 * (seed % 3))
+                .with(SheetField.PROFILE, profile.title())
+                .with(SheetField.PROFILE_STEPS, profile.profile().text())
+                .with(SheetField.TEMPERATURE, 92 + seed % 3)
+                .with(SheetField.SIMULATED, "yes")
                 .with(SheetField.PULLED_AT, LocalDateTime.of(2026, 1, 5, 9, 0).plusHours(3L * seed).toString())
-                .with(SheetField.READINGS, pulled.readings().stream().map(String::valueOf).reduce((a, b) -> a + ";" + b).orElse(""));
+                .with(SheetField.READINGS,
+                        pulled.readings().stream().map(String::valueOf).reduce((a, b) -> a + ";" + b).orElse(""));
         return new Shot(sheet, pulled.log());
     }
 }

@@ -60,7 +60,8 @@ public class ShotBenchmark {
     @Benchmark
     public BufferedImage paintStrips() {
         Graphics2D g = image.createGraphics();
-        StripPainter.paint(g, Theme.LIGHT, figure, new StripLayout(676, 690, figure, figure.whole()), new ColumnPen(image, 1),
+        StripPainter.paint(g, Theme.LIGHT, figure, new StripLayout(676, 690, figure, figure.whole()),
+                new ColumnPen(image, 1),
                 new StripPainter.Inks(Color.BLUE, Color.GRAY));
         g.dispose();
         return image;

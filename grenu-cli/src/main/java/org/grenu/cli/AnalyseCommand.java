@@ -49,7 +49,8 @@ public final class AnalyseCommand implements Callable<Integer> {
     private String dose;
 
     @Option(names = "--beverage", paramLabel = "G",
-            description = "Beverage mass in g, instead of the file's; without either it is taken from the cup-mass curve.")
+            description = "Beverage mass in g, instead of the file's; without either it is taken from the cup-mass "
+                    + "curve.")
     private String beverage;
 
     @Option(names = "--strength", paramLabel = "PCT",
@@ -60,7 +61,8 @@ public final class AnalyseCommand implements Callable<Integer> {
     private String moisture;
 
     @Option(names = "--mapping", paramLabel = "FILE",
-            description = "Read the logs by this mapping, as saved from the mapping window; one file may hold several shots.")
+            description = "Read the logs by this mapping, as saved from the mapping window; one file may hold "
+                    + "several shots.")
     private Path mappingFile;
 
     private TableMapping rules;
@@ -102,7 +104,8 @@ public final class AnalyseCommand implements Callable<Integer> {
 
     private List<ParsedShot> read(Path file) throws IOException, ImportFailure {
         byte[] bytes = BoundedFile.bytes(file);
-        return rules == null ? List.of(ShotReader.read(file.toString(), bytes)) : MappedReader.read(file.toString(), bytes, rules);
+        return rules == null ? List.of(ShotReader.read(file.toString(), bytes))
+                : MappedReader.read(file.toString(), bytes, rules);
     }
 
     private TableMapping mapping() {

@@ -102,18 +102,27 @@ final class AnalysisJson {
 
     private static void repairs(ArrayNode array, List<Repair> repairs) {
         for (Repair repair : repairs) {
-            array.addObject().put("kind", repair.kind().key()).put("from_s", repair.fromSeconds())
-                    .put("to_s", repair.toSeconds()).put("evidence", repair.evidence()).put("applied", repair.applied());
+            array.addObject()
+                    .put("kind", repair.kind().key())
+                    .put("from_s", repair.fromSeconds())
+                    .put("to_s", repair.toSeconds())
+                    .put("evidence", repair.evidence())
+                    .put("applied", repair.applied());
         }
     }
 
     private static void findings(ArrayNode array, List<Finding> findings) {
         for (Finding finding : findings) {
-            ObjectNode node = array.addObject().put("rule", finding.rule())
+            ObjectNode node = array.addObject()
+                    .put("rule", finding.rule())
                     .put("severity", finding.severity().name().toLowerCase(Locale.ROOT))
-                    .put("statement", finding.statement()).put("evidence", finding.evidence());
+                    .put("statement", finding.statement())
+                    .put("evidence", finding.evidence());
             put(node, "at_s", finding.atSeconds());
-            node.put("confidence", finding.confidence()).put("try", finding.toTry()).put("next", finding.next()).put("school", finding.school());
+            node.put("confidence", finding.confidence())
+                    .put("try", finding.toTry())
+                    .put("next", finding.next())
+                    .put("school", finding.school());
         }
     }
 

@@ -33,11 +33,26 @@ final class AnalysisTable {
         StringBuilder out = new StringBuilder(TextTable.aligned(rows));
         for (AnalysedShot shot : shots) {
             for (Finding finding : ShippedPacks.findings(shot.shot().sheet(), shot.measures())) {
-                out.append(shot.file()).append(": ").append(finding.statement()).append(" (").append(finding.evidence()).append(")\n");
+                out.append(shot.file())
+                        .append(": ")
+                        .append(finding.statement())
+                        .append(" (")
+                        .append(finding.evidence())
+                        .append(")\n");
             }
-            shot.measures().curve().repaired().repairs().forEach(repair -> out.append(shot.file()).append(": ")
-                    .append(repair.kind().title()).append(repair.applied() ? "" : " is off").append(" (").append(repair.evidence()).append(")\n"));
-            shot.assumptions().forEach(assumption -> out.append(shot.file()).append(": ").append(assumption).append('\n'));
+            shot.measures()
+                    .curve()
+                    .repaired()
+                    .repairs()
+                    .forEach(repair -> out.append(shot.file())
+                            .append(": ")
+                            .append(repair.kind().title())
+                            .append(repair.applied() ? "" : " is off")
+                            .append(" (")
+                            .append(repair.evidence())
+                            .append(")\n"));
+            shot.assumptions()
+                    .forEach(assumption -> out.append(shot.file()).append(": ").append(assumption).append('\n'));
         }
         return out.append("± is the expanded uncertainty, k = 2.\n").toString();
     }
@@ -50,7 +65,13 @@ final class AnalysisTable {
                 reported(masses.strength()),
                 reported(brew.map(Brew::asDosed).map(ExtractionYield::percent)),
                 reported(brew.flatMap(Brew::dry).map(ExtractionYield::percent)),
-                shot.measures().curve().times().firstDrip().map(TimedEvent::seconds).map(s -> Reported.fixed(s, 1)).orElse(UNKNOWN),
+                shot.measures()
+                        .curve()
+                        .times()
+                        .firstDrip()
+                        .map(TimedEvent::seconds)
+                        .map(s -> Reported.fixed(s, 1))
+                        .orElse(UNKNOWN),
                 fixed(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.measures().curve().times()), 1),
                 fixed(shot.measures().curve().peakPressure(), 1));
     }

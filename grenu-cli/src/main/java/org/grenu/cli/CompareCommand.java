@@ -38,48 +38,61 @@ import picocli.CommandLine.Spec;
 
 /** Compares shots without a window; see docs/cli.md. */
 @Command(name = "compare", mixinStandardHelpOptions = true,
-        description = "Compare shots: what each factor does to each response, how sure that is, and what else differed.",
+        description = "Compare shots: what each factor does to each response, how sure that is, and what else "
+                + "differed.",
         footer = {"", "Exit code 0; 2 when an option or a file could not be read, or no shot is left to compare."})
 public final class CompareCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "PATH", arity = "1..*", description = "A library, a folder or data package with shot files, or shot files.")
+    @Parameters(paramLabel = "PATH", arity = "1..*",
+            description = "A library, a folder or data package with shot files, or shot files.")
     private List<Path> paths;
 
     @Option(names = "--factor", paramLabel = "NAME[:levels]", required = true,
-            description = "What changed, such as grind, profile, coffee, an entry of your own, or a measure as covariate such as beverage or ratio;"
+            description = "What changed, such as grind, profile, coffee, an entry of your own, or a measure as "
+                    + "covariate such as beverage or ratio;"
                     + " with :levels a mean for each number instead of a line. May be given several times.")
     private List<String> factors;
 
-    @Option(names = "--interaction", paramLabel = "A:B", description = "Two factors that may act together. May be given several times.")
+    @Option(names = "--interaction", paramLabel = "A:B",
+            description = "Two factors that may act together. May be given several times.")
     private List<String> interactions = List.of();
 
-    @Option(names = "--response", paramLabel = "NAME", description = "What to ask about, such as ey_as_dosed, strength, first_drip;"
-            + " by default EY as dosed, strength, time, first drip and peak resistance. May be given several times.")
+    @Option(names = "--response", paramLabel = "NAME",
+            description = "What to ask about, such as ey_as_dosed, strength, first_drip;"
+                    + " by default EY as dosed, strength, time, first drip and peak resistance. May be given several "
+                    + "times.")
     private List<String> responses = List.of();
 
     @Option(names = "--basis", paramLabel = "NAME", defaultValue = "equal-setting",
-            description = "equal-setting, equal-time, equal-beverage-mass or equal-resistance; ${DEFAULT-VALUE} by default.")
+            description = "equal-setting, equal-time, equal-beverage-mass or equal-resistance; ${DEFAULT-VALUE} by "
+                    + "default.")
     private String basis;
 
-    @Option(names = "--block", paramLabel = "NAME", description = "Take out the level of each day, block or other factor.")
+    @Option(names = "--block", paramLabel = "NAME",
+            description = "Take out the level of each day, block or other factor.")
     private String block;
 
-    @Option(names = "--margin", paramLabel = "RESPONSE=N", description = "A difference up to that makes none in practice. May be given several times.")
+    @Option(names = "--margin", paramLabel = "RESPONSE=N",
+            description = "A difference up to that makes none in practice. May be given several times.")
     private List<String> margins = List.of();
 
-    @Option(names = "--step", paramLabel = "FACTOR=N", description = "State and judge a number's effect for that change; over the range used by default. May be given several times.")
+    @Option(names = "--step", paramLabel = "FACTOR=N",
+            description = "State and judge a number's effect for that change; over the range used by default. May be "
+                    + "given several times.")
     private List<String> steps = List.of();
 
-    @Option(names = "--shots", paramLabel = "FILTER", defaultValue = "", description = "Only these, such as \"grind:2.2-2.6 coffee:heron age<20\".")
+    @Option(names = "--shots", paramLabel = "FILTER", defaultValue = "",
+            description = "Only these, such as \"grind:2.2-2.6 coffee:heron age<20\".")
     private String filter;
 
     @Option(names = "--holm", description = "Correct each response's p-values for asking about several factors.")
     private boolean holm;
 
-    @Option(names = "--format", paramLabel = "json|table", defaultValue = "table", description = "How to print, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--format", paramLabel = "json|table", defaultValue = "table",
+            description = "How to print, ${DEFAULT-VALUE} by default.")
     private AnalyseCommand.Format format;
 
     @Override
@@ -88,15 +101,20 @@ public final class CompareCommand implements Callable<Integer> {
         PrintWriter errors = spec.commandLine().getErr();
         sources.failures().forEach(failure -> errors.println("grenu: " + failure));
         ShotFilter wanted = ShotFilter.parse(filter);
-        List<MeasuredShot> shots = sources.shots().stream().filter(shot -> wanted.matches(new MeasuredSubject(shot))).toList();
+        List<MeasuredShot> shots = sources.shots()
+                .stream()
+                .filter(shot -> wanted.matches(new MeasuredSubject(shot)))
+                .toList();
         if (shots.isEmpty()) {
-            errors.println("grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
+            errors.println(
+                    "grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
             errors.flush();
             return AnalyseCommand.FAILED;
         }
         Comparison comparison = Comparison.of(question(shots), shots);
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == AnalyseCommand.Format.json ? ComparisonJson.write(comparison) : ComparisonTable.write(comparison));
+        out.print(format == AnalyseCommand.Format.json ? ComparisonJson.write(comparison)
+                : ComparisonTable.write(comparison));
         out.flush();
         errors.flush();
         return sources.failures().isEmpty() ? 0 : AnalyseCommand.FAILED;
@@ -104,14 +122,18 @@ public final class CompareCommand implements Callable<Integer> {
 
     private Question question(List<MeasuredShot> shots) {
         List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
-        List<Variable> variables = factors.stream().map(name -> name.equals(RunOrder.KEY) ? RunOrder.among(shots) : variable(name, sheets)).toList();
+        List<Variable> variables = factors.stream()
+                .map(name -> name.equals(RunOrder.KEY) ? RunOrder.among(shots) : variable(name, sheets))
+                .toList();
         List<Question.Pair> pairs = interactions.stream().map(pair -> pair(pair, variables)).toList();
         Map<String, Double> kept = margins(sheets);
         List<Response> asked = responses.isEmpty() ? StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)
                 : responses.stream().map(name -> response(name, sheets, kept)).toList();
-        ComparisonBasis ground = ComparisonBasis.find(basis).orElseThrow(() -> refused("--basis", basis,
-                Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
-        Optional<Factor> blocks = Optional.ofNullable(block).map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
+        ComparisonBasis ground = ComparisonBasis.find(basis)
+                .orElseThrow(() -> refused("--basis", basis,
+                        Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
+        Optional<Factor> blocks = Optional.ofNullable(block)
+                .map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
         return new Question(variables, pairs, asked, ground, blocks, kept, stepsOf(variables), holm);
     }
 
@@ -122,21 +144,28 @@ public final class CompareCommand implements Callable<Integer> {
         if (factor.isPresent()) {
             return new Variable.Treatment(factor.get(), byLevel || !factor.get().numeric());
         }
-        return StandardResponse.find(name).map(Variable::of).orElseThrow(() -> refused("--factor", name,
-                Stream.concat(factorNames(sheets), Stream.of("beverage", "ratio"))));
+        return StandardResponse.find(name)
+                .map(Variable::of)
+                .orElseThrow(() -> refused("--factor", name,
+                        Stream.concat(factorNames(sheets), Stream.of("beverage", "ratio"))));
     }
 
     private Question.Pair pair(String typed, List<Variable> variables) {
         String[] names = typed.split(":");
         if (names.length == 2) {
-            Optional<Variable> first = variables.stream().filter(variable -> variable.key().equals(names[0])).findFirst();
-            Optional<Variable> second = variables.stream().filter(variable -> variable.key().equals(names[1])).findFirst();
+            Optional<Variable> first = variables.stream()
+                    .filter(variable -> variable.key().equals(names[0]))
+                    .findFirst();
+            Optional<Variable> second = variables.stream()
+                    .filter(variable -> variable.key().equals(names[1]))
+                    .findFirst();
             if (first.isPresent() && second.isPresent() && !first.equals(second)) {
                 return new Question.Pair(first.get(), second.get());
             }
         }
-        throw new ParameterException(spec.commandLine(), "--interaction: “" + typed + "” must name two of the factors, such as "
-                + variables.stream().map(Variable::key).limit(2).collect(Collectors.joining(":")) + ".");
+        throw new ParameterException(spec.commandLine(),
+                "--interaction: “" + typed + "” must name two of the factors, such as "
+                        + variables.stream().map(Variable::key).limit(2).collect(Collectors.joining(":")) + ".");
     }
 
     private static Optional<Factor> factor(String name, List<ShotSheet> sheets) {
@@ -144,8 +173,12 @@ public final class CompareCommand implements Callable<Integer> {
     }
 
     private Response response(String name, List<ShotSheet> sheets, Map<String, Double> kept) {
-        Optional<Response> own = OwnFactor.of(name, sheets).filter(OwnFactor::numeric).map(entry -> new OwnResponse(entry, kept.getOrDefault(name, 0.0)));
-        return StandardResponse.find(name).or(() -> own).orElseThrow(() -> refused("--response", name, responseNames(sheets)));
+        Optional<Response> own = OwnFactor.of(name, sheets)
+                .filter(OwnFactor::numeric)
+                .map(entry -> new OwnResponse(entry, kept.getOrDefault(name, 0.0)));
+        return StandardResponse.find(name)
+                .or(() -> own)
+                .orElseThrow(() -> refused("--response", name, responseNames(sheets)));
     }
 
     private Map<String, Double> margins(List<ShotSheet> sheets) {
@@ -154,7 +187,8 @@ public final class CompareCommand implements Callable<Integer> {
             int sign = typed.indexOf('=');
             OptionalDouble number = sign < 1 ? OptionalDouble.empty() : DecimalText.parse(typed.substring(sign + 1));
             if (number.isEmpty() || number.getAsDouble() < 0) {
-                throw new ParameterException(spec.commandLine(), "--margin: “" + typed + "” must be a response and a number that is not negative, such as strength=0.3.");
+                throw new ParameterException(spec.commandLine(), "--margin: “" + typed
+                        + "” must be a response and a number that is not negative, such as strength=0.3.");
             }
             String name = typed.substring(0, sign);
             if (StandardResponse.find(name).isEmpty() && OwnFactor.of(name, sheets).isEmpty()) {
@@ -171,7 +205,8 @@ public final class CompareCommand implements Callable<Integer> {
             int sign = typed.lastIndexOf('=');
             OptionalDouble number = sign < 1 ? OptionalDouble.empty() : DecimalText.parse(typed.substring(sign + 1));
             if (number.isEmpty() || !(number.getAsDouble() > 0)) {
-                throw new ParameterException(spec.commandLine(), "--step: “" + typed + "” must be a factor and a number above zero, such as grind=0.2.");
+                throw new ParameterException(spec.commandLine(),
+                        "--step: “" + typed + "” must be a factor and a number above zero, such as grind=0.2.");
             }
             String name = typed.substring(0, sign);
             if (variables.stream().noneMatch(variable -> variable.key().equals(name) && variable.numeric())) {
@@ -189,10 +224,12 @@ public final class CompareCommand implements Callable<Integer> {
     }
 
     private static Stream<String> responseNames(List<ShotSheet> sheets) {
-        return Stream.concat(Stream.of(StandardResponse.values()).map(Response::key), OwnFactor.all(sheets).stream().filter(OwnFactor::numeric).map(Factor::key));
+        return Stream.concat(Stream.of(StandardResponse.values()).map(Response::key),
+                OwnFactor.all(sheets).stream().filter(OwnFactor::numeric).map(Factor::key));
     }
 
     private ParameterException refused(String option, String name, Stream<String> known) {
-        return new ParameterException(spec.commandLine(), option + ": “" + name + "” is not known. There are " + known.collect(Collectors.joining(", ")) + ".");
+        return new ParameterException(spec.commandLine(),
+                option + ": “" + name + "” is not known. There are " + known.collect(Collectors.joining(", ")) + ".");
     }
 }

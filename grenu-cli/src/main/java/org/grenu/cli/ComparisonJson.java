@@ -53,13 +53,19 @@ final class ComparisonJson {
     }
 
     private static void answer(ObjectNode node, ResponseAnswer answer) {
-        node.put("response", answer.response().key()).put("title", answer.response().title()).put("unit", answer.response().differenceUnit())
-                .put("margin", answer.margin()).put("model", answer.model()).put("shots", answer.rows().size()).put("residual_df", answer.residualDf());
+        node.put("response", answer.response().key())
+                .put("title", answer.response().title())
+                .put("unit", answer.response().differenceUnit())
+                .put("margin", answer.margin())
+                .put("model", answer.model())
+                .put("shots", answer.rows().size())
+                .put("residual_df", answer.residualDf());
         AnalysisJson.put(node, "spread", OptionalDouble.of(answer.deviation()));
         ArrayNode effects = node.putArray("effects");
         answer.effects().forEach(effect -> effect(effects.addObject(), effect));
         ArrayNode confounders = node.putArray("confounders");
-        answer.confounders().forEach(one -> confounders.addObject().put("factor", one.asked().key()).put("with", one.what().key()));
+        answer.confounders()
+                .forEach(one -> confounders.addObject().put("factor", one.asked().key()).put("with", one.what().key()));
         ArrayNode tests = node.putArray("tests");
         for (TermTest test : answer.tests()) {
             test(tests.addObject().put("term", test.term()), test.test());
@@ -72,13 +78,22 @@ final class ComparisonJson {
         }
         ArrayNode points = node.putArray("points");
         for (RowResidual row : answer.rows()) {
-            points.addObject().put("shot", row.shot().name()).put("value", row.value()).put("residual", row.residual()).put("leverage", row.leverage()).put("far_out", row.farOut())
+            points.addObject()
+                    .put("shot", row.shot().name())
+                    .put("value", row.value())
+                    .put("residual", row.residual())
+                    .put("leverage", row.leverage())
+                    .put("far_out", row.farOut())
                     .put("block", row.block().orElse(null));
         }
         ArrayNode leftOut = node.putArray("left_out");
         answer.leftOut().forEach(shot -> leftOut.add(shot.name()));
         ObjectNode sources = node.putObject("variance_from");
-        answer.sources().ifPresent(s -> sources.put("reading", s.reading()).put("weighing", s.weighing()).put("shot_to_shot", s.shotToShot()).put("day_to_day", s.dayToDay()));
+        answer.sources()
+                .ifPresent(s -> sources.put("reading", s.reading())
+                        .put("weighing", s.weighing())
+                        .put("shot_to_shot", s.shotToShot())
+                        .put("day_to_day", s.dayToDay()));
     }
 
     private static void effect(ObjectNode node, Effect effect) {
@@ -117,10 +132,13 @@ final class ComparisonJson {
     }
 
     private static void estimate(ObjectNode node, Optional<Estimate> estimate, double halfWidth) {
-        AnalysisJson.put(node, "estimate", estimate.isPresent() ? OptionalDouble.of(estimate.get().value()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "estimate",
+                estimate.isPresent() ? OptionalDouble.of(estimate.get().value()) : OptionalDouble.empty());
         AnalysisJson.put(node, "interval_half_width", OptionalDouble.of(halfWidth));
-        AnalysisJson.put(node, "se", estimate.isPresent() ? OptionalDouble.of(estimate.get().se()) : OptionalDouble.empty());
-        AnalysisJson.put(node, "df", estimate.isPresent() ? OptionalDouble.of(estimate.get().df()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "se",
+                estimate.isPresent() ? OptionalDouble.of(estimate.get().se()) : OptionalDouble.empty());
+        AnalysisJson.put(node, "df",
+                estimate.isPresent() ? OptionalDouble.of(estimate.get().df()) : OptionalDouble.empty());
     }
 
     private static void test(ObjectNode node, Optional<FTest> test) {
@@ -131,9 +149,13 @@ final class ComparisonJson {
     }
 
     private static void guard(ObjectNode node, GuardNote note) {
-        node.put("kind", note.kind().name().toLowerCase(Locale.ROOT)).put("title", note.title()).put("words", note.words());
+        node.put("kind", note.kind().name().toLowerCase(Locale.ROOT))
+                .put("title", note.title())
+                .put("words", note.words());
         note.sensitivity().ifPresent(sensitivity -> {
-            ObjectNode without = node.putObject("sensitivity").put("words", sensitivity.words()).put("stands", sensitivity.stands());
+            ObjectNode without = node.putObject("sensitivity")
+                    .put("words", sensitivity.words())
+                    .put("stands", sensitivity.stands());
             ArrayNode shots = without.putArray("without");
             sensitivity.without().forEach(shot -> shots.add(shot.name()));
         });

@@ -24,22 +24,38 @@ final class ComparisonTable {
         comparison.sentence().rest().forEach(sentence -> out.append(sentence).append('\n'));
         out.append('\n').append(TextTable.aligned(effects(comparison)));
         out.append("\nModels\n");
-        comparison.answers().forEach(answer -> out.append("  ").append(answer.model()).append(leftOut(answer)).append('\n'));
+        comparison.answers()
+                .forEach(answer -> out.append("  ").append(answer.model()).append(leftOut(answer)).append('\n'));
         out.append("\nWhere the spread comes from\n");
-        comparison.answers().forEach(answer -> answer.sources().ifPresent(sources -> out.append("  ").append(answer.response().title()).append(": ")
-                .append(sources.byName().entrySet().stream().map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
-                        .collect(Collectors.joining(", "))).append(' ').append(answer.response().differenceUnit()).append('\n')));
+        comparison.answers()
+                .forEach(answer -> answer.sources()
+                        .ifPresent(sources -> out.append("  ")
+                                .append(answer.response().title())
+                                .append(": ")
+                                .append(sources.byName()
+                                        .entrySet()
+                                        .stream()
+                                        .map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
+                                        .collect(Collectors.joining(", ")))
+                                .append(' ')
+                                .append(answer.response().differenceUnit())
+                                .append('\n')));
         out.append("\nWhat else differed\n");
         comparison.guard().forEach(note -> out.append("  ").append(guard(note)).append('\n'));
-        return out.append("\n± is the 95 % interval; between several levels it holds for all pairs at once (Tukey).\n").toString();
+        return out.append("\n± is the 95 % interval; between several levels it holds for all pairs at once (Tukey).\n")
+                .toString();
     }
 
     private static List<List<String>> effects(Comparison comparison) {
-        List<List<String>> rows = new ArrayList<>(List.of(List.of("change", "response", "effect", "unit", "same within", "p", "p by ranks", "verdict", "evidence")));
+        List<List<String>> rows = new ArrayList<>(List.of(List.of("change", "response", "effect", "unit", "same within",
+                "p", "p by ranks", "verdict", "evidence")));
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                rows.add(List.of(Wording.what(effect), answer.response().title(), effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
-                        "±" + DecimalText.exact(effect.margin()), p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
+                rows.add(List.of(Wording.what(effect), answer.response().title(),
+                        effect.estimate().isPresent() ? Wording.signed(effect) : "–",
+                        answer.response().differenceUnit(),
+                        "±" + DecimalText.exact(effect.margin()), p(effect.p()),
+                        effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
                         effect.verdict().words(), effect.evidence()));
             }
         }
@@ -51,7 +67,9 @@ final class ComparisonTable {
     }
 
     private static String leftOut(ResponseAnswer answer) {
-        return answer.leftOut().isEmpty() ? "" : " Without " + answer.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + ": something asked about is unknown there.";
+        return answer.leftOut().isEmpty() ? ""
+                : " Without " + answer.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", "))
+                        + ": something asked about is unknown there.";
     }
 
     private static String guard(GuardNote note) {

@@ -72,10 +72,14 @@ final class ComparisonValidation {
     private static List<MeasuredShot> pool(double grind, int shots, long seed) {
         List<MeasuredShot> pool = new ArrayList<>();
         for (int i = 0; i < shots; i++) {
-            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93, DemoProfile.STRAIGHT_NINE.profile(), 38, 90);
+            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93,
+                    DemoProfile.STRAIGHT_NINE.profile(), 38, 90);
             SimulatedShot shot = new SimulatedRig(seed + 7L * i).pull(recipe, List.of());
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
-                    .with(SheetField.ZERO, shot.zero()).with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
+            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
+                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
+                    .with(SheetField.ZERO, shot.zero())
+                    .with(SheetField.READINGS,
+                            shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
             pool.add(new MeasuredShot(grind + "-" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
         }
         return pool;
@@ -99,7 +103,8 @@ final class ComparisonValidation {
                 | asked | found | wanted |
                 |---|---|---|
                 %s
-                """, studies, studies, EACH, EACH, pool, truth, spread, 196 * Math.sqrt(0.05 * 0.95 / studies), String.join("\n", rows));
+                """, studies, studies, EACH, EACH, pool, truth, spread, 196 * Math.sqrt(0.05 * 0.95 / studies),
+                String.join("\n", rows));
     }
 
     private void row(String asked, double share, String wanted) {
@@ -116,13 +121,16 @@ final class ComparisonValidation {
     private void falseDiffers() {
         row("“differs” where nothing does", share(() -> {
             List<MeasuredShot> alike = draw(finer, 2 * EACH);
-            return effect(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)), 0).verdict() instanceof Verdict.Differs;
+            return effect(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)), 0)
+                    .verdict() instanceof Verdict.Differs;
         }), "at most 5 %");
     }
 
     private void wrongSame() {
-        row("“same in practice” where the difference is just the margin", share(() ->
-                effect(arms(draw(finer, EACH), draw(coarser, EACH)), Math.abs(truth)).verdict() instanceof Verdict.SameInPractice), "at most 5 %");
+        row("“same in practice” where the difference is just the margin",
+                share(() -> effect(arms(draw(finer, EACH), draw(coarser, EACH)), Math.abs(truth))
+                        .verdict() instanceof Verdict.SameInPractice),
+                "at most 5 %");
     }
 
     /** As many shots as the forecast asks for, where effect and spread are as it was told. */
@@ -137,7 +145,8 @@ final class ComparisonValidation {
                 Verdict verdict = effect(arms(draw(finer, asked), draw(coarser, asked)), margin).verdict();
                 return verdict instanceof Verdict.Differs || verdict instanceof Verdict.SameInPractice;
             });
-            row(String.format(Locale.ROOT, "an answer with the %d shots an arm forecast for %.1f %%, margin %s", asked, 100 * power(asked, margin), margin == 0 ? "none" : "±0.5"), found,
+            row(String.format(Locale.ROOT, "an answer with the %d shots an arm forecast for %.1f %%, margin %s", asked,
+                    100 * power(asked, margin), margin == 0 ? "none" : "±0.5"), found,
                     String.format(Locale.ROOT, "%.1f ± 5 %%", 100 * power(asked, margin)));
         }
     }
@@ -148,28 +157,40 @@ final class ComparisonValidation {
 
     /** Five days of two shots an arm, each day shifted as a whole. */
     private void days() {
-        row(String.format(Locale.ROOT, "95 %% interval, five days that shift by %.2f points, random intercept", DAY_SHIFT), share(() -> {
-            List<MeasuredShot> shots = new ArrayList<>();
-            List<MeasuredShot> one = draw(finer, 10);
-            List<MeasuredShot> other = draw(coarser, 10);
-            for (int day = 0; day < 5; day++) {
-                double shift = DAY_SHIFT * random.nextGaussian();
-                for (int k = 0; k < 2; k++) {
-                    shots.add(shifted(one.get(2 * day + k), "finer", day, shift));
-                    shots.add(shifted(other.get(2 * day + k), "other", day, shift));
-                }
-            }
-            Effect effect = Comparison.of(Question.of(List.of(ARM), List.of(EY)).inBlocks(Optional.of((Factor) SheetFactor.BLOCK)), shots).answers().get(0).effects().get(0);
-            return Math.abs(effect.estimate().orElseThrow().value() - truth) <= effect.halfWidth();
-        }), "94–96 %");
+        row(String.format(Locale.ROOT, "95 %% interval, five days that shift by %.2f points, random intercept",
+                DAY_SHIFT), share(() -> {
+                    List<MeasuredShot> shots = new ArrayList<>();
+                    List<MeasuredShot> one = draw(finer, 10);
+                    List<MeasuredShot> other = draw(coarser, 10);
+                    for (int day = 0; day < 5; day++) {
+                        double shift = DAY_SHIFT * random.nextGaussian();
+                        for (int k = 0; k < 2; k++) {
+                            shots.add(shifted(one.get(2 * day + k), "finer", day, shift));
+                            shots.add(shifted(other.get(2 * day + k), "other", day, shift));
+                        }
+                    }
+                    Effect effect = Comparison
+                            .of(Question.of(List.of(ARM), List.of(EY))
+                                    .inBlocks(Optional.of((Factor) SheetFactor.BLOCK)), shots)
+                            .answers()
+                            .get(0)
+                            .effects()
+                            .get(0);
+                    return Math.abs(effect.estimate().orElseThrow().value() - truth) <= effect.halfWidth();
+                }), "94–96 %");
     }
 
     private void curves() {
         List<Channel> channels = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
         row("curves of alike shots “differ” anywhere on three channels", share(() -> {
             List<MeasuredShot> alike = draw(finer, 2 * EACH);
-            CurveOverlay overlay = CurveOverlay.of(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)), SheetFactor.ARM, AxisKind.FIRST_DRIP, channels);
-            return CurveDifference.of(overlay, "finer", "other", List.of(), SHUFFLES).orElseThrow().channels().stream().anyMatch(one -> !one.stretches().isEmpty());
+            CurveOverlay overlay = CurveOverlay.of(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)),
+                    SheetFactor.ARM, AxisKind.FIRST_DRIP, channels);
+            return CurveDifference.of(overlay, "finer", "other", List.of(), SHUFFLES)
+                    .orElseThrow()
+                    .channels()
+                    .stream()
+                    .anyMatch(one -> !one.stretches().isEmpty());
         }), "at most 5 %");
     }
 
@@ -186,7 +207,8 @@ final class ComparisonValidation {
     }
 
     private Effect effect(List<MeasuredShot> shots, double margin) {
-        Question question = new Question(List.of(ARM), List.of(), List.of(EY), ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+        Question question = new Question(List.of(ARM), List.of(), List.of(EY), ComparisonBasis.EQUAL_SETTING,
+                Optional.empty(),
                 Map.of(EY.key(), margin), Map.of(), false);
         return Comparison.of(question, shots).answers().get(0).effects().get(0);
     }
@@ -206,18 +228,29 @@ final class ComparisonValidation {
 
     private static List<MeasuredShot> arms(List<MeasuredShot> finer, List<MeasuredShot> other) {
         List<MeasuredShot> shots = new ArrayList<>();
-        finer.forEach(shot -> shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "finer"), shot.measures())));
-        other.forEach(shot -> shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "other"), shot.measures())));
+        finer.forEach(shot -> shots
+                .add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "finer"), shot.measures())));
+        other.forEach(shot -> shots
+                .add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "other"), shot.measures())));
         return shots;
     }
 
     /** The shot as it would read on a day when everything extracts more by so many points. */
     private static MeasuredShot shifted(MeasuredShot shot, String arm, int day, double points) {
-        double strength = points * shot.measures().masses().dose().orElseThrow().value() / shot.measures().masses().beverage().orElseThrow().value();
-        String readings = shot.sheet().numbers(SheetField.READINGS).stream().map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength)).collect(Collectors.joining("; "));
-        ShotSheet sheet = shot.sheet().with(SheetField.READINGS, readings).with(SheetField.ARM, arm).with(SheetField.BLOCK, "day " + day);
+        double strength = points * shot.measures().masses().dose().orElseThrow().value()
+                / shot.measures().masses().beverage().orElseThrow().value();
+        String readings = shot.sheet()
+                .numbers(SheetField.READINGS)
+                .stream()
+                .map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength))
+                .collect(Collectors.joining("; "));
+        ShotSheet sheet = shot.sheet()
+                .with(SheetField.READINGS, readings)
+                .with(SheetField.ARM, arm)
+                .with(SheetField.BLOCK, "day " + day);
         ShotMeasures m = shot.measures();
-        return new MeasuredShot(shot.name(), sheet, new ShotMeasures(m.curve(), Masses.of(sheet, m.curve().beverage()), m.planned(), m.phases(), m.hydraulics()));
+        return new MeasuredShot(shot.name(), sheet, new ShotMeasures(m.curve(), Masses.of(sheet, m.curve().beverage()),
+                m.planned(), m.phases(), m.hydraulics()));
     }
 
     private static double value(MeasuredShot shot) {

@@ -39,7 +39,8 @@ public final class DemoFilesCommand implements Callable<Integer> {
         for (DemoShot shot : shots) {
             write(folder.resolve(fileName(shot)), content(shot));
         }
-        write(folder.resolve(INDEX), shots.stream().map(DemoFilesCommand::fileName).collect(Collectors.joining("\n", "", "\n")));
+        write(folder.resolve(INDEX),
+                shots.stream().map(DemoFilesCommand::fileName).collect(Collectors.joining("\n", "", "\n")));
         write(folder.resolve(SHELF), ShelfJson.write(DemoShelf.items()));
         return 0;
     }

@@ -18,7 +18,8 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Whole libraries: out, in, together, and safe. */
-@Command(name = "library", mixinStandardHelpOptions = true, description = "Export, merge, back up and restore a library.")
+@Command(name = "library", mixinStandardHelpOptions = true,
+        description = "Export, merge, back up and restore a library.")
 public final class LibraryCommand implements Callable<Integer> {
 
     /** What is done with the library. */
@@ -27,7 +28,9 @@ public final class LibraryCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(index = "0", paramLabel = "TASK", description = "export (data package, .zip), workbook (.xlsx), merge (a package or another library), backup, restore.")
+    @Parameters(index = "0", paramLabel = "TASK",
+            description = "export (data package, .zip), workbook (.xlsx), merge (a package or another library), "
+                    + "backup, restore.")
     private String task;
 
     @Parameters(index = "1", paramLabel = "FILE", description = "What to write, or to read.")
@@ -67,7 +70,7 @@ public final class LibraryCommand implements Callable<Integer> {
         LibraryExchange exchange = new LibraryExchange(opened);
         return switch (wanted) {
             case EXPORT -> {
-                write(exchange.dataPackage(opened.summaries(), number -> { }));
+                write(exchange.dataPackage(opened.summaries(), number -> {}));
                 yield "Wrote " + opened.summaries().size() + " shots to " + file + ".";
             }
             case WORKBOOK -> {

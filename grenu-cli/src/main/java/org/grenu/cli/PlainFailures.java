@@ -8,11 +8,15 @@ import java.nio.file.NoSuchFileException;
 import org.grenu.library.LibraryException;
 import picocli.CommandLine;
 
-/** Says in one line what a file system or a library refused, for any command; what is a fault of ours keeps its trace. */
+/**
+ * Says in one line what a file system or a library refused, for any command; what is a fault of ours keeps its
+ * trace.
+ */
 public final class PlainFailures implements CommandLine.IExecutionExceptionHandler {
 
     @Override
-    public int handleExecutionException(Exception failure, CommandLine command, CommandLine.ParseResult arguments) throws Exception {
+    public int handleExecutionException(Exception failure, CommandLine command, CommandLine.ParseResult arguments)
+            throws Exception {
         Exception cause = failure instanceof UncheckedIOException unchecked ? unchecked.getCause() : failure;
         if (!(cause instanceof IOException) && !(cause instanceof LibraryException)) {
             throw failure;
@@ -30,6 +34,7 @@ public final class PlainFailures implements CommandLine.IExecutionExceptionHandl
             return missing.getFile() + ": there is no such file or folder. Check the path.";
         }
         return cause instanceof FileSystemException file && file.getReason() == null && file.getFile() != null
-                ? file.getFile() + ": could not be written or read. Is there a file where a folder is meant?" : cause.getMessage();
+                ? file.getFile() + ": could not be written or read. Is there a file where a folder is meant?"
+                : cause.getMessage();
     }
 }

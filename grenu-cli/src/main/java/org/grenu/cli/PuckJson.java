@@ -23,11 +23,20 @@ final class PuckJson {
         node.put("phases_from", measures.phases().origin().name().toLowerCase(Locale.ROOT));
         ArrayNode phases = node.putArray("phases");
         for (Phase phase : measures.phases().phases()) {
-            ObjectNode item = phases.addObject().put("phase", phase.kind().key()).put("from_s", phase.from()).put("to_s", phase.to())
-                    .put("ended_by", phase.ending().kind().name().toLowerCase(Locale.ROOT)).put("ending", phase.ending().text());
+            ObjectNode item = phases.addObject()
+                    .put("phase", phase.kind().key())
+                    .put("from_s", phase.from())
+                    .put("to_s", phase.to())
+                    .put("ended_by", phase.ending().kind().name().toLowerCase(Locale.ROOT))
+                    .put("ending", phase.ending().text());
             ObjectNode channels = item.putObject("channels");
-            phase.courses().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(course ->
-                    channels.putObject(course.getKey().key()).put("mean", course.getValue().mean()).put("slope_per_s", course.getValue().slope()));
+            phase.courses()
+                    .entrySet()
+                    .stream()
+                    .sorted(Map.Entry.comparingByKey())
+                    .forEach(course -> channels.putObject(course.getKey().key())
+                            .put("mean", course.getValue().mean())
+                            .put("slope_per_s", course.getValue().slope()));
         }
     }
 
@@ -43,7 +52,10 @@ final class PuckJson {
         profile.put("steps_logged", run.get().fromSteps());
         ArrayNode steps = profile.putArray("steps");
         for (StepRun step : run.get().steps()) {
-            ObjectNode item = steps.addObject().put("step", step.step().name()).put("from_s", step.fromSeconds()).put("to_s", step.toSeconds())
+            ObjectNode item = steps.addObject()
+                    .put("step", step.step().name())
+                    .put("from_s", step.fromSeconds())
+                    .put("to_s", step.toSeconds())
                     .put("ended_by", step.ending().name().toLowerCase(Locale.ROOT));
             step.exit().ifPresentOrElse(exit -> item.put("exit", exit.told()), () -> item.putNull("exit"));
             AnalysisJson.put(item, "distance_rms", OptionalDouble.of(step.distance()));
@@ -56,8 +68,12 @@ final class PuckJson {
         AnalysisJson.put(node, "peak_resistance_at_s", OptionalDouble.of(hydraulics.peakSeconds()));
         measured(node, "erosion_pct_per_s", hydraulics.erosion());
         measured(node, "permeability_m2", hydraulics.permeability());
-        hydraulics.channel().ifPresentOrElse(sign -> node.putObject("channel_sign").put("at_s", sign.seconds()).put("fall_share", sign.fall())
-                .put("over_s", sign.overSeconds()).put("likelihood", sign.likelihood()), () -> node.putNull("channel_sign"));
+        hydraulics.channel()
+                .ifPresentOrElse(sign -> node.putObject("channel_sign")
+                        .put("at_s", sign.seconds())
+                        .put("fall_share", sign.fall())
+                        .put("over_s", sign.overSeconds())
+                        .put("likelihood", sign.likelihood()), () -> node.putNull("channel_sign"));
         hydraulics.balance().ifPresentOrElse(balance -> {
             ObjectNode water = node.putObject("water");
             measured(water, "pumped_g", Optional.of(balance.pumped()));

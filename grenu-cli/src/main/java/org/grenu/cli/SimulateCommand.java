@@ -32,7 +32,8 @@ import picocli.CommandLine.Spec;
 
 /** Writes shots of the simulated rig; see docs/cli.md. */
 @Command(name = "simulate", mixinStandardHelpOptions = true,
-        description = "Write simulated shots from a recipe, grind, temperature, profile and seed. The same seed gives the same shots.",
+        description = "Write simulated shots from a recipe, grind, temperature, profile and seed. The same seed "
+                + "gives the same shots.",
         footer = {"", "Exit code 0, or 2 when an option cannot be used."})
 public final class SimulateCommand implements Callable<Integer> {
 
@@ -44,42 +45,54 @@ public final class SimulateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Parameters(paramLabel = "FOLDER", description = "Where to write; made when it does not exist. Files of the same name are kept.")
+    @Parameters(paramLabel = "FOLDER",
+            description = "Where to write; made when it does not exist. Files of the same name are kept.")
     private Path folder;
 
-    @Option(names = "--dose", paramLabel = "G", defaultValue = "18", description = "Dose in g, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--dose", paramLabel = "G", defaultValue = "18",
+            description = "Dose in g, ${DEFAULT-VALUE} by default.")
     private double dose;
 
-    @Option(names = "--beverage", paramLabel = "G", defaultValue = "38", description = "The pump stops when the scale shows this, ${DEFAULT-VALUE} g by default.")
+    @Option(names = "--beverage", paramLabel = "G", defaultValue = "38",
+            description = "The pump stops when the scale shows this, ${DEFAULT-VALUE} g by default.")
     private double beverage;
 
     @Option(names = "--grind", paramLabel = "N", defaultValue = "2.4",
-            description = "Dial of the simulated grinder, ${DEFAULT-VALUE} by default; lower is finer, one notch is 0.2.")
+            description = "Dial of the simulated grinder, ${DEFAULT-VALUE} by default; lower is finer, one notch is "
+                    + "0.2.")
     private double grind;
 
-    @Option(names = "--temperature", paramLabel = "C", defaultValue = "93", description = "Brewing temperature in °C, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--temperature", paramLabel = "C", defaultValue = "93",
+            description = "Brewing temperature in °C, ${DEFAULT-VALUE} by default.")
     private double temperature;
 
     @Option(names = "--profile", paramLabel = "TEXT", defaultValue = "Straight nine",
-            description = "Name of a demo profile, or steps such as \"soak: pressure 2.4 until 2 s after drip; main: pressure 9\".")
+            description = "Name of a demo profile, or steps such as \"soak: pressure 2.4 until 2 s after drip; main: "
+                    + "pressure 9\".")
     private String profile;
 
-    @Option(names = "--age", paramLabel = "DAYS", defaultValue = "14", description = "Days since roast, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--age", paramLabel = "DAYS", defaultValue = "14",
+            description = "Days since roast, ${DEFAULT-VALUE} by default.")
     private double age;
 
-    @Option(names = "--flaw", paramLabel = "NAME", description = "What goes wrong with the log; may be given several times.")
+    @Option(names = "--flaw", paramLabel = "NAME",
+            description = "What goes wrong with the log; may be given several times.")
     private List<String> flaws = List.of();
 
-    @Option(names = "--channel", paramLabel = "SHARE", defaultValue = "0", description = "A channel opens midway that adds this share to the flow, 0 to 2.")
+    @Option(names = "--channel", paramLabel = "SHARE", defaultValue = "0",
+            description = "A channel opens midway that adds this share to the flow, 0 to 2.")
     private double channel;
 
-    @Option(names = "--shots", paramLabel = "N", defaultValue = "1", description = "How many, each from the next seed, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--shots", paramLabel = "N", defaultValue = "1",
+            description = "How many, each from the next seed, ${DEFAULT-VALUE} by default.")
     private int shots;
 
-    @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "First seed, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--seed", paramLabel = "N", defaultValue = "1",
+            description = "First seed, ${DEFAULT-VALUE} by default.")
     private long seed;
 
-    @Option(names = "--format", paramLabel = "csv|json", defaultValue = "csv", description = "How to write, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--format", paramLabel = "csv|json", defaultValue = "csv",
+            description = "How to write, ${DEFAULT-VALUE} by default.")
     private Format format;
 
     @Override
@@ -118,14 +131,20 @@ public final class SimulateCommand implements Callable<Integer> {
     }
 
     private Profile profile() {
-        return Arrays.stream(DemoProfile.values()).filter(demo -> demo.title().equalsIgnoreCase(profile.strip())).findFirst()
-                .map(DemoProfile::profile).orElseGet(() -> Profile.parse(profile));
+        return Arrays.stream(DemoProfile.values())
+                .filter(demo -> demo.title().equalsIgnoreCase(profile.strip()))
+                .findFirst()
+                .map(DemoProfile::profile)
+                .orElseGet(() -> Profile.parse(profile));
     }
 
     private LogFlaw flaw(String name) {
-        return Arrays.stream(LogFlaw.values()).filter(flaw -> name(flaw).equals(name.strip().toLowerCase(Locale.ROOT))).findFirst()
+        return Arrays.stream(LogFlaw.values())
+                .filter(flaw -> name(flaw).equals(name.strip().toLowerCase(Locale.ROOT)))
+                .findFirst()
                 .orElseThrow(() -> refused("--flaw: “" + name + "” is not known. Known: "
-                        + Arrays.stream(LogFlaw.values()).map(SimulateCommand::name).collect(Collectors.joining(", ")) + "."));
+                        + Arrays.stream(LogFlaw.values()).map(SimulateCommand::name).collect(Collectors.joining(", "))
+                        + "."));
     }
 
     private static String name(LogFlaw flaw) {
@@ -133,14 +152,20 @@ public final class SimulateCommand implements Callable<Integer> {
     }
 
     private ShotSheet sheet(PuckRecipe recipe, SimulatedShot shot) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.GRIND, grind).with(SheetField.TEMPERATURE, temperature)
-                .with(SheetField.PROFILE_STEPS, recipe.profile().text()).with(SheetField.DOSE, dose).with(SheetField.SIMULATED, "yes")
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.GRIND, grind)
+                .with(SheetField.TEMPERATURE, temperature)
+                .with(SheetField.PROFILE_STEPS, recipe.profile().text())
+                .with(SheetField.DOSE, dose)
+                .with(SheetField.SIMULATED, "yes")
                 .withExtra("seed", Long.toString(seed));
         if (shot.readings().isEmpty()) {
             return sheet;
         }
-        return sheet.with(SheetField.READINGS, shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
-                .with(SheetField.ZERO, shot.zero()).with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+        return sheet
+                .with(SheetField.READINGS,
+                        shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
+                .with(SheetField.ZERO, shot.zero())
+                .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
     }
 
     private ParameterException refused(String why) {

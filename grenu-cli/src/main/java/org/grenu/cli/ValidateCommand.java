@@ -19,17 +19,20 @@ public final class ValidateCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    @Option(names = "--shots", paramLabel = "N", defaultValue = "600", description = "How many shots, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--shots", paramLabel = "N", defaultValue = "600",
+            description = "How many shots, ${DEFAULT-VALUE} by default.")
     private int shots;
 
-    @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "Other seeds give other shots, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--seed", paramLabel = "N", defaultValue = "1",
+            description = "Other seeds give other shots, ${DEFAULT-VALUE} by default.")
     private long seed;
 
     @Option(names = "--comparisons", paramLabel = "N", defaultValue = "0",
             description = "Check comparisons instead, on so many simulated studies of each kind.")
     private int comparisons;
 
-    @Option(names = "--pool", paramLabel = "N", defaultValue = "1500", description = "Simulated shots an arm from which the studies are drawn, ${DEFAULT-VALUE} by default.")
+    @Option(names = "--pool", paramLabel = "N", defaultValue = "1500",
+            description = "Simulated shots an arm from which the studies are drawn, ${DEFAULT-VALUE} by default.")
     private int pool;
 
     @Override
@@ -38,7 +41,8 @@ public final class ValidateCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), "--shots must lie between 3 and 100000.");
         }
         if (comparisons < 0 || pool < 40 || pool > 100_000) {
-            throw new ParameterException(spec.commandLine(), "--comparisons must not be negative, and --pool must lie between 40 and 100000.");
+            throw new ParameterException(spec.commandLine(),
+                    "--comparisons must not be negative, and --pool must lie between 40 and 100000.");
         }
         PrintWriter out = spec.commandLine().getOut();
         if (comparisons > 0) {
@@ -73,13 +77,17 @@ public final class ValidateCommand implements Callable<Integer> {
 
                 | begin of | within %.1f s |
                 |---|---|
-                """, report.shots(), shots, seed, RecoveryStudy.DRIP_SECONDS, percent(report.drip()), RecoveryStudy.BORDER_SECONDS,
+                """, report.shots(), shots, seed, RecoveryStudy.DRIP_SECONDS, percent(report.drip()),
+                RecoveryStudy.BORDER_SECONDS,
                 percent(report.allBorders()), RecoveryStudy.BEVERAGE_GRAMS, percent(report.beverage()), report.clean(),
                 percent(report.falseRepairs()), RecoveryStudy.BORDER_SECONDS));
-        report.borders().forEach((kind, count) -> text.append(String.format(Locale.ROOT, "| %s | %d of %d |%n", kind.key().replace('_', ' '), count[0], count[1])));
+        report.borders()
+                .forEach((kind, count) -> text.append(String.format(Locale.ROOT, "| %s | %d of %d |%n",
+                        kind.key().replace('_', ' '), count[0], count[1])));
         text.append("\n## Flaws by kind\n\n| flaw | found |\n|---|---|\n");
-        report.flaws().forEach((flaw, count) -> text.append(String.format(Locale.ROOT, "| %s | %d of %d |%n",
-                flaw.name().toLowerCase(Locale.ROOT).replace('_', ' '), count[0], count[1])));
+        report.flaws()
+                .forEach((flaw, count) -> text.append(String.format(Locale.ROOT, "| %s | %d of %d |%n",
+                        flaw.name().toLowerCase(Locale.ROOT).replace('_', ' '), count[0], count[1])));
         return text.toString();
     }
 

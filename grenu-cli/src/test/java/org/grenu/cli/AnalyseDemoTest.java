@@ -23,13 +23,16 @@ import picocli.CommandLine;
 class AnalyseDemoTest {
 
     private static final List<DemoShot> TRUTH = DemoStudy.shots();
-    private static final List<String> FILES = TRUTH.stream().map(shot -> Path.of("../demo", DemoFilesCommand.fileName(shot)).toString()).toList();
+    private static final List<String> FILES = TRUTH.stream()
+            .map(shot -> Path.of("../demo", DemoFilesCommand.fileName(shot)).toString())
+            .toList();
 
     private static String run(String... options) {
         StringWriter out = new StringWriter();
         List<String> arguments = new ArrayList<>(FILES);
         arguments.addAll(List.of(options));
-        int code = new CommandLine(new AnalyseCommand()).setOut(new PrintWriter(out)).execute(arguments.toArray(String[]::new));
+        int code = new CommandLine(new AnalyseCommand()).setOut(new PrintWriter(out))
+                .execute(arguments.toArray(String[]::new));
         assertThat(code).isZero();
         return out.toString();
     }
@@ -42,14 +45,22 @@ class AnalyseDemoTest {
             DemoShot truth = TRUTH.get(i);
             JsonNode shot = shots.get(i);
             assertThat(shot.path("file").asText()).isEqualTo(FILES.get(i));
-            assertThat(shot.at("/times_s/pump_on_to_pump_off").asDouble()).as(truth.name()).isCloseTo(truth.truth().pumpOffSeconds(), within(0.5));
+            assertThat(shot.at("/times_s/pump_on_to_pump_off").asDouble()).as(truth.name())
+                    .isCloseTo(truth.truth().pumpOffSeconds(), within(0.5));
             if (!truth.shot().sheet().numbers(SheetField.READINGS).isEmpty()) {
-                double yield = truth.truth().strengthPercent() * truth.truth().beverageGrams() / shot.path("dose_g").asDouble();
+                double yield = truth.truth().strengthPercent() * truth.truth().beverageGrams()
+                        / shot.path("dose_g").asDouble();
                 double expanded = shot.at("/ey_as_dosed_pct/U").asDouble();
                 // k = 2 leaves one shot in twenty outside; half as much again leaves next to none.
-                assertThat(shot.at("/ey_as_dosed_pct/value").asDouble()).as(truth.name()).isCloseTo(yield, within(1.5 * expanded));
-                assertThat(shot.at("/ey_dry_pct/value").asDouble()).isCloseTo(shot.at("/ey_as_dosed_pct/value").asDouble() / 0.982, within(1e-9));
-                double shares = IntStream.of(0, 1, 2, 3).mapToDouble(k -> shot.at("/budget_dry/" + List.of("strength", "beverage", "dose", "moisture").get(k)).asDouble()).sum();
+                assertThat(shot.at("/ey_as_dosed_pct/value").asDouble()).as(truth.name())
+                        .isCloseTo(yield, within(1.5 * expanded));
+                assertThat(shot.at("/ey_dry_pct/value").asDouble())
+                        .isCloseTo(shot.at("/ey_as_dosed_pct/value").asDouble() / 0.982, within(1e-9));
+                double shares = IntStream.of(0, 1, 2, 3)
+                        .mapToDouble(k -> shot
+                                .at("/budget_dry/" + List.of("strength", "beverage", "dose", "moisture").get(k))
+                                .asDouble())
+                        .sum();
                 assertThat(shares).isCloseTo(1, within(1e-9));
             }
         }
@@ -60,7 +71,8 @@ class AnalyseDemoTest {
         JsonNode weighed = new ObjectMapper().readTree(run("--format", "json")).path("shots");
         for (int i = 0; i < TRUTH.size(); i++) {
             JsonNode shot = weighed.get(i);
-            assertThat(shot.path("beverage_source").asText()).isEqualTo(TRUTH.get(i).shot().sheet().numbers(SheetField.READINGS).isEmpty() ? "curve" : "weighed");
+            assertThat(shot.path("beverage_source").asText()).isEqualTo(
+                    TRUTH.get(i).shot().sheet().numbers(SheetField.READINGS).isEmpty() ? "curve" : "weighed");
         }
         JsonNode knocked = weighed.get(4);
         assertThat(knocked.at("/repairs/0/kind").asText()).isEqualTo("scale_knock");
@@ -84,20 +96,24 @@ class AnalyseDemoTest {
             for (int k = 0; k < phases.size(); k++) {
                 right = right && phases.get(k).path("phase").asText().equals(simulated.get(k).kind().key())
                         && Math.abs(phases.get(k).path("from_s").asDouble() - simulated.get(k).seconds()) < 0.8;
-                assertThat(phases.get(k).path("ended_by").asText()).as(truth.name()).isIn("condition", "time_limit", "mass", "pump_off", "operator", "end_of_log", "unknown");
-                assertThat(phases.get(k).path("to_s").asDouble()).isGreaterThan(phases.get(k).path("from_s").asDouble());
+                assertThat(phases.get(k).path("ended_by").asText()).as(truth.name())
+                        .isIn("condition", "time_limit", "mass", "pump_off", "operator", "end_of_log", "unknown");
+                assertThat(phases.get(k).path("to_s").asDouble())
+                        .isGreaterThan(phases.get(k).path("from_s").asDouble());
             }
             bordersRight += right ? 1 : 0;
             assertThat(shot.at("/profile/steps").size()).as(truth.name()).isPositive();
             JsonNode water = shot.at("/hydraulics/water");
             if (!water.isNull() && !water.path("kept_g").isNull()) {
                 assertThat(water.at("/pumped_g/value").asDouble()).as("what is pumped is in the cup or kept")
-                        .isCloseTo(water.at("/in_beverage_g/value").asDouble() + water.at("/kept_g/value").asDouble(), within(1e-6));
+                        .isCloseTo(water.at("/in_beverage_g/value").asDouble() + water.at("/kept_g/value").asDouble(),
+                                within(1e-6));
             }
             boolean found = !shot.at("/hydraulics/channel_sign").isNull();
             channels += found ? 1 : 0;
         }
-        assertThat(bordersRight).as("shots whose every border is within 0.8 s").isGreaterThanOrEqualTo(TRUTH.size() * 95 / 100 - 1);
+        assertThat(bordersRight).as("shots whose every border is within 0.8 s")
+                .isGreaterThanOrEqualTo(TRUTH.size() * 95 / 100 - 1);
         assertThat(channels).as("channel signs").isBetween(1, 4);
         assertThat(shots.get(25).at("/hydraulics/channel_sign/likelihood").asDouble()).isGreaterThan(0.5);
     }

@@ -40,7 +40,8 @@ class CommandsTest {
     }
 
     private int analyse(Object... arguments) {
-        return new CommandLine(new AnalyseCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err))
+        return new CommandLine(new AnalyseCommand()).setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(err))
                 .execute(Stream.of(arguments).map(String::valueOf).toArray(String[]::new));
     }
 
@@ -51,7 +52,8 @@ class CommandsTest {
     /** Handbook §§3–4: the worked example through the whole command. */
     @Test
     void jsonHoldsTheWorkedExample() throws IOException {
-        assertThat(analyse(file, "--dose", "18", "--beverage", "41,2", "--strength", "9.41", "--moisture", "3.5", "--format", "json")).isZero();
+        assertThat(analyse(file, "--dose", "18", "--beverage", "41,2", "--strength", "9.41", "--moisture", "3.5",
+                "--format", "json")).isZero();
         JsonNode shot = first();
         assertThat(shot.at("/ey_as_dosed_pct/value").asDouble()).isCloseTo(21.538, within(5e-4));
         assertThat(shot.at("/ey_as_dosed_pct/U").asDouble()).isCloseTo(0.157, within(5e-4));
@@ -67,7 +69,8 @@ class CommandsTest {
         analyse(file, "--format", "json");
         List<String> names = new ArrayList<>();
         first().fieldNames().forEachRemaining(names::add);
-        assertThat(names).contains("file", "dose_g", "beverage_g", "ratio", "strength_pct", "solids_g", "ey_as_dosed_pct", "ey_dry_pct",
+        assertThat(names).contains("file", "dose_g", "beverage_g", "ratio", "strength_pct", "solids_g",
+                "ey_as_dosed_pct", "ey_dry_pct",
                 "budget", "first_drip_s", "times_s", "peak_pressure_bar", "mean_pressure_bar", "repairs", "findings",
                 "phases", "phases_from", "profile", "hydraulics");
         assertThat(first().at("/phases/0/phase").asText()).isEqualTo("wetting");
@@ -87,7 +90,8 @@ class CommandsTest {
         JsonNode shot = first();
         assertThat(shot.at("/beverage_g").asDouble()).isCloseTo(SHOT.truth().beverageGrams(), within(0.2));
         assertThat(shot.at("/beverage_source").asText()).isEqualTo("curve");
-        for (String unknown : List.of("/dose_g", "/strength_pct", "/ey_as_dosed_pct", "/ey_dry_pct", "/budget", "/ratio")) {
+        for (String unknown : List.of("/dose_g", "/strength_pct", "/ey_as_dosed_pct", "/ey_dry_pct", "/budget",
+                "/ratio")) {
             assertThat(shot.at(unknown).isNull()).as(unknown).isTrue();
         }
     }
@@ -96,9 +100,11 @@ class CommandsTest {
     void errorsGoToStandardErrorAndTheOtherFilesAreStillAnalysed() throws IOException {
         Path broken = folder.resolve("broken.csv");
         Files.writeString(broken, "time,pressure\n0,1\n1,abc\n");
-        assertThat(analyse(broken, file, folder.resolve("none.csv"), "--format", "json")).isEqualTo(AnalyseCommand.FAILED);
+        assertThat(analyse(broken, file, folder.resolve("none.csv"), "--format", "json"))
+                .isEqualTo(AnalyseCommand.FAILED);
         assertThat(first().at("/file").asText()).isEqualTo(file.toString());
-        assertThat(err.toString()).contains("broken.csv, line 3: pressure is “abc”").contains("none.csv: There is no such file.");
+        assertThat(err.toString()).contains("broken.csv, line 3: pressure is “abc”")
+                .contains("none.csv: There is no such file.");
     }
 
     @Test
@@ -112,15 +118,20 @@ class CommandsTest {
     @Test
     void theTableIsForPeople() {
         assertThat(analyse(file)).isZero();
-        assertThat(out.toString()).contains("EY as dosed %").containsPattern("2[12]\\.\\d\\d ±0\\.16").contains("k = 2");
+        assertThat(out.toString()).contains("EY as dosed %")
+                .containsPattern("2[12]\\.\\d\\d ±0\\.16")
+                .contains("k = 2");
     }
 
     @Test
     void simulatedShotsFollowFromTheirSeedAndSaySo() throws IOException {
         Path target = folder.resolve("sim");
-        int code = new CommandLine(new SimulateCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err)).execute(target.toString(),
-                "--shots", "2", "--seed", "5", "--profile", "soak: pressure 2.4 until 2 s after drip or 30 s; main: pressure 9", "--flaw", "knocked_scale",
-                "--format", "json", "--beverage", "36");
+        int code = new CommandLine(new SimulateCommand()).setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(err))
+                .execute(target.toString(),
+                        "--shots", "2", "--seed", "5", "--profile",
+                        "soak: pressure 2.4 until 2 s after drip or 30 s; main: pressure 9", "--flaw", "knocked_scale",
+                        "--format", "json", "--beverage", "36");
         assertThat(code).isZero();
         JsonNode shot = new ObjectMapper().readTree(target.resolve("simulated-6.json").toFile());
         assertThat(shot.at("/record/simulated").asBoolean()).isTrue();
@@ -128,9 +139,11 @@ class CommandsTest {
         analyse(target.resolve("simulated-5.json"), "--format", "json");
         assertThat(first().at("/repairs/0/kind").asText()).isEqualTo("scale_knock");
         assertThat(first().at("/profile/steps/0/exit").asText()).isEqualTo("2 s after drip");
-        for (String[] bad : new String[][] {{"--flaw", "ghost", "“ghost” is not known. Known: forgotten_tare"}, {"--dose", "90", "dose must lie between 5.0 and 30.0 g"},
-            {"--profile", "nine", "Step 1 of the profile is not understood."}, {"--seed", "5", "exists already"}}) {
-            assertThat(new CommandLine(new SimulateCommand()).setErr(new PrintWriter(err)).execute(target.toString(), bad[0], bad[1], "--format", "json")).isEqualTo(2);
+        for (String[] bad : new String[][] {{"--flaw", "ghost", "“ghost” is not known. Known: forgotten_tare"},
+                {"--dose", "90", "dose must lie between 5.0 and 30.0 g"},
+                {"--profile", "nine", "Step 1 of the profile is not understood."}, {"--seed", "5", "exists already"}}) {
+            assertThat(new CommandLine(new SimulateCommand()).setErr(new PrintWriter(err))
+                    .execute(target.toString(), bad[0], bad[1], "--format", "json")).isEqualTo(2);
             assertThat(err.toString()).contains(bad[2]);
         }
     }
@@ -138,7 +151,8 @@ class CommandsTest {
     @Test
     void theDemosFilesReplaceNoOthersAndWhatIsRefusedIsSaidInOneLine() throws IOException {
         Path target = folder.resolve("demo");
-        CommandLine command = new CommandLine(new DemoFilesCommand()).setErr(new PrintWriter(err)).setExecutionExceptionHandler(new PlainFailures());
+        CommandLine command = new CommandLine(new DemoFilesCommand()).setErr(new PrintWriter(err))
+                .setExecutionExceptionHandler(new PlainFailures());
         assertThat(command.execute(target.toString())).isZero();
         assertThat(command.execute(target.toString())).as("what is the same stays").isZero();
         Files.writeString(target.resolve(DemoFilesCommand.SHELF), "mine");
@@ -151,8 +165,11 @@ class CommandsTest {
 
     @Test
     void aMappingReadsSeveralShotsOfAForeignLog() throws IOException {
-        String rows = IntStream.range(0, 600).mapToObj(i -> String.format(Locale.GERMANY, "%d;%.1f;%.1f;1,5", i % 300 * 100, i % 300 < 30 ? 0.1 : i % 300 < 250 ? 9.0 : 0,
-                Math.max(0, Math.min(i % 300, 260) - 70) * 0.2)).collect(Collectors.joining("\n"));
+        String rows = IntStream.range(0, 600)
+                .mapToObj(i -> String.format(Locale.GERMANY, "%d;%.1f;%.1f;1,5", i % 300 * 100,
+                        i % 300 < 30 ? 0.1 : i % 300 < 250 ? 9.0 : 0,
+                        Math.max(0, Math.min(i % 300, 260) - 70) * 0.2))
+                .collect(Collectors.joining("\n"));
         Path log = Files.writeString(folder.resolve("log.txt"), "Zeit;Kanal A;Kanal B;C\n" + rows);
         assertThat(analyse(log)).as("not recognised").isEqualTo(AnalyseCommand.FAILED);
         Path mapping = Files.writeString(folder.resolve("mapping.json"), """
@@ -173,8 +190,11 @@ class CommandsTest {
 
     @Test
     void theValidationTableIsMarkdown() {
-        assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--shots", "6")).isZero();
-        assertThat(out.toString()).startsWith("# Validation").contains("| first drip | 0.3 s |").contains("| wetting | 6 of 6 |");
+        assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--shots", "6"))
+                .isZero();
+        assertThat(out.toString()).startsWith("# Validation")
+                .contains("| first drip | 0.3 s |")
+                .contains("| wetting | 6 of 6 |");
     }
 
     /** The committed demo files are what the simulator gives, so that nobody edits them by hand. */

@@ -55,7 +55,8 @@ class CompareCommandTest {
     }
 
     private int compare(Object... arguments) {
-        return new CommandLine(new CompareCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(err))
+        return new CommandLine(new CompareCommand()).setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(err))
                 .execute(Stream.of(arguments).map(String::valueOf).toArray(String[]::new));
     }
 
@@ -67,18 +68,27 @@ class CompareCommandTest {
 
     @Test
     void theTableSaysTheAnswerItsEvidenceAndWhatElseDiffered() {
-        assertThat(compare(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--block", "day")).isZero();
-        assertThat(out.toString()).startsWith("Grind +0.4 lowers EY as dosed by 1.0").contains("points at equal setting.")
-                .contains("Gentle ramp, not Straight nine").contains("repeated, interval excludes zero").contains("Models\n").contains("Where the spread comes from")
-                .contains("What else differed").contains("Left out: shots heron-06, heron-13 are marked faulty").contains("± is the 95 % interval");
+        assertThat(compare(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--block",
+                "day")).isZero();
+        assertThat(out.toString()).startsWith("Grind +0.4 lowers EY as dosed by 1.0")
+                .contains("points at equal setting.")
+                .contains("Gentle ramp, not Straight nine")
+                .contains("repeated, interval excludes zero")
+                .contains("Models\n")
+                .contains("Where the spread comes from")
+                .contains("What else differed")
+                .contains("Left out: shots heron-06, heron-13 are marked faulty")
+                .contains("± is the 95 % interval");
         assertThat(err.toString()).isEmpty();
     }
 
     /** The simulator's own truth: finer grind extracts more, hotter water too, and the intervals hold it. */
     @Test
     void jsonHoldsModelEffectsVerdictsAndGuard() throws IOException {
-        JsonNode root = json(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--response", "ey_as_dosed", "--response",
-                "time_pump_on_to_pump_off", "--margin", "ey_as_dosed=0.1", "--interaction", "grind:profile", "--basis", "equal-beverage-mass");
+        JsonNode root = json(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature",
+                "--response", "ey_as_dosed", "--response",
+                "time_pump_on_to_pump_off", "--margin", "ey_as_dosed=0.1", "--interaction", "grind:profile", "--basis",
+                "equal-beverage-mass");
         assertThat(root.at("/basis").asText()).isEqualTo("equal-beverage-mass");
         assertThat(root.at("/basis_at").asDouble()).isBetween(38.0, 40.0);
         assertThat(root.at("/shots")).hasSize(16);
@@ -104,32 +114,44 @@ class CompareCommandTest {
         Path file = temp.resolve("shots.sqlite");
         try (Library library = Library.open(file)) {
             for (DemoShot shot : SHOTS) {
-                library.add(shot.name() + ".csv", DemoFilesCommand.content(shot).getBytes(StandardCharsets.UTF_8), shot.shot());
+                library.add(shot.name() + ".csv", DemoFilesCommand.content(shot).getBytes(StandardCharsets.UTF_8),
+                        shot.shot());
             }
         }
-        Question question = new Question(List.of(Variable.of(SheetFactor.GRIND), new Variable.Treatment(SheetFactor.TEMPERATURE, true)), List.of(),
-                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY), Map.of("ey_as_dosed", 0.25), Map.of(), true);
+        Question question = new Question(
+                List.of(Variable.of(SheetFactor.GRIND), new Variable.Treatment(SheetFactor.TEMPERATURE, true)),
+                List.of(),
+                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY),
+                Map.of("ey_as_dosed", 0.25), Map.of(), true);
         Map<String, Shot> logged = new HashMap<>();
         SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
-        Comparison comparison = Comparison.of(question, SHOTS.stream().map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList());
+        Comparison comparison = Comparison.of(question,
+                SHOTS.stream()
+                        .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot())))
+                        .toList());
         Path zip = Files.write(temp.resolve("comparison.zip"), ComparisonPackage.write(comparison, logged));
-        assertThat(ComparisonPackage.options(question)).isEqualTo("--factor \"grind\" --factor \"temperature:levels\" --response \"ey_as_dosed\" --basis equal-setting"
-                + " --block \"day\" --margin \"ey_as_dosed=0.25\" --holm");
+        assertThat(ComparisonPackage.options(question)).isEqualTo(
+                "--factor \"grind\" --factor \"temperature:levels\" --response \"ey_as_dosed\" --basis equal-setting"
+                        + " --block \"day\" --margin \"ey_as_dosed=0.25\" --holm");
         Object[] options = ComparisonPackage.options(question).replace("\"", "").split(" ");
         String expected = comparison.sentence().headline();
         for (Path source : List.of(folder, file, zip)) {
             JsonNode root = json(Stream.concat(Stream.of(source), Stream.of(options)).toArray());
             assertThat(root.at("/sentence").asText()).as("%s", source).isEqualTo(expected);
-            assertThat(root.at("/responses/0/effects/0/estimate").asDouble()).isCloseTo(comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value(), within(1e-9));
+            assertThat(root.at("/responses/0/effects/0/estimate").asDouble()).isCloseTo(
+                    comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value(), within(1e-9));
         }
-        assertThat(ComparisonPackage.write(comparison, logged)).as("the same bytes again").isEqualTo(Files.readAllBytes(zip));
+        assertThat(ComparisonPackage.write(comparison, logged)).as("the same bytes again")
+                .isEqualTo(Files.readAllBytes(zip));
     }
 
     @Test
     void aFilterPicksAndAPairIsBadged() throws IOException {
-        JsonNode root = json(folder, "--factor", "grind", "--response", "ey_as_dosed", "--shots", "profile:nine temperature:93 grind<2.5 heron-0");
+        JsonNode root = json(folder, "--factor", "grind", "--response", "ey_as_dosed", "--shots",
+                "profile:nine temperature:93 grind<2.5 heron-0");
         assertThat(root.at("/shots")).extracting(JsonNode::asText).containsExactly("heron-01", "heron-02");
-        assertThat(root.at("/pair").asText()).isEqualTo("2 things changed: grind 2.4 → 2.2, operator Operator 1 → Operator 2");
+        assertThat(root.at("/pair").asText())
+                .isEqualTo("2 things changed: grind 2.4 → 2.2, operator Operator 1 → Operator 2");
         assertThat(root.at("/responses/0/effects/0/verdict").asText()).isEqualTo("seen_once");
         assertThat(root.at("/responses/0/effects/0/evidence").asText()).isEqualTo("seen once");
     }
@@ -163,7 +185,11 @@ class CompareCommandTest {
         Path own = Files.createDirectory(temp.resolve("own"));
         for (int i = 0; i < 8; i++) {
             DemoShot shot = SHOTS.get(i == 5 ? 9 : i);
-            Shot noted = shot.shot().with(shot.shot().sheet().withExtra("beans frozen", i % 2 == 0 ? "yes" : "no").withExtra("crema", 10 + i % 2 + 0.01 * i + " mm"));
+            Shot noted = shot.shot()
+                    .with(shot.shot()
+                            .sheet()
+                            .withExtra("beans frozen", i % 2 == 0 ? "yes" : "no")
+                            .withExtra("crema", 10 + i % 2 + 0.01 * i + " mm"));
             Files.writeString(own.resolve("s" + i + ".csv"), ShotCsvWriter.write(noted));
         }
         JsonNode root = json(own, "--factor", "beans frozen", "--response", "crema", "--margin", "crema=0.2");
@@ -176,7 +202,10 @@ class CompareCommandTest {
         assertThat(number.at("/factors/0").asText()).isEqualTo("crema");
     }
 
-    /** A file that only looks like a library, and a zip that holds no shots, are said; nothing is written beside them. */
+    /**
+     * A file that only looks like a library, and a zip that holds no shots, are said; nothing is written beside
+     * them.
+     */
     @Test
     void damagedSourcesAreSaid() throws IOException {
         Path damaged = Files.writeString(temp.resolve("library.sqlite"), "SQLite format 3\0 and then nothing of it");
@@ -191,9 +220,14 @@ class CompareCommandTest {
     /** Few studies from small pools, to see the command at work; docs/validation.md has the numbers. */
     @Test
     void comparisonsAreValidatedAsMarkdown() {
-        int code = new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--comparisons", "40", "--pool", "40");
+        int code = new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out))
+                .execute("--comparisons", "40", "--pool", "40");
         assertThat(code).isZero();
-        assertThat(out.toString()).contains("## Comparisons").contains("| 95 % interval holds the true difference |").contains("random intercept").contains("curves of alike shots");
-        assertThat(new CommandLine(new ValidateCommand()).setErr(new PrintWriter(err)).execute("--comparisons", "-1")).isEqualTo(2);
+        assertThat(out.toString()).contains("## Comparisons")
+                .contains("| 95 % interval holds the true difference |")
+                .contains("random intercept")
+                .contains("curves of alike shots");
+        assertThat(new CommandLine(new ValidateCommand()).setErr(new PrintWriter(err)).execute("--comparisons", "-1"))
+                .isEqualTo(2);
     }
 }

@@ -40,24 +40,36 @@ class LibraryCommandTest {
     void fill() {
         home = folder.resolve("home.sqlite");
         try (Library library = Library.open(home)) {
-            DemoStudy.shots().stream().limit(4).forEach(shot -> library.add(shot.name(), shot.name().getBytes(StandardCharsets.UTF_8), shot.shot()));
+            DemoStudy.shots()
+                    .stream()
+                    .limit(4)
+                    .forEach(shot -> library.add(shot.name(), shot.name().getBytes(StandardCharsets.UTF_8),
+                            shot.shot()));
             library.addItems(DemoShelf.items(), "shelf");
             ShotSummary shot = library.summaries().get(1);
             library.attach(shot.id(), "puck.png", new byte[] {1, 2, 3});
-            library.apply("Dose", List.of(Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.DOSE, "17.4"))), "misread");
+            library.apply("Dose", List.of(Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.DOSE, "17.4"))),
+                    "misread");
             library.bin(Target.SHOT, List.of(library.summaries().get(0).id()), "binned");
         }
     }
 
     private int run(Path library, String task, Path file, String... more) {
         StringWriter out = new StringWriter();
-        String[] arguments = Stream.concat(Stream.of(task, file.toString(), "--library", library.toString()), Stream.of(more)).toArray(String[]::new);
-        int code = new CommandLine(new LibraryCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(out)).execute(arguments);
+        String[] arguments = Stream
+                .concat(Stream.of(task, file.toString(), "--library", library.toString()), Stream.of(more))
+                .toArray(String[]::new);
+        int code = new CommandLine(new LibraryCommand()).setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(out))
+                .execute(arguments);
         said = out.toString();
         return code;
     }
 
-    /** Out, into an empty library, and out again: the same file, byte for byte. {@code .ci/check-package} looks at it too. */
+    /**
+     * Out, into an empty library, and out again: the same file, byte for byte. {@code .ci/check-package} looks at
+     * it too.
+     */
     @Test
     void aPackageTakenInGivesTheSamePackage() throws IOException {
         Path first = folder.resolve("first.zip");
@@ -73,7 +85,8 @@ class LibraryCommandTest {
         try (Library library = Library.open(other)) {
             assertThat(library.summaries()).extracting(ShotSummary::number).containsExactly(2, 3, 4);
             assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
-            assertThat(library.history(Target.SHOT, library.summaries().get(0).id())).anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
+            assertThat(library.history(Target.SHOT, library.summaries().get(0).id()))
+                    .anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
             library.undo();
             assertThat(library.summaries()).as("taking in is one step").isEmpty();
         }
@@ -88,7 +101,9 @@ class LibraryCommandTest {
             library.addItem(ShelfKind.COFFEE, "lot heron 14", Map.of(ShelfField.MOISTURE, "2.2"));
         }
         assertThat(run(other, "merge", home)).isZero();
-        assertThat(said).startsWith("2 shots taken in, 1 were here already; " + (DemoShelf.items().size() - 1) + " new on the shelf, ")
+        assertThat(said)
+                .startsWith("2 shots taken in, 1 were here already; " + (DemoShelf.items().size() - 1)
+                        + " new on the shelf, ")
                 .contains("Kept as it is here, although it differs there: lot heron 14");
         try (Library library = Library.open(other)) {
             ShelfItem heron = library.shelf().find(ShelfKind.COFFEE, "Lot Heron 14").orElseThrow();
@@ -124,7 +139,11 @@ class LibraryCommandTest {
         Path busy = folder.resolve("busy.sqlite");
         Path other = folder.resolve("other.sqlite");
         try (Library open = Library.open(busy)) {
-            DemoStudy.shots().stream().skip(4).limit(3).forEach(shot -> open.add(shot.name(), new byte[] {1}, shot.shot()));
+            DemoStudy.shots()
+                    .stream()
+                    .skip(4)
+                    .limit(3)
+                    .forEach(shot -> open.add(shot.name(), new byte[] {1}, shot.shot()));
             assertThat(run(other, "merge", busy)).isZero();
             assertThat(said).startsWith("3 shots taken in");
         }
@@ -145,13 +164,17 @@ class LibraryCommandTest {
     void mergingAgainHealsOneThatWasBrokenOff() {
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other); Library from = Library.open(home)) {
-            from.summaries().forEach(shot -> library.add("half", new byte[] {1}, new Shot(shot.recorded(), from.log(shot.id())), shot.number()));
+            from.summaries()
+                    .forEach(shot -> library.add("half", new byte[] {1}, new Shot(shot.recorded(), from.log(shot.id())),
+                            shot.number()));
         }
         assertThat(run(other, "merge", home)).isZero();
-        assertThat(said).startsWith("0 shots taken in, 3 were here already").contains("2 missing files or corrections of shots here brought along");
+        assertThat(said).startsWith("0 shots taken in, 3 were here already")
+                .contains("2 missing files or corrections of shots here brought along");
         try (Library library = Library.open(other)) {
             assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
-            assertThat(library.history(Target.SHOT, library.summaries().get(0).id())).anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
+            assertThat(library.history(Target.SHOT, library.summaries().get(0).id()))
+                    .anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
         }
         assertThat(run(other, "merge", home)).isZero();
         assertThat(said).doesNotContain("brought along");

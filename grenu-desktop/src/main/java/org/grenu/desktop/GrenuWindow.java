@@ -71,7 +71,8 @@ public final class GrenuWindow extends Application {
         opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
                 show(library, stage, scene);
-                LOG.info("{} shots in the rack {} ms after the window", library.shots.size(), (System.nanoTime() - shown) / 1_000_000);
+                LOG.info("{} shots in the rack {} ms after the window", library.shots.size(),
+                        (System.nanoTime() - shown) / 1_000_000);
             } else {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }
@@ -88,7 +89,11 @@ public final class GrenuWindow extends Application {
             bench.desk().loadTheRest();
         }
         if (opened.library.library().readOnly()) {
-            bench.desk().noticeProperty().set(Notice.failed(request.library() + " can only be read where it lies: nothing that is entered will be stored. Copy it to a place that can be written to go on with it."));
+            bench.desk()
+                    .noticeProperty()
+                    .set(Notice.failed(request.library()
+                            + " can only be read where it lies: nothing that is entered will be stored. Copy it to a "
+                            + "place that can be written to go on with it."));
             return;
         }
         if (request.demo() && opened.shots.isEmpty()) {

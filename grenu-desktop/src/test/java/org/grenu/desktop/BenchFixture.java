@@ -77,8 +77,14 @@ public abstract class BenchFixture extends ApplicationTest {
 
     /** Waits until the demo study is there and its shot of that number is open. */
     protected void openShot(int number) {
-        until("the demo study is there", () -> bench.desk().shots().size() == DemoFiles.all().size() && !bench.importing().runningProperty().get());
-        interact(() -> bench.desk().shots().stream().filter(s -> s.number() == number).findFirst().ifPresent(s -> bench.desk().select(s.id())));
+        until("the demo study is there", () -> bench.desk().shots().size() == DemoFiles.all().size()
+                && !bench.importing().runningProperty().get());
+        interact(() -> bench.desk()
+                .shots()
+                .stream()
+                .filter(s -> s.number() == number)
+                .findFirst()
+                .ifPresent(s -> bench.desk().select(s.id())));
         until("shot " + number + " is open", () -> bench.desk().openProperty().get() != null
                 && bench.desk().openProperty().get().summary().number() == number);
         WaitForAsyncUtils.waitForFxEvents();
@@ -129,8 +135,13 @@ public abstract class BenchFixture extends ApplicationTest {
     /** {@return what the slips in sight say, spoken} */
     protected List<String> slips() {
         List<String> spoken = new ArrayList<>();
-        interact(() -> lookup("#rack").query().lookupAll(".list-cell").stream().filter(BenchFixture::inSight).map(Node::getAccessibleText)
-                .filter(words -> words != null && !words.isEmpty()).forEach(spoken::add));
+        interact(() -> lookup("#rack").query()
+                .lookupAll(".list-cell")
+                .stream()
+                .filter(BenchFixture::inSight)
+                .map(Node::getAccessibleText)
+                .filter(words -> words != null && !words.isEmpty())
+                .forEach(spoken::add));
         return spoken;
     }
 

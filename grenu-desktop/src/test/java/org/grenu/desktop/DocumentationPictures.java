@@ -33,7 +33,8 @@ import org.grenu.formats.rules.ShippedPacks;
 import org.junit.jupiter.api.Test;
 
 /**
- * Takes the pictures in docs/screenshots from the demo study; docs/refresh-screenshots runs it. Its name keeps it out of
+ * Takes the pictures in docs/screenshots from the demo study; docs/refresh-screenshots runs it. Its name keeps it out
+ * of
  * the test run.
  */
 class DocumentationPictures extends BenchFixture {
@@ -60,8 +61,17 @@ class DocumentationPictures extends BenchFixture {
             bench.appearance().themeProperty().set(Theme.LIGHT);
         });
         openShot(26);
-        interact(() -> bench.read().showAt(bench.desk().openProperty().get().findings().stream().filter(f -> f.rule().equals("channel"))
-                .findFirst().orElseThrow().atSeconds().orElseThrow()));
+        interact(() -> bench.read()
+                .showAt(bench.desk()
+                        .openProperty()
+                        .get()
+                        .findings()
+                        .stream()
+                        .filter(f -> f.rule().equals("channel"))
+                        .findFirst()
+                        .orElseThrow()
+                        .atSeconds()
+                        .orElseThrow()));
         ledgerAt(0.42);
         picture("finding.png");
         ledgerAt(0);
@@ -95,10 +105,12 @@ class DocumentationPictures extends BenchFixture {
         picture("mapping.png");
         push(KeyCode.ESCAPE);
         openShot(5);
-        Path broken = Files.writeString(folder.resolve("2026-05-14 shot 3.csv"), "time [s],pressure [bar]\n0,0.1\n0.1,o.4\n0.2,0.9\n");
+        Path broken = Files.writeString(folder.resolve("2026-05-14 shot 3.csv"),
+                "time [s],pressure [bar]\n0,0.1\n0.1,o.4\n0.2,0.9\n");
         Path foreign = Files.writeString(folder.resolve("logger.tsv"), table());
         interact(() -> bench.importing().importPaths(List.of(broken, foreign)));
-        until("the batch is done", () -> !bench.importing().runningProperty().get() && bench.importing().outcomes().size() == 2);
+        until("the batch is done",
+                () -> !bench.importing().runningProperty().get() && bench.importing().outcomes().size() == 2);
         openNewest();
         picture("import.png");
         interact(() -> lookup("#import-close").queryButton().fire());
@@ -107,14 +119,23 @@ class DocumentationPictures extends BenchFixture {
     }
 
     private void shelfAndRecords() throws IOException {
-        interact(() -> bench.desk().bin(bench.desk().shots().stream().filter(shot -> shot.sheet().pulledAt().isEmpty()).toList()));
+        interact(() -> bench.desk()
+                .bin(bench.desk().shots().stream().filter(shot -> shot.sheet().pulledAt().isEmpty()).toList()));
         until("the strange shot is gone", () -> bench.desk().shots().size() == 39);
         interact(() -> {
             bench.desk().noticeProperty().set(null);
             bench.rack().filterProperty().set("");
             bench.appearance().colourByProperty().set(SheetFactor.GRIND);
             bench.workspace().set(Workspace.SHELF);
-            bench.desk().choose(bench.desk().settingsProperty().get().with(ShippedPacks.all().stream().filter(pack -> pack.id().equals("rest_1_3w")).findFirst().orElseThrow(), true));
+            bench.desk()
+                    .choose(bench.desk()
+                            .settingsProperty()
+                            .get()
+                            .with(ShippedPacks.all()
+                                    .stream()
+                                    .filter(pack -> pack.id().equals("rest_1_3w"))
+                                    .findFirst()
+                                    .orElseThrow(), true));
         });
         thing(ShelfKind.BAG, "Heron 14 bag A");
         picture("shelf-coffee.png");
@@ -125,7 +146,10 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> bench.workspace().set(Workspace.READ));
         openShot(18);
         interact(() -> {
-            bench.desk().enter(SheetField.READINGS, "9.71@0/24.3/24.0/filtered; 9.73@38/24.2/24.0/filtered; 9.70@75/24.2/24.1/filtered; 9.81@118/24.1/24.1/filtered");
+            bench.desk()
+                    .enter(SheetField.READINGS,
+                            "9.71@0/24.3/24.0/filtered; 9.73@38/24.2/24.0/filtered; 9.70@75/24.2/24.1/filtered; "
+                                    + "9.81@118/24.1/24.1/filtered");
             bench.series().show();
         });
         until("the series is drawn", () -> bench.desk().openProperty().get().summary().sheet().readings().size() == 4);
@@ -164,7 +188,8 @@ class DocumentationPictures extends BenchFixture {
 
     private void thing(ShelfKind kind, String name) {
         interact(() -> bench.shelf().choose(bench.desk().shelfProperty().get().find(kind, name).orElseThrow()));
-        until(name + " is drawn", () -> bench.shelf().cards().stream().anyMatch(card -> card.toString().contains(name)));
+        until(name + " is drawn",
+                () -> bench.shelf().cards().stream().anyMatch(card -> card.toString().contains(name)));
     }
 
     private void comparisons() throws IOException {
@@ -187,15 +212,32 @@ class DocumentationPictures extends BenchFixture {
         compare("siskin", 12);
         interact(() -> bench.appearance().colourByProperty().set(SheetFactor.AGE));
         until("it is answered", () -> !bench.compare().busyProperty().get()
-                && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("age"));
+                && bench.compare()
+                        .answeredProperty()
+                        .get()
+                        .comparison()
+                        .question()
+                        .variables()
+                        .get(0)
+                        .key()
+                        .equals("age"));
         picture("confounded.png");
         compare("blocks", 18);
         interact(() -> bench.appearance().colourByProperty().set(SheetFactor.GRIND));
         until("it is answered", () -> !bench.compare().busyProperty().get()
-                && bench.compare().answeredProperty().get().comparison().question().variables().get(0).key().equals("grind"));
+                && bench.compare()
+                        .answeredProperty()
+                        .get()
+                        .comparison()
+                        .question()
+                        .variables()
+                        .get(0)
+                        .key()
+                        .equals("grind"));
         Answered answered = bench.compare().answeredProperty().get();
         CompareSheet sheet = answered.sheet(bench.appearance().scale().get());
-        Files.write(TARGET.resolve("report.png"), FigureExport.write(ReportPages.of(sheet, Product.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
+        Files.write(TARGET.resolve("report.png"),
+                FigureExport.write(ReportPages.of(sheet, Product.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
     }
 
     private void compare(String filter, int shots) {
@@ -205,8 +247,10 @@ class DocumentationPictures extends BenchFixture {
             bench.picked().pickOnly(bench.rack().shown());
             bench.desk().noticeProperty().set(null);
         });
-        until("they are compared", () -> !bench.compare().busyProperty().get() && bench.compare().answeredProperty().get() != null
-                && bench.compare().answeredProperty().get().comparison().shots().size() + bench.compare().answeredProperty().get().comparison().faulty().size() == shots);
+        until("they are compared",
+                () -> !bench.compare().busyProperty().get() && bench.compare().answeredProperty().get() != null
+                        && bench.compare().answeredProperty().get().comparison().shots().size()
+                                + bench.compare().answeredProperty().get().comparison().faulty().size() == shots);
     }
 
     private void openNewest() {
@@ -226,7 +270,8 @@ class DocumentationPictures extends BenchFixture {
             double t = i % 320 / 10.0;
             double pressure = t < 2.4 ? 1.4 : t < 25 ? Math.min(130, 60 * (t - 2.4)) : 130 * Math.exp(2 * (25 - t));
             double mass = -Math.max(0, Math.min(t, 25.7) - 6.8) * (i < 320 ? 2.05 : 1.9);
-            rows.append(String.format(Locale.GERMANY, "%d;%.1f;%.1f;%.1f;1%n", (int) (1000 * t) + (i < 320 ? 0 : 150_000), pressure, mass, 93 - 2 * Math.exp(-t / 3)));
+            rows.append(String.format(Locale.GERMANY, "%d;%.1f;%.1f;%.1f;1%n",
+                    (int) (1000 * t) + (i < 320 ? 0 : 150_000), pressure, mass, 93 - 2 * Math.exp(-t / 3)));
         }
         return rows.toString();
     }
@@ -234,8 +279,12 @@ class DocumentationPictures extends BenchFixture {
     private static String table() {
         StringBuilder rows = new StringBuilder("time ms\tpressure\tweight\n");
         for (int i = 0; i < 320; i++) {
-            rows.append(i * 100).append('\t').append(i < 20 ? 6 * i : i < 270 ? 130 - i / 10 : Math.max(0, 103 - 9 * (i - 270))).append('\t')
-                    .append(i < 70 ? 0 : Math.min(38.4, (i - 70) * 0.19)).append('\n');
+            rows.append(i * 100)
+                    .append('\t')
+                    .append(i < 20 ? 6 * i : i < 270 ? 130 - i / 10 : Math.max(0, 103 - 9 * (i - 270)))
+                    .append('\t')
+                    .append(i < 70 ? 0 : Math.min(38.4, (i - 70) * 0.19))
+                    .append('\n');
         }
         return rows.toString();
     }
@@ -260,13 +309,17 @@ class DocumentationPictures extends BenchFixture {
         sleep(900);
         WritableImage[] shot = new WritableImage[1];
         interact(() -> shot[0] = view.getScene().snapshot(null));
-        BufferedImage image = new BufferedImage((int) shot[0].getWidth(), (int) shot[0].getHeight(), BufferedImage.TYPE_INT_RGB);
+        BufferedImage image = new BufferedImage((int) shot[0].getWidth(), (int) shot[0].getHeight(),
+                BufferedImage.TYPE_INT_RGB);
         for (int y = 0; y < image.getHeight(); y++) {
             for (int x = 0; x < image.getWidth(); x++) {
                 image.setRGB(x, y, shot[0].getPixelReader().getArgb(x, y));
             }
         }
-        Window.getWindows().stream().filter(window -> window instanceof PopupWindow && window.isShowing()).forEach(popup -> over(image, popup));
+        Window.getWindows()
+                .stream()
+                .filter(window -> window instanceof PopupWindow && window.isShowing())
+                .forEach(popup -> over(image, popup));
         assertThat(ImageIO.write(image, "png", TARGET.resolve(name).toFile())).isTrue();
     }
 }

@@ -8,7 +8,8 @@ import org.grenu.desktop.desk.Workspace;
 import org.junit.jupiter.api.Test;
 
 /**
- * Moves the hairline in every frame for five seconds and prints how long the frames took; docs/performance.md says how to
+ * Moves the hairline in every frame for five seconds and prints how long the frames took; docs/performance.md says
+ * how to
  * run it. Its name keeps it out of the test run, since time is measured, never asserted.
  */
 class HairlinePace extends BenchFixture {
@@ -32,7 +33,8 @@ class HairlinePace extends BenchFixture {
             bench.picked().pickOnly(bench.desk().shots());
             bench.workspace().set(Workspace.COMPARE);
         });
-        until("they are compared", () -> bench.compare().answeredProperty().get() != null && !bench.compare().busyProperty().get());
+        until("they are compared",
+                () -> bench.compare().answeredProperty().get() != null && !bench.compare().busyProperty().get());
         measure("overlay", share -> bench.compare().cursorProperty().set(-5 + 25 * share));
     }
 
@@ -59,6 +61,7 @@ class HairlinePace extends BenchFixture {
         }.start());
         done.await();
         Arrays.sort(gaps);
-        System.err.printf("%s: median %.1f ms, 95th percentile %.1f ms, longest %.1f ms%n", what, gaps[FRAMES / 2], gaps[FRAMES * 95 / 100], gaps[FRAMES - 1]);
+        System.err.printf("%s: median %.1f ms, 95th percentile %.1f ms, longest %.1f ms%n", what, gaps[FRAMES / 2],
+                gaps[FRAMES * 95 / 100], gaps[FRAMES - 1]);
     }
 }

@@ -102,7 +102,8 @@ class WalkthroughTest extends BenchFixture {
         StringBuilder rows = new StringBuilder("time [s],pressure [bar],weight [g]\n");
         for (int i = 0; i <= 300; i++) {
             double t = i / 10.0;
-            rows.append(String.format(Locale.ROOT, "%.1f,%.2f,%.2f%n", t, t < 26 ? 9 * Math.min(1, Math.max(0, (t - 2) / 4)) : Math.max(0, 9 - 4 * (t - 26)),
+            rows.append(String.format(Locale.ROOT, "%.1f,%.2f,%.2f%n", t,
+                    t < 26 ? 9 * Math.min(1, Math.max(0, (t - 2) / 4)) : Math.max(0, 9 - 4 * (t - 26)),
                     Math.max(0, Math.min(t, 27) - 7) * 1.9));
         }
         return rows.toString();

@@ -60,13 +60,16 @@ class FiguresTest {
     @Test
     void figuresAreTheSameEveryTimeAndSpeakInWords() throws IOException {
         for (FigureFormat format : new FigureFormat[] {FigureFormat.SVG, FigureFormat.PNG}) {
-            assertThat(FigureExport.write(SHEET, Theme.LIGHT, format)).isEqualTo(FigureExport.write(SHEET, Theme.LIGHT, format));
+            assertThat(FigureExport.write(SHEET, Theme.LIGHT, format))
+                    .isEqualTo(FigureExport.write(SHEET, Theme.LIGHT, format));
         }
         try (PDDocument pdf = Loader.loadPDF(FigureExport.write(SHEET, Theme.LIGHT, FigureFormat.PDF))) {
-            assertThat(new PDFTextStripper().getText(pdf)).contains("Shot 5", "EY 20.28 ±0.16 % as dosed", "Pressure", "first drip", "Cup mass",
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Shot 5", "EY 20.28 ±0.16 % as dosed", "Pressure",
+                    "first drip", "Cup mass",
                     "knock on the scale bridged", "Temperature", "Soak", "2 s after drip", "Resistance");
         }
-        assertThat(new String(FigureExport.write(SHEET, Theme.DARK, FigureFormat.SVG), StandardCharsets.UTF_8)).contains("rgb(34,37,43)");
+        assertThat(new String(FigureExport.write(SHEET, Theme.DARK, FigureFormat.SVG), StandardCharsets.UTF_8))
+                .contains("rgb(34,37,43)");
     }
 
     /** The column filler on screen and the stroked path in print put their ink in the same places. */
@@ -160,7 +163,8 @@ class FiguresTest {
     void wordsAndMarksStandOutInBothThemes() {
         for (Theme theme : List.of(Theme.LIGHT, Theme.DARK)) {
             for (String words : List.of("ink", "ink-2", "muted", "accent", "moss", "amber-text", "brick")) {
-                assertThat(contrast(theme.color(words), theme.color("paper"))).as("%s, dark %s", words, theme.dark()).isGreaterThan(4.5);
+                assertThat(contrast(theme.color(words), theme.color("paper"))).as("%s, dark %s", words, theme.dark())
+                        .isGreaterThan(4.5);
             }
             for (int i = 1; i <= 5; i++) {
                 assertThat(contrast(theme.color("seam-" + i), theme.color("panel"))).isGreaterThan(3);
@@ -187,7 +191,8 @@ class FiguresTest {
 
     @Test
     void theMapTakesAnyStudy() {
-        PlaneFigure.Point usual = new PlaneFigure.Point(Measured.independent(2.2, 0.01), Measured.independent(20, 0.1), Color.RED);
+        PlaneFigure.Point usual = new PlaneFigure.Point(Measured.independent(2.2, 0.01), Measured.independent(20, 0.1),
+                Color.RED);
         PlaneFigure.Point odd = new PlaneFigure.Point(Measured.exact(9), Measured.exact(2), Color.BLUE);
         BufferedImage image = new BufferedImage(260, 160, BufferedImage.TYPE_INT_ARGB_PRE);
         for (PlaneFigure figure : List.of(new PlaneFigure(List.of(), Optional.empty(), TargetWindow.USUAL),
@@ -197,7 +202,10 @@ class FiguresTest {
         assertThat(ink(image, 130)).isPositive();
     }
 
-    /** Along the cup mass every strip begins at the first drip and ends with the beverage; time comes back from mass. */
+    /**
+     * Along the cup mass every strip begins at the first drip and ends with the beverage; time comes back from
+     * mass.
+     */
     @Test
     void theStripsRunAlongTimeOrMass() {
         ShotMeasures measures = ShotMeasures.of(KNOCKED);
@@ -210,7 +218,8 @@ class FiguresTest {
             assertThat(axis.at(zero)).as(kind.title()).isCloseTo(0, within(1e-9));
             assertThat(axis.seconds(axis.at(30))).isCloseTo(30, within(0.15));
         }
-        ReadFigure byMass = ReadFigure.of(KNOCKED, measures, new ReadOptions(AxisKind.CUP_MASS, List.of(Channel.CUP_MASS, Channel.PRESSURE)), Optional.empty());
+        ReadFigure byMass = ReadFigure.of(KNOCKED, measures,
+                new ReadOptions(AxisKind.CUP_MASS, List.of(Channel.CUP_MASS, Channel.PRESSURE)), Optional.empty());
         assertThat(byMass.strips()).extracting(Strip::channel).containsExactly(Channel.CUP_MASS, Channel.PRESSURE);
         assertThat(byMass.whole().to()).isCloseTo(measures.curve().beverage().orElseThrow().value(), within(0.4));
         assertThat(byMass.strips().get(0).curve().at(20)).as("mass along mass").isCloseTo(20, within(0.3));
@@ -226,19 +235,27 @@ class FiguresTest {
         assertThat(pressure.corridor()).as("soak, ramp, main, taper").hasSize(4);
         assertThat(pressure.corridor().get(2).high().values().max()).isCloseTo(9.3, within(1e-9));
         assertThat(figure.strips()).allMatch(strip -> strip.ghost().isPresent());
-        Strip flow = figure.strips().stream().filter(strip -> strip.channel() == Channel.CUP_FLOW).findFirst().orElseThrow();
+        Strip flow = figure.strips()
+                .stream()
+                .filter(strip -> strip.channel() == Channel.CUP_FLOW)
+                .findFirst()
+                .orElseThrow();
         Band doubt = flow.doubt().orElseThrow();
-        assertThat(doubt.high().at(30) - doubt.low().at(30)).as("±2u of a 0.1 g display over 1.5 s").isBetween(0.05, 0.4);
+        assertThat(doubt.high().at(30) - doubt.low().at(30)).as("±2u of a 0.1 g display over 1.5 s")
+                .isBetween(0.05, 0.4);
     }
 
     /** Twenty notes in two seconds: whatever is placed covers nothing else. */
     @Test
     void labelsNeverCoverEachOther() throws IOException {
-        ShotSheet crowded = KNOCKED.sheet().with(SheetField.MOMENT_NOTES, IntStream.range(0, 20)
-                .mapToObj(i -> (20 + 0.1 * i) + " note number " + i).collect(Collectors.joining("; ")));
+        ShotSheet crowded = KNOCKED.sheet()
+                .with(SheetField.MOMENT_NOTES, IntStream.range(0, 20)
+                        .mapToObj(i -> (20 + 0.1 * i) + " note number " + i)
+                        .collect(Collectors.joining("; ")));
         Shot shot = KNOCKED.with(crowded);
         ReadFigure figure = ReadFigure.of(shot, ShotMeasures.of(shot));
-        ReadSheet sheet = new ReadSheet("Shot 5", "", figure, figure.whole(), new StripPainter.Inks(Color.BLUE, Color.GRAY));
+        ReadSheet sheet = new ReadSheet("Shot 5", "", figure, figure.whole(),
+                new StripPainter.Inks(Color.BLUE, Color.GRAY));
         List<float[]> words = new ArrayList<>();
         try (PDDocument pdf = Loader.loadPDF(FigureExport.write(sheet, Theme.LIGHT, FigureFormat.PDF))) {
             PDFTextStripper stripper = new PDFTextStripper() {

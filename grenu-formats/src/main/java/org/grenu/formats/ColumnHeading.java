@@ -22,11 +22,13 @@ import org.grenu.core.quantity.Unit;
 public record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<Unit> unit, String unknownUnit) {
 
     private static final Pattern BRACKETED = Pattern.compile("(.*?)[\\[(]\\s*([^\\])]*)\\s*[\\])]\\s*");
-    private static final Set<String> INTENDED = Set.of("target", "goal", "set", "setpoint", "setting", "planned", "limit");
+    private static final Set<
+            String> INTENDED = Set.of("target", "goal", "set", "setpoint", "setting", "planned", "limit");
     private static final Set<String> TIME = Set.of("time", "t", "elapsed", "timestamp", "clock");
     private static final Set<String> PRESSURE = Set.of("pressure", "press", "p");
     private static final Set<String> FLOW = Set.of("flow", "flowrate");
-    private static final Set<String> CUP_SIDE = Set.of("cup", "out", "weight", "mass", "scale", "beverage", "gravimetric");
+    private static final Set<
+            String> CUP_SIDE = Set.of("cup", "out", "weight", "mass", "scale", "beverage", "gravimetric");
     private static final Set<String> MASS = Set.of("mass", "weight", "grams", "scale");
     private static final Set<String> TEMPERATURE = Set.of("temperature", "temp");
 

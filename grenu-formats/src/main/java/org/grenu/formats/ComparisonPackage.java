@@ -22,8 +22,10 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.Shot;
 
 /**
- * Writes a comparison as a zipped Frictionless Data Package (https://specs.frictionlessdata.io/data-package/): every shot
- * with its record and log as it was logged, the table of shots, the table of effects, and the command that computes them
+ * Writes a comparison as a zipped Frictionless Data Package (https://specs.frictionlessdata.io/data-package/): every
+ * shot
+ * with its record and log as it was logged, the table of shots, the table of effects, and the command that computes
+ * them
  * again.
  */
 public final class ComparisonPackage {
@@ -49,7 +51,8 @@ public final class ComparisonPackage {
             MeasuredShot shot = shots.get(i);
             Shot whole = logged.get(shot.name());
             // The name goes along, so that the answer names the same shots again.
-            Shot named = whole.with(whole.sheet().with(SheetField.NAME, whole.sheet().text(SheetField.NAME).orElse(shot.name())));
+            Shot named = whole
+                    .with(whole.sheet().with(SheetField.NAME, whole.sheet().text(SheetField.NAME).orElse(shot.name())));
             files.put(String.format(Locale.ROOT, "shots/shot-%03d.csv", i + 1), ShotCsvWriter.write(named));
             rows.add(new StudyTableWriter.Row(i + 1, named.sheet(), shot.measures()));
         }
@@ -74,34 +77,63 @@ public final class ComparisonPackage {
     public static String options(Question question) {
         StringBuilder options = new StringBuilder();
         for (Variable variable : question.variables()) {
-            boolean byLevel = variable instanceof Variable.Treatment treatment && treatment.byLevel() && treatment.factor().numeric();
+            boolean byLevel = variable instanceof Variable.Treatment treatment && treatment.byLevel()
+                    && treatment.factor().numeric();
             options.append(" --factor \"").append(variable.key()).append(byLevel ? ":levels" : "").append('"');
         }
-        question.interactions().forEach(pair -> options.append(" --interaction \"").append(pair.first().key()).append(':').append(pair.second().key()).append('"'));
+        question.interactions()
+                .forEach(pair -> options.append(" --interaction \"")
+                        .append(pair.first().key())
+                        .append(':')
+                        .append(pair.second().key())
+                        .append('"'));
         question.responses().forEach(response -> options.append(" --response \"").append(response.key()).append('"'));
         options.append(" --basis ").append(question.basis().key());
         question.block().ifPresent(block -> options.append(" --block \"").append(block.key()).append('"'));
-        question.margins().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(margin ->
-                options.append(" --margin \"").append(margin.getKey()).append('=').append(DecimalText.exact(margin.getValue())).append('"'));
-        question.steps().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(step ->
-                options.append(" --step \"").append(step.getKey()).append('=').append(DecimalText.exact(step.getValue())).append('"'));
+        question.margins()
+                .entrySet()
+                .stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(margin -> options.append(" --margin \"")
+                        .append(margin.getKey())
+                        .append('=')
+                        .append(DecimalText.exact(margin.getValue()))
+                        .append('"'));
+        question.steps()
+                .entrySet()
+                .stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(step -> options.append(" --step \"")
+                        .append(step.getKey())
+                        .append('=')
+                        .append(DecimalText.exact(step.getValue()))
+                        .append('"'));
         return options.append(question.holm() ? " --holm" : "").toString().strip();
     }
 
     private static String readme(Comparison comparison) {
-        return "A comparison of shots, written by Grenu.\n\n" + comparison.sentence().text() + "\n\nshots/       each shot: its record and its log as logged\n"
-                + "shots.csv    a row a shot: record and measures\neffects.csv  a row an effect\n\nComputed again by:\n\n  ./grenu compare PACKAGE " + options(comparison.question()) + "\n";
+        return "A comparison of shots, written by Grenu.\n\n" + comparison.sentence().text()
+                + "\n\nshots/       each shot: its record and its log as logged\n"
+                + "shots.csv    a row a shot: record and measures\neffects.csv  a row an effect\n\nComputed again "
+                + "by:\n\n  ./grenu compare PACKAGE "
+                + options(comparison.question()) + "\n";
     }
 
     private static String descriptor(Comparison comparison, Map<String, String> files) throws IOException {
         ObjectNode root = JSON.createObjectNode();
-        root.put("profile", "data-package").put("name", "grenu-comparison").put("title", comparison.sentence().headline());
+        root.put("profile", "data-package")
+                .put("name", "grenu-comparison")
+                .put("title", comparison.sentence().headline());
         root.put("description", comparison.sentence().text());
         ArrayNode resources = root.putArray("resources");
         for (String path : files.keySet()) {
             if (path.endsWith(".csv")) {
-                ObjectNode resource = resources.addObject().put("name", path.replace('/', '-').replace(".csv", "")).put("path", path).put("format", "csv")
-                        .put("mediatype", "text/csv").put("encoding", "utf-8");
+                ObjectNode resource = resources.addObject()
+                        .put("name", path.replace('/', '-').replace(".csv", ""))
+                        .put("path", path)
+                        .put("format", "csv")
+                        .put("mediatype", "text/csv")
+                        .put("encoding", "utf-8");
                 if (path.startsWith("shots/")) {
                     resource.putObject("dialect").put("commentChar", "#");
                 }

@@ -20,7 +20,8 @@ import org.grenu.core.quantity.DecimalText;
 /** Writes a comparison's effects as a table, a row an effect; numbers with all their digits, unknown cells empty. */
 public final class EffectTableWriter {
 
-    private static final List<String> HEADING = List.of("factor", "change", "response", "unit", "basis", "estimate", "interval_half_width", "se", "df", "p",
+    private static final List<String> HEADING = List.of("factor", "change", "response", "unit", "basis", "estimate",
+            "interval_half_width", "se", "df", "p",
             "p_by_ranks", "margin", "verdict", "more_shots", "evidence", "shots", "doubts");
 
     private EffectTableWriter() {
@@ -75,13 +76,18 @@ public final class EffectTableWriter {
     private static List<Object> row(Comparison comparison, ResponseAnswer answer, Effect effect) {
         Estimate none = new Estimate(Double.NaN, Double.NaN, Double.NaN);
         Estimate estimate = effect.estimate().orElse(none);
-        double more = effect.verdict() instanceof Verdict.CannotSay cannot && cannot.likely() ? cannot.more() : Double.NaN;
-        return List.of(effect.variable().key(), (effect.change() + " " + effect.at()).strip(), answer.response().key(), answer.response().differenceUnit(), comparison.question().basis().key(),
-                estimate.value(), effect.halfWidth(), estimate.se(), estimate.df(), effect.p(), effect.rankP().orElse(Double.NaN), effect.margin(),
-                effect.verdict().words(), more, effect.evidence(), (double) answer.rows().size(), String.join(" ", comparison.sentence().doubts()));
+        double more = effect.verdict() instanceof Verdict.CannotSay cannot && cannot.likely() ? cannot.more()
+                : Double.NaN;
+        return List.of(effect.variable().key(), (effect.change() + " " + effect.at()).strip(), answer.response().key(),
+                answer.response().differenceUnit(), comparison.question().basis().key(),
+                estimate.value(), effect.halfWidth(), estimate.se(), estimate.df(), effect.p(),
+                effect.rankP().orElse(Double.NaN), effect.margin(),
+                effect.verdict().words(), more, effect.evidence(), (double) answer.rows().size(),
+                String.join(" ", comparison.sentence().doubts()));
     }
 
     private static String text(Object cell) {
-        return cell instanceof Double number ? Double.isFinite(number) ? DecimalText.exact(number) : "" : FormulaGuard.guarded(cell.toString());
+        return cell instanceof Double number ? Double.isFinite(number) ? DecimalText.exact(number) : ""
+                : FormulaGuard.guarded(cell.toString());
     }
 }

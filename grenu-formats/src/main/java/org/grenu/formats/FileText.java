@@ -35,8 +35,10 @@ final class FileText {
             return new String(b, StandardCharsets.UTF_16LE);
         }
         try {
-            return StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(b)).toString();
+            return StandardCharsets.UTF_8.newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(b))
+                    .toString();
         } catch (CharacterCodingException notUtf8) {
             return new String(b, WINDOWS);
         }

@@ -3,7 +3,8 @@ package org.grenu.formats;
 import org.grenu.core.quantity.DecimalText;
 
 /**
- * Words in a CSV table that a spreadsheet would compute. They get an apostrophe before them, which spreadsheets take for
+ * Words in a CSV table that a spreadsheet would compute. They get an apostrophe before them, which spreadsheets take
+ * for
  * “this is text”; words that begin with apostrophes before such get one more, so that reading finds what was written.
  */
 public final class FormulaGuard {

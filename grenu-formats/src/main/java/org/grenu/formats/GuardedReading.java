@@ -1,7 +1,8 @@
 package org.grenu.formats;
 
 /**
- * Reads something of a file from anywhere. Whatever a reader comes upon, and whatever a library below it throws, is that
+ * Reads something of a file from anywhere. Whatever a reader comes upon, and whatever a library below it throws, is
+ * that
  * file's refusal: who reads many files goes on with the next.
  *
  * @param <T> what is read
@@ -22,9 +23,11 @@ public interface GuardedReading<T> {
         try {
             return reader.read();
         } catch (OutOfMemoryError | StackOverflowError tooMuch) {
-            throw new ImportFailure(file, 0, "The file asks for more memory than there is.", "Check that it is what its name says; split it if it is.");
+            throw new ImportFailure(file, 0, "The file asks for more memory than there is.",
+                    "Check that it is what its name says; split it if it is.");
         } catch (RuntimeException | Error unforeseen) {
-            ImportFailure refused = new ImportFailure(file, 0, "The file could not be understood (" + unforeseen.getClass().getSimpleName() + ").",
+            ImportFailure refused = new ImportFailure(file, 0,
+                    "The file could not be understood (" + unforeseen.getClass().getSimpleName() + ").",
                     "Keep it and report this; other files are not affected.");
             refused.initCause(unforeseen);
             throw refused;

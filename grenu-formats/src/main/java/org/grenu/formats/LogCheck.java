@@ -23,13 +23,15 @@ final class LogCheck {
         for (Channel channel : log.channels().keySet()) {
             Samples samples = log.channels().get(channel);
             if (Math.max(samples.max(), -samples.min()) > LARGEST_VALUE) {
-                throw new ImportFailure(name, 0, channel.title() + " holds a value beyond " + (long) LARGEST_VALUE + ".",
+                throw new ImportFailure(name, 0,
+                        channel.title() + " holds a value beyond " + (long) LARGEST_VALUE + ".",
                         "Check the column and its unit.");
             }
         }
         double span = log.time().max() - log.time().min();
         if (span > Limits.LONGEST_SHOT_SECONDS) {
-            throw new ImportFailure(name, 0, String.format(Locale.ROOT, "The log spans %.0f s, more than three hours.", span),
+            throw new ImportFailure(name, 0,
+                    String.format(Locale.ROOT, "The log spans %.0f s, more than three hours.", span),
                     "Check the unit of the time column, or cut the file to one shot.");
         }
         if (!(span > 0)) {

@@ -53,7 +53,8 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
         return new Preamble(sheet.build(), ours, remarks, line, at);
     }
 
-    private static void enter(ShotSheet.Builder sheet, String key, String value, Place place, List<String> remarks) throws ImportFailure {
+    private static void enter(ShotSheet.Builder sheet, String key, String value, Place place, List<String> remarks)
+            throws ImportFailure {
         try {
             SheetField field = SheetField.find(key).orElse(null);
             if (field == null) {
@@ -72,8 +73,10 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
 
     private static void checkVersion(String file, int line, String version) throws ImportFailure {
         if (!version.equals(Integer.toString(VERSION))) {
-            throw new ImportFailure(file, line, "This is version “" + version + "” of the shot format; this program reads version "
-                    + VERSION + ".", "Open it with a newer Grenu.");
+            throw new ImportFailure(file, line,
+                    "This is version “" + version + "” of the shot format; this program reads version "
+                            + VERSION + ".",
+                    "Open it with a newer Grenu.");
         }
     }
 

@@ -41,7 +41,11 @@ public final class ShelfJson {
                     written.put("changed", version.changed());
                 }
                 ObjectNode entries = written.putObject("entries");
-                item.kind().fields().forEach(field -> version.entries().entry(field).ifPresent(text -> entries.put(field.key(), text)));
+                item.kind()
+                        .fields()
+                        .forEach(field -> version.entries()
+                                .entry(field)
+                                .ifPresent(text -> entries.put(field.key(), text)));
             }
         }
         try {
@@ -62,10 +66,13 @@ public final class ShelfJson {
         try {
             root = JSON.readTree(text);
         } catch (JsonProcessingException broken) {
-            throw new ImportFailure(name, Math.max(1, broken.getLocation().getLineNr()), "This is not JSON (" + broken.getOriginalMessage() + ").", "Export the shelf again.");
+            throw new ImportFailure(name, Math.max(1, broken.getLocation().getLineNr()),
+                    "This is not JSON (" + broken.getOriginalMessage() + ").", "Export the shelf again.");
         }
-        if (!root.path("format").asText().equals("grenu-shelf") || !root.path("items").isArray() || root.path("items").size() > MOST_ITEMS) {
-            throw new ImportFailure(name, 1, "This is not a shelf that Grenu wrote.", "A shelf has “format”: “grenu-shelf” and a list of items.");
+        if (!root.path("format").asText().equals("grenu-shelf") || !root.path("items").isArray()
+                || root.path("items").size() > MOST_ITEMS) {
+            throw new ImportFailure(name, 1, "This is not a shelf that Grenu wrote.",
+                    "A shelf has “format”: “grenu-shelf” and a list of items.");
         }
         List<ShelfItem> items = new ArrayList<>();
         for (JsonNode node : root.path("items")) {
@@ -78,15 +85,19 @@ public final class ShelfJson {
         String called = node.path("name").asText();
         Optional<ShelfKind> kind = ShelfKind.find(node.path("kind").asText());
         if (kind.isEmpty() || called.isBlank() || node.path("versions").isEmpty()) {
-            throw new ImportFailure(file, 1, "Item " + id + " lacks a kind that Grenu knows, a name or a version.", "Mend it, or leave it out.");
+            throw new ImportFailure(file, 1, "Item " + id + " lacks a kind that Grenu knows, a name or a version.",
+                    "Mend it, or leave it out.");
         }
         List<ShelfVersion> versions = new ArrayList<>();
         for (JsonNode version : node.path("versions")) {
             try {
-                Optional<LocalDate> since = version.path("since").isTextual() ? Optional.of(LocalDate.parse(version.path("since").asText())) : Optional.empty();
-                versions.add(new ShelfVersion(0, versions.size() + 1, since, version.path("changed").asText(), entries(kind.get(), version.path("entries"))));
+                Optional<LocalDate> since = version.path("since").isTextual()
+                        ? Optional.of(LocalDate.parse(version.path("since").asText())) : Optional.empty();
+                versions.add(new ShelfVersion(0, versions.size() + 1, since, version.path("changed").asText(),
+                        entries(kind.get(), version.path("entries"))));
             } catch (RefusedEntry | DateTimeParseException refused) {
-                throw new ImportFailure(file, 1, called + ": " + refused.getMessage(), "Mend the entry, or leave it out.");
+                throw new ImportFailure(file, 1, called + ": " + refused.getMessage(),
+                        "Mend the entry, or leave it out.");
             }
         }
         return new ShelfItem(id, kind.get(), called, versions);
@@ -95,7 +106,9 @@ public final class ShelfJson {
     private static Entries entries(ShelfKind kind, JsonNode node) {
         Entries entries = Entries.NONE;
         for (Map.Entry<String, JsonNode> entry : node.properties()) {
-            Field field = kind.field(entry.getKey()).orElseThrow(() -> new RefusedEntry("There is no entry “" + entry.getKey() + "” of a " + kind.one() + "."));
+            Field field = kind.field(entry.getKey())
+                    .orElseThrow(() -> new RefusedEntry(
+                            "There is no entry “" + entry.getKey() + "” of a " + kind.one() + "."));
             entries = entries.with(field, entry.getValue().asText());
         }
         return entries;

@@ -36,7 +36,8 @@ final class ShotJsonReader {
     private static final String SEE = "See docs/formats.md for a shot JSON.";
     private static final ObjectMapper JSON = new ObjectMapper(JsonFactory.builder()
             .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(50).build())
-            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
 
     private final String file;
@@ -67,7 +68,8 @@ final class ShotJsonReader {
             return JSON.readTree(parser);
         } catch (JsonProcessingException broken) {
             int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNr();
-            throw new ImportFailure(file, Math.max(0, line), "The JSON is broken: " + broken.getOriginalMessage().strip() + ".",
+            throw new ImportFailure(file, Math.max(0, line),
+                    "The JSON is broken: " + broken.getOriginalMessage().strip() + ".",
                     "Export the shot again, or mend the file at this line.");
         } catch (IOException impossible) {
             throw new IllegalStateException(impossible);
@@ -86,7 +88,8 @@ final class ShotJsonReader {
                     enter(sheet, entry.getKey(), entry.getValue());
                 }
             } catch (RefusedEntry refused) {
-                throw failure("record." + entry.getKey() + ": " + refused.getMessage(), "Correct the value or remove it.");
+                throw failure("record." + entry.getKey() + ": " + refused.getMessage(),
+                        "Correct the value or remove it.");
             }
         }
         return sheet.build();
@@ -106,7 +109,9 @@ final class ShotJsonReader {
 
     private static String text(JsonNode value) {
         return value.isArray()
-                ? StreamSupport.stream(value.spliterator(), false).map(JsonNode::asText).collect(Collectors.joining("; "))
+                ? StreamSupport.stream(value.spliterator(), false)
+                        .map(JsonNode::asText)
+                        .collect(Collectors.joining("; "))
                 : value.isNull() ? "" : value.asText();
     }
 
@@ -122,7 +127,8 @@ final class ShotJsonReader {
                 Unit unit = unit(entry.getKey(), channel.get().quantity(), units);
                 read.put(channel.get(), samples(entry.getKey(), entry.getValue(), unit));
             } else if (!entry.getKey().equals(TIME)) {
-                throw failure("Channel “" + entry.getKey() + "” is not known.", "Known: time, " + knownChannels() + ".");
+                throw failure("Channel “" + entry.getKey() + "” is not known.",
+                        "Known: time, " + knownChannels() + ".");
             }
         }
         try {
@@ -142,20 +148,24 @@ final class ShotJsonReader {
             return Unit.NUMBER;
         }
         String symbol = units.path(name).asText("");
-        return Unit.find(symbol, quantity).orElseThrow(() -> failure("“units." + name + "” is “" + symbol
-                + "”, which is not a known unit for it.", SEE));
+        return Unit.find(symbol, quantity)
+                .orElseThrow(() -> failure("“units." + name + "” is “" + symbol
+                        + "”, which is not a known unit for it.", SEE));
     }
 
     private Samples samples(String name, JsonNode array, Unit unit) throws ImportFailure {
         if (!array.isArray() || array.size() > Limits.MOST_SAMPLES) {
-            throw failure("“channels." + name + "” must be an array of at most " + Limits.MOST_SAMPLES + " numbers.", SEE);
+            throw failure("“channels." + name + "” must be an array of at most " + Limits.MOST_SAMPLES + " numbers.",
+                    SEE);
         }
         double[] values = new double[array.size()];
         for (int i = 0; i < values.length; i++) {
             JsonNode value = array.get(i);
             boolean missing = value.isNull() && !name.equals(TIME);
             if (!missing && !(value.isNumber() && Double.isFinite(value.doubleValue()))) {
-                throw failure("“channels." + name + "” holds " + value + " at position " + (i + 1) + ", which is not a number.",
+                throw failure(
+                        "“channels." + name + "” holds " + value + " at position " + (i + 1)
+                                + ", which is not a number.",
                         "Correct it; null marks a missing sample of a channel, never of time.");
             }
             values[i] = missing ? Double.NaN : unit.toCanonical(value.doubleValue());

@@ -20,11 +20,13 @@ public final class ShotReader {
         return GuardedReading.of(name, () -> {
             String text = text(name, bytes);
             String start = text.stripLeading();
-            ParsedShot parsed = start.startsWith("{") || start.startsWith("[") ? ShotJsonReader.read(name, text) : ShotTableReader.read(name, text);
+            ParsedShot parsed = start.startsWith("{") || start.startsWith("[") ? ShotJsonReader.read(name, text)
+                    : ShotTableReader.read(name, text);
             if (!parsed.shot().log().isEmpty()) {
                 check(name, parsed.shot().log());
             } else if (parsed.shot().sheet().equals(ShotSheet.EMPTY)) {
-                throw new ImportFailure(name, 0, "The file holds neither a log nor anything written down.", "Choose another file.");
+                throw new ImportFailure(name, 0, "The file holds neither a log nor anything written down.",
+                        "Choose another file.");
             }
             return parsed;
         });
@@ -33,8 +35,9 @@ public final class ShotReader {
     /** {@return whether the text is one of Grenu's own files, which need no mapping} */
     public static boolean own(String text) {
         String start = text.stripLeading();
-        return start.startsWith("# " + Preamble.MARK) || start.startsWith("{") && start.substring(0, Math.min(200, start.length()))
-                .contains("\"" + ShotJsonReader.FORMAT + "\"");
+        return start.startsWith("# " + Preamble.MARK)
+                || start.startsWith("{") && start.substring(0, Math.min(200, start.length()))
+                        .contains("\"" + ShotJsonReader.FORMAT + "\"");
     }
 
     /**
@@ -47,10 +50,12 @@ public final class ShotReader {
             throw new ImportFailure(name, 0, "The file is empty.", "Log the shot again, or choose another file.");
         }
         if (bytes.length > Limits.LARGEST_FILE_BYTES) {
-            throw new ImportFailure(name, 0, "The file is larger than " + Limits.LARGEST_FILE_BYTES / 1024 / 1024 + " MB.",
+            throw new ImportFailure(name, 0,
+                    "The file is larger than " + Limits.LARGEST_FILE_BYTES / 1024 / 1024 + " MB.",
                     "Split it into one file per shot.");
         }
-        return GuardedReading.of(name, () -> SpreadsheetText.looksLike(bytes) ? SpreadsheetText.read(name, bytes) : FileText.decode(name, bytes));
+        return GuardedReading.of(name, () -> SpreadsheetText.looksLike(bytes) ? SpreadsheetText.read(name, bytes)
+                : FileText.decode(name, bytes));
     }
 
     /**

@@ -43,8 +43,13 @@ final class ShotTableReader {
                     "The file needs a heading row such as “time [s],pressure [bar],cup mass [g]” and rows of numbers.");
         }
         char separator = separator(text);
-        try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(separator).skipEmptyLines(true)
-                .allowExtraFields(true).allowMissingFields(true).maxBufferSize(1 << 20).ofCsvRecord(text);
+        try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .fieldSeparator(separator)
+                .skipEmptyLines(true)
+                .allowExtraFields(true)
+                .allowMissingFields(true)
+                .maxBufferSize(1 << 20)
+                .ofCsvRecord(text);
                 CloseableIterator<CsvRecord> rows = reader.iterator()) {
             List<TableColumn> columns = columns(rows.next());
             while (rows.hasNext()) {
@@ -82,8 +87,10 @@ final class ShotTableReader {
         for (int i = 0; i < heading.getFieldCount(); i++) {
             ColumnHeading parsed = ColumnHeading.parse(heading.getField(i).strip());
             if (!parsed.unknownUnit().isEmpty()) {
-                throw new ImportFailure(file, line(heading), "Column “" + parsed.heading() + "” is in “" + parsed.unknownUnit()
-                        + "”, a unit that is not known for it.", "Known units: s, ms, bar, kPa, psi, mL/s, g/s, g, °C, °F.");
+                throw new ImportFailure(file, line(heading),
+                        "Column “" + parsed.heading() + "” is in “" + parsed.unknownUnit()
+                                + "”, a unit that is not known for it.",
+                        "Known units: s, ms, bar, kPa, psi, mL/s, g/s, g, °C, °F.");
             }
             if (parsed.meaning().isEmpty() || taken.contains(parsed.meaning().get())) {
                 notRead(parsed.heading());
@@ -103,7 +110,8 @@ final class ShotTableReader {
     }
 
     private void requireColumns(CsvRecord heading, List<TableColumn> columns) throws ImportFailure {
-        String found = String.join(", ", heading.getFields().stream().limit(8).map(h -> "“" + shortened(h.strip()) + "”").toList());
+        String found = String.join(", ",
+                heading.getFields().stream().limit(8).map(h -> "“" + shortened(h.strip()) + "”").toList());
         if (columns.stream().noneMatch(TableColumn::isTime)) {
             throw new ImportFailure(file, line(heading), "No time column among " + found + ".",
                     "Name one “time [s]” or “time [ms]”.");
@@ -125,20 +133,25 @@ final class ShotTableReader {
         }
         int needed = columns.stream().mapToInt(TableColumn::index).max().orElse(0) + 1;
         if (row.getFieldCount() < needed) {
-            throw new ImportFailure(file, line(row), "The row has " + row.getFieldCount() + " fields, the columns to read need "
-                    + needed + ".", "The file may be cut off here: complete the row or delete it.");
+            throw new ImportFailure(file, line(row),
+                    "The row has " + row.getFieldCount() + " fields, the columns to read need "
+                            + needed + ".",
+                    "The file may be cut off here: complete the row or delete it.");
         }
         if (separator == ',' && row.getFieldCount() >= 2 * columns.size() && row.getFieldCount() > needed + 1
                 && columns.get(0).size() == 0) {
-            throw new ImportFailure(file, line(row), "The row has " + row.getFieldCount() + " fields for " + columns.size()
-                    + " columns: decimal commas in a table separated by commas.", "Save it with semicolons or tabs, or with decimal points.");
+            throw new ImportFailure(file, line(row),
+                    "The row has " + row.getFieldCount() + " fields for " + columns.size()
+                            + " columns: decimal commas in a table separated by commas.",
+                    "Save it with semicolons or tabs, or with decimal points.");
         }
         for (TableColumn column : columns) {
             String cell = row.getField(column.index());
             if (!column.add(cell)) {
                 throw new ImportFailure(file, line(row), column.heading().heading() + " is “" + shortened(cell)
                         + "”, which is not a number (column " + (column.index() + 1) + ").",
-                        column.isTime() ? "Every row needs a time." : "Correct the cell, or empty it if the sample is missing.");
+                        column.isTime() ? "Every row needs a time."
+                                : "Correct the cell, or empty it if the sample is missing.");
             }
         }
     }
@@ -158,10 +171,12 @@ final class ShotTableReader {
             return new ParsedShot(new Shot(preamble.sheet(), ShotLog.NONE), assumptions);
         }
         if (time == null || time.size() == 0) {
-            throw new ImportFailure(file, preamble.tableLine(), "The table has a heading but no rows.", "Log the shot again.");
+            throw new ImportFailure(file, preamble.tableLine(), "The table has a heading but no rows.",
+                    "Log the shot again.");
         }
         if (!(time.max() - time.min() < 1e12)) {
-            throw new ImportFailure(file, 0, "The times are not those of a shot.", "Check the time column and its unit.");
+            throw new ImportFailure(file, 0, "The times are not those of a shot.",
+                    "Check the time column and its unit.");
         }
         if (!preamble.ours()) {
             lookForSeveralShots(time);
@@ -174,14 +189,18 @@ final class ShotTableReader {
     private void lookForSeveralShots(Samples time) throws ImportFailure {
         int restarts = 0;
         for (int i = 1; i < time.size(); i++) {
-            restarts += time.get(i) < time.get(i - 1) - RESTART_SECONDS && time.get(i) < time.get(0) + RESTART_SECONDS ? 1 : 0;
+            restarts += time.get(i) < time.get(i - 1) - RESTART_SECONDS && time.get(i) < time.get(0) + RESTART_SECONDS
+                    ? 1 : 0;
         }
         if (restarts > 1) {
-            throw new ImportFailure(file, 0, "The time starts again " + restarts + " times: the file probably holds several shots.",
+            throw new ImportFailure(file, 0,
+                    "The time starts again " + restarts + " times: the file probably holds several shots.",
                     "Map its columns, and say how the shots are told apart.");
         }
         if (restarts == 1) {
-            assumptions.add("The time starts again once and was continued; if these are two shots, map the log's columns instead.");
+            assumptions.add(
+                    "The time starts again once and was continued; if these are two shots, map the log's columns "
+                            + "instead.");
         }
     }
 

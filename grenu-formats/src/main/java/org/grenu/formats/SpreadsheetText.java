@@ -20,7 +20,10 @@ import org.dhatim.fastexcel.reader.Row;
 import org.dhatim.fastexcel.reader.Sheet;
 import org.grenu.core.quantity.DecimalText;
 
-/** The first sheet with something in it of an XLSX file, as CSV text, so that it is mapped like any other table. Formulas give the value that was stored with them. */
+/**
+ * The first sheet with something in it of an XLSX file, as CSV text, so that it is mapped like any other table.
+ * Formulas give the value that was stored with them.
+ */
 final class SpreadsheetText {
 
     private static final long MOST_UNPACKED = 256L << 20;
@@ -56,7 +59,8 @@ final class SpreadsheetText {
     }
 
     private static ImportFailure notXlsx(String name) {
-        return new ImportFailure(name, 0, "The file is a zip archive, but not a spreadsheet that can be read.", "Save it as XLSX or CSV, or unpack it first.");
+        return new ImportFailure(name, 0, "The file is a zip archive, but not a spreadsheet that can be read.",
+                "Save it as XLSX or CSV, or unpack it first.");
     }
 
     /** An archive says of itself what it likes: only unpacking tells how large it is. */
@@ -70,8 +74,11 @@ final class SpreadsheetText {
                 try (InputStream in = zip.getInputStream(entry)) {
                     for (int some = in.read(buffer); some >= 0; some = in.read(buffer)) {
                         unpacked += some;
-                        if (many || unpacked > MOST_UNPACKED || unpacked > SMALL && unpacked > MOST_RATIO * bytes.length) {
-                            throw new ImportFailure(name, 0, "The archive unpacks to more than a spreadsheet of logs can be.", "It was not taken in.");
+                        if (many || unpacked > MOST_UNPACKED
+                                || unpacked > SMALL && unpacked > MOST_RATIO * bytes.length) {
+                            throw new ImportFailure(name, 0,
+                                    "The archive unpacks to more than a spreadsheet of logs can be.",
+                                    "It was not taken in.");
                         }
                     }
                 }
@@ -85,13 +92,17 @@ final class SpreadsheetText {
         StringWriter out = new StringWriter();
         int count = 0;
         long all = 0;
-        try (Stream<Row> rows = sheet.openStream(); CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+        try (Stream<Row> rows = sheet.openStream();
+                CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
             for (Row row : (Iterable<Row>) rows::iterator) {
                 if (++count > MOST_ROWS) {
-                    throw new ImportFailure(name, count, "The sheet has more than " + MOST_ROWS + " rows.", "Split it.");
+                    throw new ImportFailure(name, count, "The sheet has more than " + MOST_ROWS + " rows.",
+                            "Split it.");
                 }
                 if (row.getCellCount() > Limits.MOST_COLUMNS || (all += row.getCellCount()) > MOST_CELLS) {
-                    throw new ImportFailure(name, count, "The sheet has more than " + Limits.MOST_COLUMNS + " columns or " + MOST_CELLS + " cells.", "Keep what belongs to the shots.");
+                    throw new ImportFailure(name, count,
+                            "The sheet has more than " + Limits.MOST_COLUMNS + " columns or " + MOST_CELLS + " cells.",
+                            "Keep what belongs to the shots.");
                 }
                 List<String> cells = new ArrayList<>();
                 for (int i = 0; i < row.getCellCount(); i++) {

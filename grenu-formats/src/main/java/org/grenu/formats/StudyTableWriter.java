@@ -73,8 +73,12 @@ public final class StudyTableWriter {
         columns.add(new Column("ey_as_dosed_u_pct", m -> u(asDosed(m))));
         columns.add(new Column("ey_dry_pct", m -> value(dry(m))));
         columns.add(new Column("ey_dry_u_pct", m -> u(dry(m))));
-        columns.add(new Column("first_drip_s", m -> m.curve().times().firstDrip().map(TimedEvent::seconds)
-                .map(OptionalDouble::of).orElse(OptionalDouble.empty())));
+        columns.add(new Column("first_drip_s", m -> m.curve()
+                .times()
+                .firstDrip()
+                .map(TimedEvent::seconds)
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty())));
         for (TimeConvention convention : TimeConvention.values()) {
             columns.add(new Column("time_" + convention.key() + "_s", m -> convention.of(m.curve().times())));
         }
@@ -82,7 +86,8 @@ public final class StudyTableWriter {
         columns.add(new Column("mean_pressure_bar", m -> m.curve().meanPressure()));
         columns.add(new Column("peak_resistance_bar_s_per_g", m -> value(m.hydraulics().peak())));
         columns.add(new Column("erosion_pct_per_s", m -> value(m.hydraulics().erosion())));
-        columns.add(new Column("kept_water_g_per_g", m -> value(m.hydraulics().balance().flatMap(WaterBalance::keptPerGram))));
+        columns.add(new Column("kept_water_g_per_g",
+                m -> value(m.hydraulics().balance().flatMap(WaterBalance::keptPerGram))));
         return columns;
     }
 

@@ -12,7 +12,8 @@ import org.grenu.core.quantity.Unit;
 /** One column of a table while it is being read: its cells as numbers, then in the canonical unit. */
 final class TableColumn {
 
-    private static final Pattern CLOCK = Pattern.compile("(?:.*[T ])?(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{1,2}(?:[.,]\\d{1,9})?)(?:Z|[+-]\\d{2}:?\\d{2})?");
+    private static final Pattern CLOCK = Pattern
+            .compile("(?:.*[T ])?(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{1,2}(?:[.,]\\d{1,9})?)(?:Z|[+-]\\d{2}:?\\d{2})?");
 
     private final int index;
     private final ColumnHeading heading;
@@ -48,7 +49,8 @@ final class TableColumn {
         if (number.isEmpty() && isTime()) {
             number = clockSeconds(text);
         }
-        boolean missing = !isTime() && (text.isEmpty() || text.equalsIgnoreCase("nan") || text.equalsIgnoreCase("null"));
+        boolean missing = !isTime()
+                && (text.isEmpty() || text.equalsIgnoreCase("nan") || text.equalsIgnoreCase("null"));
         if (number.isEmpty() && !missing) {
             return false;
         }
@@ -87,7 +89,8 @@ final class TableColumn {
             case NUMBER, RESISTANCE, RESISTANCE_SQUARED -> Unit.NUMBER;
         };
         if (!clock && unit != Unit.NUMBER) {
-            assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as " + unit.symbol() + ".");
+            assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as "
+                    + unit.symbol() + ".");
         }
         return unit;
     }

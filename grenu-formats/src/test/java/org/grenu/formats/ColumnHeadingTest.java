@@ -58,7 +58,8 @@ class ColumnHeadingTest {
 
     /** What was intended is not what happened: targets are never read as measurements. */
     @ParameterizedTest
-    @ValueSource(strings = {"pressure_goal", "target flow", "Temperature (set)", "temperatureSetpoint", "weight limit", "valve", "", "note", "état"})
+    @ValueSource(strings = {"pressure_goal", "target flow", "Temperature (set)", "temperatureSetpoint", "weight limit",
+            "valve", "", "note", "état"})
     void targetsAndOtherColumnsAreLeftOut(String heading) {
         assertThat(ColumnHeading.parse(heading).meaning()).satisfiesAnyOf(
                 meaning -> assertThat(meaning).isEmpty(),

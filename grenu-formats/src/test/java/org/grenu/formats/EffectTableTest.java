@@ -31,14 +31,18 @@ import org.junit.jupiter.api.io.TempDir;
 
 class EffectTableTest {
 
-    private static final ShotLog LOG = new ShotLog(Samples.of(0, 1, 2, 3), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
+    private static final ShotLog LOG = new ShotLog(Samples.of(0, 1, 2, 3),
+            Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
 
     @TempDir
     private Path folder;
 
     private static Shot shot(int number) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.BEVERAGE, 40)
-                .with(SheetField.READINGS, String.format(Locale.ROOT, "%.2f; %.2f", 9 + 0.2 * (number % 2) + 0.01 * number, 9 + 0.2 * (number % 2)))
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
+                .with(SheetField.BEVERAGE, 40)
+                .with(SheetField.READINGS,
+                        String.format(Locale.ROOT, "%.2f; %.2f", 9 + 0.2 * (number % 2) + 0.01 * number,
+                                9 + 0.2 * (number % 2)))
                 .with(SheetField.ARM, number % 2 == 0 ? "control, usual" : "treated \"cold\"");
         return new Shot(sheet, LOG);
     }
@@ -48,7 +52,8 @@ class EffectTableTest {
         for (int i = 0; i < shots; i++) {
             compared.add(new MeasuredShot("s" + i, shot(i).sheet(), ShotMeasures.of(shot(i))));
         }
-        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), compared);
+        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)),
+                List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), compared);
     }
 
     private Map<String, byte[]> unzipped(byte[] zip) throws IOException {
@@ -68,13 +73,15 @@ class EffectTableTest {
         assertThat(lines).hasSize(3);
         assertThat(lines.get(0)).startsWith("factor,change,response,unit,basis,estimate,interval_half_width");
         double estimate = comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value();
-        assertThat(lines.get(1)).startsWith("arm,\"control, usual, not treated \"\"cold\"\"\",ey_as_dosed,points,equal-setting," + estimate);
+        assertThat(lines.get(1)).startsWith(
+                "arm,\"control, usual, not treated \"\"cold\"\"\",ey_as_dosed,points,equal-setting," + estimate);
     }
 
     /** One shot each: no degrees of freedom to test with, so no p and no verdict beyond measuring. */
     @Test
     void whatIsUnknownStaysEmpty() {
-        assertThat(EffectTableWriter.csv(comparison(2)).lines().toList().get(1)).contains(",,,0.5,").contains(",one shot each,,seen once,2,");
+        assertThat(EffectTableWriter.csv(comparison(2)).lines().toList().get(1)).contains(",,,0.5,")
+                .contains(",one shot each,,seen once,2,");
     }
 
     @Test
@@ -83,7 +90,8 @@ class EffectTableTest {
         String sheet = new String(parts.get("xl/worksheets/sheet1.xml"), StandardCharsets.UTF_8);
         double margin = 0.5;
         assertThat(sheet).contains("<v>" + margin + "</v>").doesNotContain("NaN");
-        assertThat(new String(parts.get("xl/sharedStrings.xml"), StandardCharsets.UTF_8)).contains("ey_as_dosed").contains("treated &quot;cold&quot;");
+        assertThat(new String(parts.get("xl/sharedStrings.xml"), StandardCharsets.UTF_8)).contains("ey_as_dosed")
+                .contains("treated &quot;cold&quot;");
     }
 
     @Test
@@ -93,13 +101,18 @@ class EffectTableTest {
             logged.put("s" + i, shot(i));
         }
         Map<String, byte[]> files = unzipped(ComparisonPackage.write(comparison(8), logged));
-        assertThat(files).containsOnlyKeys("README.txt", "datapackage.json", "effects.csv", "shots.csv", "shots/shot-001.csv", "shots/shot-002.csv", "shots/shot-003.csv",
-                "shots/shot-004.csv", "shots/shot-005.csv", "shots/shot-006.csv", "shots/shot-007.csv", "shots/shot-008.csv");
+        assertThat(files).containsOnlyKeys("README.txt", "datapackage.json", "effects.csv", "shots.csv",
+                "shots/shot-001.csv", "shots/shot-002.csv", "shots/shot-003.csv",
+                "shots/shot-004.csv", "shots/shot-005.csv", "shots/shot-006.csv", "shots/shot-007.csv",
+                "shots/shot-008.csv");
         Shot back = ShotReader.read("x", files.get("shots/shot-003.csv")).shot();
         assertThat(back.log()).isEqualTo(LOG);
         assertThat(back.sheet()).isEqualTo(shot(2).sheet().with(SheetField.NAME, "s2"));
-        assertThat(new String(files.get("README.txt"), StandardCharsets.UTF_8)).contains("./grenu compare PACKAGE --factor \"arm\" --response \"ey_as_dosed\"");
-        assertThat(new String(files.get("datapackage.json"), StandardCharsets.UTF_8)).contains("\"profile\" : \"data-package\"").contains("shots/shot-008.csv");
+        assertThat(new String(files.get("README.txt"), StandardCharsets.UTF_8))
+                .contains("./grenu compare PACKAGE --factor \"arm\" --response \"ey_as_dosed\"");
+        assertThat(new String(files.get("datapackage.json"), StandardCharsets.UTF_8))
+                .contains("\"profile\" : \"data-package\"")
+                .contains("shots/shot-008.csv");
         assertThat(new String(files.get("shots.csv"), StandardCharsets.UTF_8).lines()).hasSize(9);
     }
 }

@@ -23,7 +23,8 @@ class HostileFilesTest {
 
     @Test
     void whateverIsThrownIsTheFilesRefusal() {
-        for (Throwable thrown : new Throwable[] {new StackOverflowError(), new OutOfMemoryError(), new NullPointerException(), new AssertionError("x"), new NoClassDefFoundError("x")}) {
+        for (Throwable thrown : new Throwable[] {new StackOverflowError(), new OutOfMemoryError(),
+                new NullPointerException(), new AssertionError("x"), new NoClassDefFoundError("x")}) {
             assertThatThrownBy(() -> GuardedReading.of("odd.xlsx", () -> {
                 if (thrown instanceof Error error) {
                     throw error;
@@ -52,7 +53,8 @@ class HostileFilesTest {
                 sheet.value(i, 1, 12345);
             }
         }), "12345", "1E2000000000");
-        assertThatThrownBy(() -> ShotReader.read("big.xlsx", bytes)).isInstanceOf(ImportFailure.class).satisfies(HostileFilesTest::foreseen);
+        assertThatThrownBy(() -> ShotReader.read("big.xlsx", bytes)).isInstanceOf(ImportFailure.class)
+                .satisfies(HostileFilesTest::foreseen);
     }
 
     @Test
@@ -72,7 +74,8 @@ class HostileFilesTest {
             }
             zip.closeEntry();
         }
-        assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", out.toByteArray())).hasMessageContaining("unpacks to more");
+        assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", out.toByteArray()))
+                .hasMessageContaining("unpacks to more");
     }
 
     /** Each key of a preamble copied all keys before it: only so many are kept. */
@@ -83,14 +86,17 @@ class HostileFilesTest {
             text.append("# key ").append(i).append(": ").append(i).append('\n');
         }
         text.append("time,pressure\n0,1\n1,2\n2,3\n3,4\n");
-        assertThat(ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().sheet().extras()).hasSize(500);
+        assertThat(
+                ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().sheet().extras())
+                .hasSize(500);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"[", "{\"a\":"})
     void deepNestingIsRefused(String open) {
         byte[] bytes = open.repeat(200_000).getBytes(StandardCharsets.UTF_8);
-        assertThatThrownBy(() -> ShotReader.read("deep.json", bytes)).isInstanceOf(ImportFailure.class).satisfies(HostileFilesTest::foreseen);
+        assertThatThrownBy(() -> ShotReader.read("deep.json", bytes)).isInstanceOf(ImportFailure.class)
+                .satisfies(HostileFilesTest::foreseen);
     }
 
     /** Refused by a bound, before memory or stack ran out. */
@@ -101,7 +107,8 @@ class HostileFilesTest {
     /** Puts other bytes into the sheet's own text; the archive is written anew around it. */
     private static byte[] replaced(byte[] book, String from, String to) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(book)).get(); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(book)).get();
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             for (ZipArchiveEntry entry : java.util.Collections.list(in.getEntries())) {
                 String text = new String(in.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8);
                 zip.putNextEntry(new ZipEntry(entry.getName()));

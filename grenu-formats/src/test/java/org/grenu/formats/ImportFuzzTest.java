@@ -50,15 +50,18 @@ class ImportFuzzTest {
         char[] cells = any.text(0, 60).toCharArray();
         StringBuilder table = new StringBuilder("time;pressure;weight;flow\n");
         for (int i = 0; i < cells.length; i++) {
-            String cell = cells[i] % 7 == 0 ? "1e308" : cells[i] % 5 == 0 ? "" : cells[i] % 3 == 0 ? "0," + (int) cells[i] : String.valueOf(cells[i] % 200);
+            String cell = cells[i] % 7 == 0 ? "1e308" : cells[i] % 5 == 0 ? ""
+                    : cells[i] % 3 == 0 ? "0," + (int) cells[i] : String.valueOf(cells[i] % 200);
             table.append(cell).append(i % 4 == 3 ? '\n' : ';');
         }
         survives(table.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"[[[[[[[[", "{\"format\":\"grenu-shot\",\"version\":1,\"channels\":{\"time\":[0,1,1e999],\"pressure\":[0,1,2]}}",
-            "time,p\n\"", "# grenu shot: 1\n", "#\n#\n#", "time,pressure\n0,1\n1e300,2\n2,3", "time,pressure\n-1e17,1\n0,2\n1e17,3",
+    @ValueSource(strings = {"[[[[[[[[",
+            "{\"format\":\"grenu-shot\",\"version\":1,\"channels\":{\"time\":[0,1,1e999],\"pressure\":[0,1,2]}}",
+            "time,p\n\"", "# grenu shot: 1\n", "#\n#\n#", "time,pressure\n0,1\n1e300,2\n2,3",
+            "time,pressure\n-1e17,1\n0,2\n1e17,3",
             "t\tp\n1\t1\n1\t1\n1\t1\n", "{}", "null", "\uFEFF", ",,,,,\n,,,,,", "time;mass\n0;NaN\n1;nan\n2;"})
     void nastyTexts(String text) {
         survives(text.getBytes(StandardCharsets.UTF_8));

@@ -45,10 +45,12 @@ class LastBitTest {
         Random random = new Random(seed);
         for (int i = 0; i < NUMBERS; i++) {
             double value = any(random, i);
-            assertThat(Double.doubleToRawLongBits(DecimalText.parse(DecimalText.toTheLastBit(value)).orElseThrow())).as("seed %s: %s", seed, value)
+            assertThat(Double.doubleToRawLongBits(DecimalText.parse(DecimalText.toTheLastBit(value)).orElseThrow()))
+                    .as("seed %s: %s", seed, value)
                     .isEqualTo(Double.doubleToRawLongBits(value));
         }
-        assertThat(Double.doubleToRawLongBits(DecimalText.parse(DecimalText.toTheLastBit(-0.0)).orElseThrow())).isEqualTo(Double.doubleToRawLongBits(-0.0));
+        assertThat(Double.doubleToRawLongBits(DecimalText.parse(DecimalText.toTheLastBit(-0.0)).orElseThrow()))
+                .isEqualTo(Double.doubleToRawLongBits(-0.0));
     }
 
     /** A number with a long expansion, such as 0.001234567890123456, was refused when its file came back. */
@@ -69,9 +71,14 @@ class LastBitTest {
             }
             channels.put(channel, Samples.of(values));
         }
-        Shot shot = new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, 18 + random.nextDouble()).with(SheetField.SCALE_BIAS, random.nextDouble() / 1e7), new ShotLog(Samples.of(time), channels));
-        assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot()).isEqualTo(shot);
-        assertThat(ShotReader.read("shot.json", ShotJsonWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot()).isEqualTo(shot);
+        Shot shot = new Shot(
+                ShotSheet.EMPTY.with(SheetField.DOSE, 18 + random.nextDouble())
+                        .with(SheetField.SCALE_BIAS, random.nextDouble() / 1e7),
+                new ShotLog(Samples.of(time), channels));
+        assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
+                .isEqualTo(shot);
+        assertThat(ShotReader.read("shot.json", ShotJsonWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
+                .isEqualTo(shot);
     }
 
     /** A log in another unit becomes the canonical number; written out and read again it stays that number. */
@@ -86,19 +93,24 @@ class LastBitTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"=1+1", "+cmd|' /C calc'!A0", "-2+3", "@SUM(A1)", "\t=1", "'=1", "''=1", "'quoted'", "-5", "+3.5", "plain", "", "'", "-", "a=b", "'tis"})
+    @ValueSource(strings = {"=1+1", "+cmd|' /C calc'!A0", "-2+3", "@SUM(A1)", "\t=1", "'=1", "''=1", "'quoted'", "-5",
+            "+3.5", "plain", "", "'", "-", "a=b", "'tis"})
     void wordsThatWouldBeComputedAreGuardedAndComeBack(String cell) {
         String written = FormulaGuard.guarded(cell);
         assertThat(FormulaGuard.plain(written)).isEqualTo(cell);
         boolean computed = !written.isEmpty() && "=+-@\t\r".indexOf(written.charAt(0)) >= 0;
-        assertThat(computed).as("only numbers may begin so").isEqualTo(computed && DecimalText.parse(written).isPresent());
+        assertThat(computed).as("only numbers may begin so")
+                .isEqualTo(computed && DecimalText.parse(written).isPresent());
     }
 
     @Test
     void tablesAreGuarded() {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, "=HYPERLINK(\"http://x\")").with(SheetField.ZERO, -0.01);
-        String table = StudyTableWriter.write(java.util.List.of(new StudyTableWriter.Row(1, sheet, org.grenu.core.study.ShotMeasures.of(
-                new Shot(sheet, new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0))))))));
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, "=HYPERLINK(\"http://x\")")
+                .with(SheetField.ZERO, -0.01);
+        String table = StudyTableWriter.write(java.util.List.of(new StudyTableWriter.Row(1, sheet,
+                org.grenu.core.study.ShotMeasures.of(
+                        new Shot(sheet,
+                                new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0))))))));
         assertThat(table).contains("\"'=HYPERLINK").contains(",-0.01,");
     }
 }

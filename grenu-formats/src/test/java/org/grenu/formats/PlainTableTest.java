@@ -49,15 +49,19 @@ class PlainTableTest {
 
     @Test
     void oldEncodingsAreUnderstood() throws ImportFailure {
-        String table = "time [s];pressure [bar];weight [g];temperature [°C]\r\n0;0;0;93,3\r\n0,5;4;0;93,3\r\n1;9;1,5;93,3\r\n";
+        String table = "time [s];pressure [bar];weight [g];temperature "
+                + "[°C]\r\n0;0;0;93,3\r\n0,5;4;0;93,3\r\n1;9;1,5;93,3\r\n";
         isTheUsualShot(ShotReader.read("old.csv", table.getBytes(Charset.forName("windows-1252"))).shot().log());
-        isTheUsualShot(ShotReader.read("wide.csv", ("\uFEFF" + table).getBytes(StandardCharsets.UTF_16LE)).shot().log());
+        isTheUsualShot(
+                ShotReader.read("wide.csv", ("\uFEFF" + table).getBytes(StandardCharsets.UTF_16LE)).shot().log());
         isTheUsualShot(ShotReader.read("bom.csv", ("\uFEFF" + table).getBytes(StandardCharsets.UTF_8)).shot().log());
     }
 
     @Test
     void whatTheFileLeavesOpenIsSaid() throws ImportFailure {
-        ParsedShot parsed = read("# dose_g: 18.2\n# grinder speed: 4\ntime,pressure,flow,weight flow,valve\n0,0,1,0,1\n500,60,1,0,1\n1000,130,1,0.5,\n");
+        ParsedShot parsed = read(
+                "# dose_g: 18.2\n# grinder speed: 4\ntime,pressure,flow,weight "
+                        + "flow,valve\n0,0,1,0,1\n500,60,1,0,1\n1000,130,1,0.5,\n");
         assertThat(parsed.assumptions()).containsExactly("Column “valve” was not read.",
                 "Column “time” names no unit; its numbers were read as ms.",
                 "Column “pressure” names no unit; its numbers were read as psi.",
@@ -91,19 +95,25 @@ class PlainTableTest {
 
     @Test
     void brokenJsonNamesItsLine() {
-        assertThatThrownBy(() -> read("{\n\"format\": \"grenu-shot\",\n\"version\": 1,\n oops }")).hasMessageContaining("log.csv, line 4: The JSON is broken");
+        assertThatThrownBy(() -> read("{\n\"format\": \"grenu-shot\",\n\"version\": 1,\n oops }"))
+                .hasMessageContaining("log.csv, line 4: The JSON is broken");
         assertThatThrownBy(() -> read("{\"format\": \"other\"}")).hasMessageContaining("must be “grenu-shot”");
-        assertThatThrownBy(() -> ShotReader.read("photo.jpg", new byte[] {1, 2, 10, 0, 4})).hasMessageContaining("photo.jpg, line 2: The file is not text.");
+        assertThatThrownBy(() -> ShotReader.read("photo.jpg", new byte[] {1, 2, 10, 0, 4}))
+                .hasMessageContaining("photo.jpg, line 2: The file is not text.");
     }
 
     @Test
     void theStudyTableHoldsRecordAndMeasures() {
-        List<StudyTableWriter.Row> rows = DemoStudy.shots().stream().limit(6)
-                .map(demo -> new StudyTableWriter.Row(7, demo.shot().sheet(), ShotMeasures.of(demo.shot()))).toList();
+        List<StudyTableWriter.Row> rows = DemoStudy.shots()
+                .stream()
+                .limit(6)
+                .map(demo -> new StudyTableWriter.Row(7, demo.shot().sheet(), ShotMeasures.of(demo.shot())))
+                .toList();
         List<CsvRecord> table = CsvReader.builder().ofCsvRecord(StudyTableWriter.write(rows)).stream().toList();
         List<String> heading = table.get(0).getFields();
         assertThat(table).hasSize(7);
-        assertThat(heading).startsWith("shot", "study").contains("dose_g", "ey_as_dosed_pct", "ey_dry_u_pct", "time_pump_on_to_pump_off_s");
+        assertThat(heading).startsWith("shot", "study")
+                .contains("dose_g", "ey_as_dosed_pct", "ey_dry_u_pct", "time_pump_on_to_pump_off_s");
         assertThat(table.get(6).getField(heading.indexOf("ey_as_dosed_pct"))).as("choked").isEmpty();
         assertThat(Double.parseDouble(table.get(1).getField(heading.indexOf("ey_as_dosed_pct")))).isBetween(20.5, 22.5);
     }

@@ -30,14 +30,16 @@ class RoundTripTest {
     @Seeds(300)
     void csvLosesNothing(Draws any) throws ImportFailure {
         Shot shot = new Shot(sheet(any), log(any));
-        assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot()).isEqualTo(shot);
+        assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
+                .isEqualTo(shot);
     }
 
     @ParameterizedTest
     @Seeds(300)
     void jsonLosesNothing(Draws any) throws ImportFailure {
         Shot shot = new Shot(sheet(any), log(any));
-        assertThat(ShotReader.read("shot.json", ShotJsonWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot()).isEqualTo(shot);
+        assertThat(ShotReader.read("shot.json", ShotJsonWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
+                .isEqualTo(shot);
     }
 
     /** The published schema knows exactly the entries, channels and units that the program does. */
@@ -67,20 +69,31 @@ class RoundTripTest {
         double dose = any.number(0.1, 200);
         List<String> readings = any.list(0, 6, () -> String.valueOf(any.number(0, 40)));
         return ShotSheet.EMPTY
-                .with(SheetField.COFFEE, words(any)).with(SheetField.NOTE, words(any)).with(SheetField.DOSE, dose)
-                .with(SheetField.GRIND, -dose).with(SheetField.PULLED_AT, "2026-05-13T09:04:05.123")
+                .with(SheetField.COFFEE, words(any))
+                .with(SheetField.NOTE, words(any))
+                .with(SheetField.DOSE, dose)
+                .with(SheetField.GRIND, -dose)
+                .with(SheetField.PULLED_AT, "2026-05-13T09:04:05.123")
                 .with(SheetField.READINGS, String.join("; ", readings) + "; 9.4@35/24.1/?/filtered")
-                .with(SheetField.REFRACTOMETER_LINE, "10; 9.8; 0.98; 0.02; 0.01").with(SheetField.REFRACTOMETER_READS, "brix")
-                .with(SheetField.REPAIRS_OFF, "scale_knock time_order").with(SheetField.SIMULATED, "no")
-                .with(SheetField.ROASTED_ON, "2026-04-27").with(SheetField.PHASES, "wetting 0; soak 4.25; drip_out 31")
+                .with(SheetField.REFRACTOMETER_LINE, "10; 9.8; 0.98; 0.02; 0.01")
+                .with(SheetField.REFRACTOMETER_READS, "brix")
+                .with(SheetField.REPAIRS_OFF, "scale_knock time_order")
+                .with(SheetField.SIMULATED, "no")
+                .with(SheetField.ROASTED_ON, "2026-04-27")
+                .with(SheetField.PHASES, "wetting 0; soak 4.25; drip_out 31")
                 .with(SheetField.MOMENT_NOTES, "20 blond, fast; 12.5 first streak: left")
-                .with(SheetField.PROFILE_STEPS, "soak: pressure 2.4 until 2 s after drip or 25 s; main: pressure 9 to 6 over 3 s ±0.6, flow at most 4")
-                .withExtra("beans frozen", words(any)).withExtra("screen.second", "yes");
+                .with(SheetField.PROFILE_STEPS,
+                        "soak: pressure 2.4 until 2 s after drip or 25 s; main: pressure 9 to 6 over 3 s ±0.6, flow "
+                                + "at most 4")
+                .withExtra("beans frozen", words(any))
+                .withExtra("screen.second", "yes");
     }
 
     /** Any words but broken pairs, which no file can hold, and the sign of nothing. */
     private static String words(Draws any) {
-        return any.oneIn(3) ? any.of("a: b", "# x", "line\nline", "back\\n\\slash", "\"quoted\", comma; ü °C → −", "\r\n", "{", "1e5")
+        return any.oneIn(3)
+                ? any.of("a: b", "# x", "line\nline", "back\\n\\slash", "\"quoted\", comma; ü °C → −", "\r\n", "{",
+                        "1e5")
                 : any.text().replaceAll("[\\p{Cs}\u0000]", "");
     }
 
@@ -93,8 +106,11 @@ class RoundTripTest {
         time[1] = time[0] + 0.1;
         Map<Channel, Samples> columns = new EnumMap<>(Channel.class);
         for (Channel channel : any.some(1, 5, Channel.ofLogs())) {
-            double[] column = any.list(n, n, () -> any.oneIn(3) ? any.of(Double.NaN, 0.0, -0.0, 1e-300, 1e8) : any.number(-20, 250)).stream()
-                    .mapToDouble(Double::doubleValue).toArray();
+            double[] column = any
+                    .list(n, n, () -> any.oneIn(3) ? any.of(Double.NaN, 0.0, -0.0, 1e-300, 1e8) : any.number(-20, 250))
+                    .stream()
+                    .mapToDouble(Double::doubleValue)
+                    .toArray();
             column[0] = 1.5;
             columns.put(channel, Samples.of(column));
         }

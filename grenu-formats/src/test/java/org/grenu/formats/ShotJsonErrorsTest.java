@@ -13,7 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ShotJsonErrorsTest {
 
-    private static final String GOOD = "{'format': 'grenu-shot', 'version': 1, 'record': {'dose_g': 18, 'screen': 'fine'}, "
+    private static final String GOOD = "{'format': 'grenu-shot', 'version': 1, 'record': {'dose_g': 18, 'screen': "
+            + "'fine'}, "
             + "'units': {'time': 'ms', 'pressure': 'psi', 'cup_mass': 'g'}, "
             + "'channels': {'time': [0, 500, 1000], 'pressure': [0, null, 130.5], 'cup_mass': [0, 0.5, 1]}}";
 
@@ -49,12 +50,14 @@ class ShotJsonErrorsTest {
             """)
     void errorsSayWhatAndWhere(String was, String is, String reason) {
         assertThat(GOOD).contains(was);
-        assertThatThrownBy(() -> read(GOOD.replace(was, is))).isInstanceOf(ImportFailure.class).hasMessageStartingWith("shot.json: " + reason);
+        assertThatThrownBy(() -> read(GOOD.replace(was, is))).isInstanceOf(ImportFailure.class)
+                .hasMessageStartingWith("shot.json: " + reason);
     }
 
     @Test
     void doubleKeysAndTrailingTextAreRefused() {
-        assertThatThrownBy(() -> read(GOOD.replace("'version': 1", "'version': 1, 'version': 1"))).hasMessageContaining("The JSON is broken");
+        assertThatThrownBy(() -> read(GOOD.replace("'version': 1", "'version': 1, 'version': 1")))
+                .hasMessageContaining("The JSON is broken");
         assertThatThrownBy(() -> read(GOOD + " {}")).hasMessageContaining("The JSON is broken");
         assertThatThrownBy(() -> read("[" + GOOD + "]")).hasMessageContaining("does not name itself a shot");
     }

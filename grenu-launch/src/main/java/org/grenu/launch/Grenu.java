@@ -21,7 +21,8 @@ import picocli.CommandLine.Parameters;
 /** The command line: opens the window, or runs a batch command without one. */
 @Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Product.VERSION,
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
-        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
+        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class,
+                ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
 public final class Grenu implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
@@ -44,7 +45,8 @@ public final class Grenu implements Callable<Integer> {
     }
 
     /** Opens the demo study in a library of its own. */
-    @Command(name = "demo", mixinStandardHelpOptions = true, description = "Open the simulated demo study of the Basalt Room.")
+    @Command(name = "demo", mixinStandardHelpOptions = true,
+            description = "Open the simulated demo study of the Basalt Room.")
     static final class Demo implements Callable<Integer> {
 
         @Option(names = "--library", paramLabel = "PATH", description = "The library file, instead of the demo's own.")
@@ -52,7 +54,8 @@ public final class Grenu implements Callable<Integer> {
 
         @Override
         public Integer call() {
-            return GrenuWindow.open(new WindowRequest(library == null ? UserFolder.demoLibrary() : library, List.of(), true));
+            return GrenuWindow
+                    .open(new WindowRequest(library == null ? UserFolder.demoLibrary() : library, List.of(), true));
         }
     }
 }

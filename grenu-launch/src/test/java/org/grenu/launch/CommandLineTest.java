@@ -19,8 +19,9 @@ class CommandLineTest {
     }
 
     private static Run run(String... arguments) throws IOException, InterruptedException {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
-                System.getProperty("java.class.path"), Grenu.class.getName()));
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                        System.getProperty("java.class.path"), Grenu.class.getName()));
         command.addAll(List.of(arguments));
         Process process = new ProcessBuilder(command).start();
         String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

@@ -21,7 +21,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Files that are written wholly or not at all: beside their place, flushed to the disk, then moved there. A file that is
+ * Files that are written wholly or not at all: beside their place, flushed to the disk, then moved there. A file that
+ * is
  * there already is replaced only where the caller says that the user agreed, and a library never is.
  */
 public final class AtomicFile {
@@ -30,7 +31,8 @@ public final class AtomicFile {
     private static final List<String> BESIDE_DATABASES = List.of("-wal", "-shm", "-journal");
     private static final String PART = ".part";
     /** With the files that SQLite keeps beside its own. */
-    private static final Pattern UNFINISHED = Pattern.compile("\\..+\\.([0-9]{1,18})-[0-9a-f]+\\.part(?:-wal|-shm|-journal)?", Pattern.DOTALL);
+    private static final Pattern UNFINISHED = Pattern
+            .compile("\\..+\\.([0-9]{1,18})-[0-9a-f]+\\.part(?:-wal|-shm|-journal)?", Pattern.DOTALL);
 
     private AtomicFile() {
     }
@@ -69,7 +71,8 @@ public final class AtomicFile {
         refuse(target, agreed);
         Path part = part(target);
         try {
-            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+            try (FileChannel channel = FileChannel.open(part, StandardOpenOption.CREATE_NEW,
+                    StandardOpenOption.WRITE)) {
                 OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 16);
                 content.to(out);
                 out.flush();
@@ -92,7 +95,10 @@ public final class AtomicFile {
         syncFolder(target);
     }
 
-    /** A link fails where something is there, in one step; where there are no links, a move that looks first has to do. */
+    /**
+     * A link fails where something is there, in one step; where there are no links, a move that looks first has to
+     * do.
+     */
     private static void linked(Path part, Path target) throws IOException {
         try {
             Files.createLink(target, part);
@@ -114,7 +120,8 @@ public final class AtomicFile {
             throw new IOException(target + " is a folder. Choose a file name.");
         }
         if (belongsToDatabase(target)) {
-            throw new IOException(target + " is a library or belongs to one, which no export may replace. Choose another name.");
+            throw new IOException(
+                    target + " is a library or belongs to one, which no export may replace. Choose another name.");
         }
         if (!agreed && Files.exists(target, LinkOption.NOFOLLOW_LINKS)) {
             throw alreadyThere(target);
@@ -131,7 +138,8 @@ public final class AtomicFile {
         }
         String name = String.valueOf(target.getFileName());
         for (String suffix : BESIDE_DATABASES) {
-            if (name.endsWith(suffix) && isDatabase(target.resolveSibling(name.substring(0, name.length() - suffix.length())))) {
+            if (name.endsWith(suffix)
+                    && isDatabase(target.resolveSibling(name.substring(0, name.length() - suffix.length())))) {
                 return true;
             }
         }
@@ -147,16 +155,21 @@ public final class AtomicFile {
         }
     }
 
-    /** {@return a name beside the target for the unfinished file} What processes that have died left in the folder is cleared away. */
+    /**
+     * {@return a name beside the target for the unfinished file} What processes that have died left in the folder
+     * is cleared away.
+     */
     static Path part(Path target) {
         Path folder = target.toAbsolutePath().getParent();
         clearLeft(folder);
-        return folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + "-" + Long.toHexString(System.nanoTime()) + PART);
+        return folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + "-"
+                + Long.toHexString(System.nanoTime()) + PART);
     }
 
     /** Deletes unfinished files of processes that are no more, where that is allowed. */
     static void clearLeft(Path folder) {
-        try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, file -> leftOver(file.getFileName().toString()))) {
+        try (DirectoryStream<
+                Path> left = Files.newDirectoryStream(folder, file -> leftOver(file.getFileName().toString()))) {
             for (Path one : left) {
                 Files.deleteIfExists(one);
             }

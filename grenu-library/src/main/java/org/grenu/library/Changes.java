@@ -30,7 +30,10 @@ final class Changes {
         begin();
     }
 
-    /** All steps that are there count as this process's from now on: the file was opened, or became another as a whole. */
+    /**
+     * All steps that are there count as this process's from now on: the file was opened, or became another as a
+     * whole.
+     */
     void begin() {
         openedAt = newestStep();
         own.clear();
@@ -79,10 +82,20 @@ final class Changes {
         handle.execute("UPDATE history SET state = 'replaced' WHERE state = 'undone'");
         long step = newestStep() + 1;
         own.add(step);
-        var batch = handle.prepareBatch("INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, made_at, state) "
-                + "VALUES (:step, :words, :target, :id, :field, :before, :after, :reason, :now, 'applied')");
-        changes.forEach(change -> batch.bind("step", step).bind("words", words).bind("target", change.target().key()).bind("id", change.id())
-                .bind("field", change.key()).bind("before", change.before()).bind("after", change.after()).bind("reason", reason).bind("now", now).add());
+        var batch = handle.prepareBatch(
+                "INSERT INTO history (step, words, target, target_id, field, before_text, after_text, reason, "
+                        + "made_at, state) "
+                        + "VALUES (:step, :words, :target, :id, :field, :before, :after, :reason, :now, 'applied')");
+        changes.forEach(change -> batch.bind("step", step)
+                .bind("words", words)
+                .bind("target", change.target().key())
+                .bind("id", change.id())
+                .bind("field", change.key())
+                .bind("before", change.before())
+                .bind("after", change.after())
+                .bind("reason", reason)
+                .bind("now", now)
+                .add());
         batch.execute();
     }
 
@@ -91,8 +104,13 @@ final class Changes {
     }
 
     private List<Long> steps(String state) {
-        return handle.createQuery("SELECT DISTINCT step FROM history WHERE state = :state ORDER BY step").bind("state", state).mapTo(Long.class).list()
-                .stream().filter(this::mine).toList();
+        return handle.createQuery("SELECT DISTINCT step FROM history WHERE state = :state ORDER BY step")
+                .bind("state", state)
+                .mapTo(Long.class)
+                .list()
+                .stream()
+                .filter(this::mine)
+                .toList();
     }
 
     /** Takes the last applied step back, of this process or from before it; never what another has done since. */
@@ -115,12 +133,20 @@ final class Changes {
 
     private Kept step(long number, String to) {
         List<String> words = new ArrayList<>();
-        List<Change> changes = handle.createQuery("SELECT words, target, target_id, field, before_text, after_text FROM history WHERE step = :step "
-                + "ORDER BY id").bind("step", number).map((row, context) -> {
+        List<Change> changes = handle.createQuery(
+                "SELECT words, target, target_id, field, before_text, after_text FROM history WHERE step = :step "
+                        + "ORDER BY id")
+                .bind("step", number)
+                .map((row, context) -> {
                     words.add(row.getString(1));
-                    return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5), row.getString(6));
-                }).list();
-        handle.createUpdate("UPDATE history SET state = :to WHERE step = :step").bind("to", to).bind("step", number).execute();
+                    return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5),
+                            row.getString(6));
+                })
+                .list();
+        handle.createUpdate("UPDATE history SET state = :to WHERE step = :step")
+                .bind("to", to)
+                .bind("step", number)
+                .execute();
         return new Kept(words.get(0), changes);
     }
 
@@ -141,8 +167,15 @@ final class Changes {
                 case VERSION -> "shelf_version";
                 case ATTACHMENT -> "attachment";
             };
-            check(change, "The bin", handle.createQuery("SELECT binned_at FROM " + table + " WHERE id = :id").bind("id", change.id()).mapTo(String.class).one());
-            handle.createUpdate("UPDATE " + table + " SET binned_at = :at WHERE id = :id").bind("at", change.after()).bind("id", change.id()).execute();
+            check(change, "The bin",
+                    handle.createQuery("SELECT binned_at FROM " + table + " WHERE id = :id")
+                            .bind("id", change.id())
+                            .mapTo(String.class)
+                            .one());
+            handle.createUpdate("UPDATE " + table + " SET binned_at = :at WHERE id = :id")
+                    .bind("at", change.after())
+                    .bind("id", change.id())
+                    .execute();
             return;
         }
         switch (change.target()) {
@@ -171,15 +204,24 @@ final class Changes {
     }
 
     private void column(Change change, String column, String what) {
-        String current = handle.createQuery("SELECT coalesce(" + column + ", '') FROM shot WHERE id = :id").bind("id", change.id()).mapTo(String.class).one();
+        String current = handle.createQuery("SELECT coalesce(" + column + ", '') FROM shot WHERE id = :id")
+                .bind("id", change.id())
+                .mapTo(String.class)
+                .one();
         check(change, what, current);
-        handle.createUpdate("UPDATE shot SET " + column + " = nullif(:after, '') WHERE id = :id").bind("after", change.after()).bind("id", change.id()).execute();
+        handle.createUpdate("UPDATE shot SET " + column + " = nullif(:after, '') WHERE id = :id")
+                .bind("after", change.after())
+                .bind("id", change.id())
+                .execute();
     }
 
     private void edit(Change change) {
         SheetEdit edit = change.edit();
-        StoredRecord stored = handle.createQuery("SELECT number, extras, " + ShotRows.FIELD_COLUMNS + " FROM shot WHERE id = :id").bind("id", change.id())
-                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row, 2))).one();
+        StoredRecord stored = handle
+                .createQuery("SELECT number, extras, " + ShotRows.FIELD_COLUMNS + " FROM shot WHERE id = :id")
+                .bind("id", change.id())
+                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row, 2)))
+                .one();
         check(change, edit.title() + " of shot " + stored.number, edit.current(stored.sheet));
         ShotRows.update(handle, change.id(), edit.field(), edit.apply(stored.sheet));
     }
@@ -189,7 +231,8 @@ final class Changes {
 
     private static void check(Change change, String what, String current) {
         if (!current.equals(change.before())) {
-            throw new LibraryException(what + " was changed by another window to “" + current + "”. Look at it again before changing it.");
+            throw new LibraryException(
+                    what + " was changed by another window to “" + current + "”. Look at it again before changing it.");
         }
     }
 }

@@ -15,13 +15,16 @@ final class FindingRows {
 
     Map<Long, String> on(String basis) {
         Map<Long, String> found = new HashMap<>();
-        handle.createQuery("SELECT shot_id, words FROM shot_finding WHERE basis = :basis").bind("basis", basis)
-                .map((row, context) -> found.put(row.getLong(1), row.getString(2))).list();
+        handle.createQuery("SELECT shot_id, words FROM shot_finding WHERE basis = :basis")
+                .bind("basis", basis)
+                .map((row, context) -> found.put(row.getLong(1), row.getString(2)))
+                .list();
         return found;
     }
 
     void keep(String basis, Map<Long, String> found) {
-        found.forEach((id, words) -> handle.execute("INSERT OR REPLACE INTO shot_finding (shot_id, basis, words) VALUES (?, ?, ?)", id, basis, words));
+        found.forEach((id, words) -> handle.execute(
+                "INSERT OR REPLACE INTO shot_finding (shot_id, basis, words) VALUES (?, ?, ?)", id, basis, words));
     }
 
     void forget(long shot) {

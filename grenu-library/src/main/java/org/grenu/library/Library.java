@@ -24,7 +24,8 @@ import org.grenu.core.study.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /**
- * A user's shots and shelf in one SQLite file. What a method has returned from is on the disk: a process killed after that
+ * A user's shots and shelf in one SQLite file. What a method has returned from is on the disk: a process killed after
+ * that
  * loses nothing of it, and one killed before leaves nothing half done. All methods throw {@link LibraryException}.
  */
 public final class Library implements AutoCloseable {
@@ -87,11 +88,13 @@ public final class Library implements AutoCloseable {
      */
     public static Library open(Path path, Clock clock, LogDigests digests) {
         LibraryFile file = new LibraryFile(path);
-        return file.readOnly() ? read(path, clock, digests, file) : new Library(path.toAbsolutePath(), clock, digests, file.open(), false);
+        return file.readOnly() ? read(path, clock, digests, file)
+                : new Library(path.toAbsolutePath(), clock, digests, file.open(), false);
     }
 
     /**
-     * {@return the library in that file, of which nothing is changed} What another process has written to its log counts. An
+     * {@return the library in that file, of which nothing is changed} What another process has written to its log
+     * counts. An
      * older one is read from a copy beside that path, which goes when the library is closed.
      *
      * @param copiesBeside a file in a folder that can be written
@@ -105,7 +108,8 @@ public final class Library implements AutoCloseable {
         handle.close();
         Path scratch = LibraryCopy.scratch(copiesBeside, path);
         try {
-            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW, new LibraryFile(scratch).openScratch(), true);
+            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW,
+                    new LibraryFile(scratch).openScratch(), true);
             copied.scratch = scratch;
             return copied;
         } catch (LibraryException refused) {
@@ -118,7 +122,8 @@ public final class Library implements AutoCloseable {
         Handle handle = file.openForReading();
         if (file.versionOf(handle) != LibraryFile.CURRENT_VERSION) {
             handle.close();
-            throw new LibraryException("The library " + path + " cannot be written where it lies, and is of an older version that has to be brought up to date."
+            throw new LibraryException("The library " + path
+                    + " cannot be written where it lies, and is of an older version that has to be brought up to date."
                     + " Copy it to a place that can be written, and open it there.");
         }
         return new Library(path.toAbsolutePath(), clock, digests, handle, true);
@@ -145,7 +150,10 @@ public final class Library implements AutoCloseable {
 
     // Shots
 
-    /** Stores a shot with the file it came from, unless one with the same samples is there already; one in the bin is taken out. */
+    /**
+     * Stores a shot with the file it came from, unless one with the same samples is there already; one in the bin
+     * is taken out.
+     */
     public synchronized AddOutcome add(String fileName, byte[] raw, Shot shot) {
         return add(fileName, raw, shot, 0);
     }
@@ -179,20 +187,25 @@ public final class Library implements AutoCloseable {
     public synchronized StoredStep giveLog(ShotSummary shot, String fileName, byte[] raw, ShotLog log) {
         return transactions.write("store a log", () -> {
             if (logged(shot.id())) {
-                throw new LibraryException("Shot " + shot.number() + " has a log. Import the file as a shot of its own.");
+                throw new LibraryException(
+                        "Shot " + shot.number() + " has a log. Import the file as a shot of its own.");
             }
             return store("Log of shot " + shot.number(), List.of(intake.log(shot.id(), fileName, raw, log, now())), "");
         });
     }
 
     private boolean logged(long id) {
-        return handle.createQuery("SELECT log_digest IS NOT NULL FROM shot WHERE id = :id").bind("id", id).mapTo(Boolean.class).one();
+        return handle.createQuery("SELECT log_digest IS NOT NULL FROM shot WHERE id = :id")
+                .bind("id", id)
+                .mapTo(Boolean.class)
+                .one();
     }
 
     /** Keeps that those shots were added together, so that adding them can be undone. */
     public synchronized void addedTogether(List<Long> ids, String words) {
         transactions.write("store what was added", () -> changes.keep(words,
-                ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "", now()));
+                ids.stream().map(id -> new Change(Target.SHOT, id, Change.BINNED, Change.NEVER, "")).toList(), "",
+                now()));
     }
 
     /** Makes everything that the work stores one step: all of it is stored or nothing, and it is undone together. */
@@ -211,15 +224,22 @@ public final class Library implements AutoCloseable {
 
     /** {@return the shot of that number, when it is not in the bin} */
     public synchronized Optional<ShotSummary> summaryOf(int number) {
-        return summaryRows.read("WHERE shot.binned_at = '' AND shot.number = " + number, this::shelf).stream().findFirst();
+        return summaryRows.read("WHERE shot.binned_at = '' AND shot.number = " + number, this::shelf)
+                .stream()
+                .findFirst();
     }
 
     /** {@return the newest shots by number, so many at most, in the order of their numbers} */
     public synchronized List<ShotSummary> newest(int most) {
-        return summaryRows.read("WHERE shot.number IN (SELECT number FROM shot WHERE binned_at = '' ORDER BY number DESC LIMIT " + most + ") ORDER BY shot.number", this::shelf);
+        return summaryRows
+                .read("WHERE shot.number IN (SELECT number FROM shot WHERE binned_at = '' ORDER BY number DESC LIMIT "
+                        + most + ") ORDER BY shot.number", this::shelf);
     }
 
-    /** {@return the shots as the shelf tells of them now, which may have changed since they were read} What was found in those that did is forgotten. */
+    /**
+     * {@return the shots as the shelf tells of them now, which may have changed since they were read} What was
+     * found in those that did is forgotten.
+     */
     public synchronized List<ShotSummary> refreshed(List<ShotSummary> shots) {
         Shelf told = shelf();
         List<Long> changed = new ArrayList<>();
@@ -276,7 +296,8 @@ public final class Library implements AutoCloseable {
         return transactions.write("put something on the shelf", () -> {
             long id = shelfRows.addItem(kind, name, now());
             shelfRows.addVersion(id, 1, "", "", entries, "");
-            return store("New " + kind.one() + " " + name, List.of(new Change(Target.ITEM, id, Change.BINNED, Change.NEVER, "")), "");
+            return store("New " + kind.one() + " " + name,
+                    List.of(new Change(Target.ITEM, id, Change.BINNED, Change.NEVER, "")), "");
         });
     }
 
@@ -286,8 +307,10 @@ public final class Library implements AutoCloseable {
             List<Change> made = new ArrayList<>();
             for (ShelfItem item : items) {
                 long id = shelfRows.addItem(item.kind(), item.name(), now());
-                item.versions().forEach(version -> shelfRows.addVersion(id, version.number(), version.since().map(LocalDate::toString).orElse(""),
-                        version.changed(), version.entries().texts(), ""));
+                item.versions()
+                        .forEach(version -> shelfRows.addVersion(id, version.number(),
+                                version.since().map(LocalDate::toString).orElse(""),
+                                version.changed(), version.entries().texts(), ""));
                 made.add(new Change(Target.ITEM, id, Change.BINNED, Change.NEVER, ""));
             }
             return store(words, made, "");
@@ -297,10 +320,14 @@ public final class Library implements AutoCloseable {
     /** Begins a new version of a thing whose parts were changed; it starts from those entries. */
     public synchronized StoredStep addVersion(long item, LocalDate since, String changed, Map<Field, String> entries) {
         return transactions.write("store a version", () -> {
-            int number = handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shelf_version WHERE item_id = :item AND binned_at = ''")
-                    .bind("item", item).mapTo(Integer.class).one();
+            int number = handle.createQuery(
+                    "SELECT coalesce(max(number), 0) + 1 FROM shelf_version WHERE item_id = :item AND binned_at = ''")
+                    .bind("item", item)
+                    .mapTo(Integer.class)
+                    .one();
             long id = shelfRows.addVersion(item, number, since.toString(), changed, entries, Change.NEVER);
-            return store("Version " + number + " of " + shelfRows.itemName(item), List.of(new Change(Target.VERSION, id, Change.BINNED, Change.NEVER, "")), "");
+            return store("Version " + number + " of " + shelfRows.itemName(item),
+                    List.of(new Change(Target.VERSION, id, Change.BINNED, Change.NEVER, "")), "");
         });
     }
 
@@ -310,11 +337,15 @@ public final class Library implements AutoCloseable {
     public synchronized StoredStep attach(long shot, String name, byte[] bytes) {
         return transactions.write("keep a file", () -> {
             long id = attachments.add(shot, name, bytes, now());
-            return store("Attached " + name, List.of(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, "")), "");
+            return store("Attached " + name,
+                    List.of(new Change(Target.ATTACHMENT, id, Change.BINNED, Change.NEVER, "")), "");
         });
     }
 
-    /** Keeps a file that came with a shot from another library, unless the shot has it; {@return whether it was missing} */
+    /**
+     * Keeps a file that came with a shot from another library, unless the shot has it; {@return whether it was
+     * missing}
+     */
     public synchronized boolean keepAttachment(long shot, String name, byte[] bytes) {
         return transactions.write("keep a file", () -> {
             if (attachments.has(shot, name, bytes)) {
@@ -361,7 +392,8 @@ public final class Library implements AutoCloseable {
 
     /** Takes something out of the bin. */
     public synchronized StoredStep restore(Binned binned) {
-        return apply("Out of the bin: " + binned.words(), List.of(new Change(binned.target(), binned.id(), Change.BINNED, binned.since().toString(), "")), "");
+        return apply("Out of the bin: " + binned.words(),
+                List.of(new Change(binned.target(), binned.id(), Change.BINNED, binned.since().toString(), "")), "");
     }
 
     /** {@return what is in the bin, the newest first} */
@@ -374,7 +406,10 @@ public final class Library implements AutoCloseable {
         return transactions.read("read the bin", bin::loss);
     }
 
-    /** Takes what is in the bin out of the library for good, with its history. No step of it can be undone afterwards. */
+    /**
+     * Takes what is in the bin out of the library for good, with its history. No step of it can be undone
+     * afterwards.
+     */
     public synchronized void emptyBin() {
         transactions.write("empty the bin", bin::empty);
     }
@@ -404,7 +439,10 @@ public final class Library implements AutoCloseable {
         return transactions.read("read the history", history::standing);
     }
 
-    /** Keeps corrections that were made in another library, those that are not here yet; they are shown, and cannot be undone here. {@return how many those were} */
+    /**
+     * Keeps corrections that were made in another library, those that are not here yet; they are shown, and cannot
+     * be undone here. {@return how many those were}
+     */
     public synchronized int keepHistory(List<HistoryEntry> entries) {
         return transactions.write("keep the history", () -> history.keep(entries));
     }
@@ -432,7 +470,8 @@ public final class Library implements AutoCloseable {
      */
     public synchronized Path restoreFrom(Path backup) {
         if (readOnly) {
-            throw new LibraryException("The library " + path + " is open for reading only: nothing can be restored into it. Choose another with --library.");
+            throw new LibraryException("The library " + path
+                    + " is open for reading only: nothing can be restored into it. Choose another with --library.");
         }
         Path before = new LibraryCopy(handle, path).restore(backup);
         changes.begin();
@@ -446,15 +485,21 @@ public final class Library implements AutoCloseable {
     }
 
     private StoredStep took(Changes.Kept kept) {
-        boolean shelfChanged = kept.changes().stream().anyMatch(change -> change.target() == Target.ITEM || change.target() == Target.VERSION);
+        boolean shelfChanged = kept.changes()
+                .stream()
+                .anyMatch(change -> change.target() == Target.ITEM || change.target() == Target.VERSION);
         if (shelfChanged) {
             shelf = shelfRows.read();
         }
-        Set<Long> touched = kept.changes().stream().filter(change -> change.target() == Target.SHOT).map(Change::id)
+        Set<Long> touched = kept.changes()
+                .stream()
+                .filter(change -> change.target() == Target.SHOT)
+                .map(Change::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         touched.forEach(findings::forget);
         Set<Long> gone = handle.createQuery("SELECT id FROM shot WHERE binned_at <> ''").mapTo(Long.class).set();
-        return new StoredStep(kept.words(), kept.changes(), touched.stream().filter(id -> !gone.contains(id)).map(this::summary).toList(),
+        return new StoredStep(kept.words(), kept.changes(),
+                touched.stream().filter(id -> !gone.contains(id)).map(this::summary).toList(),
                 touched.stream().filter(gone::contains).toList(), shelfChanged ? Optional.of(shelf) : Optional.empty());
     }
 

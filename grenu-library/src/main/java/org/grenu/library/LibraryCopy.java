@@ -16,7 +16,8 @@ import org.sqlite.SQLiteConnection;
 /** Copies of the library's file, checked against what they were made of. */
 final class LibraryCopy {
 
-    private static final List<String> TABLES = List.of("shot", "samples", "raw_file", "attachment", "shelf_item", "shelf_version", "history", "setting");
+    private static final List<String> TABLES = List.of("shot", "samples", "raw_file", "attachment", "shelf_item",
+            "shelf_version", "history", "setting");
 
     private final Handle handle;
     private final Path path;
@@ -36,11 +37,13 @@ final class LibraryCopy {
             part = AtomicFile.part(copy);
             into(handle, part);
             if (!contents(part).equals(contents(handle))) {
-                throw new LibraryException("The backup " + copy + " was not equal to the library and is not kept. Check the disk and try again.");
+                throw new LibraryException("The backup " + copy
+                        + " was not equal to the library and is not kept. Check the disk and try again.");
             }
             AtomicFile.place(part, copy, false);
         } catch (JdbiException | IOException failed) {
-            throw new LibraryException("The backup " + copy + " could not be written. " + Transactions.reason(failed) + " Choose another place.", failed);
+            throw new LibraryException("The backup " + copy + " could not be written. " + Transactions.reason(failed)
+                    + " Choose another place.", failed);
         } finally {
             delete(part);
         }
@@ -66,7 +69,10 @@ final class LibraryCopy {
         }
     }
 
-    /** Where libraries that may only be read are copied to, to be brought up to date: beside this one, and its user's alone. */
+    /**
+     * Where libraries that may only be read are copied to, to be brought up to date: beside this one, and its
+     * user's alone.
+     */
     static Path scratch(Path beside, Path of) {
         Path part = null;
         try (Handle other = new LibraryFile(of).openForReading()) {
@@ -93,7 +99,8 @@ final class LibraryCopy {
             try (Handle copied = new LibraryFile(scratch).openScratch()) {
                 copied.execute("PRAGMA journal_mode = DELETE");
             } catch (LibraryException refused) {
-                throw new LibraryException(refused.getMessage().replace(scratch.toString(), backup.toString()), refused);
+                throw new LibraryException(refused.getMessage().replace(scratch.toString(), backup.toString()),
+                        refused);
             }
             Map<String, String> wanted = contents(scratch);
             Path before = path.resolveSibling(path.getFileName() + ".before-restore");
@@ -116,11 +123,13 @@ final class LibraryCopy {
             return;
         }
         boolean asBefore = found.equals(contents(before));
-        String why = space(path) < 2 * size(scratch) ? " The disk is full: free some space, then try again." : " Check the disk, then try again.";
+        String why = space(path) < 2 * size(scratch) ? " The disk is full: free some space, then try again."
+                : " Check the disk, then try again.";
         if (asBefore) {
             delete(before);
         }
-        throw new LibraryException("The backup could not be restored." + why + (asBefore ? " Nothing was changed." : " The library as it was is in " + before + "."));
+        throw new LibraryException("The backup could not be restored." + why
+                + (asBefore ? " Nothing was changed." : " The library as it was is in " + before + "."));
     }
 
     private static long space(Path beside) {
@@ -141,13 +150,17 @@ final class LibraryCopy {
 
     private void restore(Path scratch, Path before) {
         try {
-            int code = handle.getConnection().unwrap(SQLiteConnection.class).getDatabase().restore("main", scratch.toString(), null);
+            int code = handle.getConnection()
+                    .unwrap(SQLiteConnection.class)
+                    .getDatabase()
+                    .restore("main", scratch.toString(), null);
             if (code != 0) {
                 throw new SQLException("code " + code);
             }
             handle.execute("PRAGMA journal_mode = WAL");
         } catch (SQLException | JdbiException failed) {
-            throw new LibraryException("The backup could not be restored. " + Transactions.reason(failed) + " The library as it was is in " + before + ".", failed);
+            throw new LibraryException("The backup could not be restored. " + Transactions.reason(failed)
+                    + " The library as it was is in " + before + ".", failed);
         }
     }
 
@@ -156,29 +169,38 @@ final class LibraryCopy {
         try (Handle other = new LibraryFile(file).openForReading()) {
             List<String> problems = other.createQuery("PRAGMA integrity_check(5)").mapTo(String.class).list();
             if (!problems.equals(List.of("ok"))) {
-                throw new LibraryException(file + " is damaged (" + String.join("; ", problems) + "). Choose another copy.");
+                throw new LibraryException(
+                        file + " is damaged (" + String.join("; ", problems) + "). Choose another copy.");
             }
             return contents(other);
         } catch (JdbiException failed) {
-            throw new LibraryException(file + " is no Grenu library, or cannot be read. " + Transactions.reason(failed), failed);
+            throw new LibraryException(file + " is no Grenu library, or cannot be read. " + Transactions.reason(failed),
+                    failed);
         }
     }
 
     private static Map<String, String> contents(Handle handle) {
         Map<String, String> contents = new TreeMap<>();
         for (String table : TABLES) {
-            List<String> columns = handle.createQuery("SELECT name FROM pragma_table_info('" + table + "')").mapTo(String.class).list();
+            List<String> columns = handle.createQuery("SELECT name FROM pragma_table_info('" + table + "')")
+                    .mapTo(String.class)
+                    .list();
             if (columns.isEmpty()) {
                 // An older library, whose copy is made before it is brought up to date, lacks some.
                 continue;
             }
             StringBuilder row = new StringBuilder();
-            columns.forEach(column -> row.append(row.isEmpty() ? "" : " || '|' || ").append("quote(").append(column).append(")"));
+            columns.forEach(column -> row.append(row.isEmpty() ? "" : " || '|' || ")
+                    .append("quote(")
+                    .append(column)
+                    .append(")"));
             long[] sum = {0, 1};
-            handle.createQuery("SELECT " + row + " FROM " + table + " ORDER BY rowid").mapTo(String.class).forEach(text -> {
-                sum[0]++;
-                sum[1] = 31 * sum[1] + text.hashCode();
-            });
+            handle.createQuery("SELECT " + row + " FROM " + table + " ORDER BY rowid")
+                    .mapTo(String.class)
+                    .forEach(text -> {
+                        sum[0]++;
+                        sum[1] = 31 * sum[1] + text.hashCode();
+                    });
             contents.put(table, sum[0] + " rows, " + Long.toHexString(sum[1]));
         }
         return contents;

@@ -17,7 +17,8 @@ import org.sqlite.SQLiteConfig.SynchronousMode;
 import org.sqlite.SQLiteDataSource;
 
 /**
- * Opens the file: checks that it is a whole library of a version this program knows, copies it before bringing an older
+ * Opens the file: checks that it is a whole library of a version this program knows, copies it before bringing an
+ * older
  * one up to date, and gives the connection. Every commit is flushed to the disk before it counts as stored.
  */
 final class LibraryFile {
@@ -58,7 +59,10 @@ final class LibraryFile {
         return open(true);
     }
 
-    /** {@return the library, which is a copy of the program's own that needs no copy before it is brought up to date} */
+    /**
+     * {@return the library, which is a copy of the program's own that needs no copy before it is brought up to
+     * date}
+     */
     Handle openScratch() {
         return open(false);
     }
@@ -68,7 +72,8 @@ final class LibraryFile {
             PrivateFiles.folder(path.getParent());
             PrivateFiles.file(path);
         } catch (IOException unwritable) {
-            throw new LibraryException("The library " + path + " cannot be made (" + unwritable.getMessage() + "). Choose another place with --library.", unwritable);
+            throw new LibraryException("The library " + path + " cannot be made (" + unwritable.getMessage()
+                    + "). Choose another place with --library.", unwritable);
         }
         PrivateFiles.claim(path);
         AtomicFile.clearLeft(path.getParent());
@@ -96,7 +101,8 @@ final class LibraryFile {
         int version = version(handle).orElse(0);
         if (version > CURRENT_VERSION) {
             throw new LibraryException("The library " + path + " was written by a newer Grenu (version " + version
-                    + ", this program knows " + CURRENT_VERSION + "). Update Grenu, or choose another library with --library.");
+                    + ", this program knows " + CURRENT_VERSION
+                    + "). Update Grenu, or choose another library with --library.");
         }
         return version;
     }
@@ -107,7 +113,8 @@ final class LibraryFile {
     }
 
     /**
-     * {@return the library for reading only, its log of changes included; nothing is written, not even beside it} One of an
+     * {@return the library for reading only, its log of changes included; nothing is written, not even beside it} One
+     * of an
      * older version gives its number and has to be copied to be read.
      */
     Handle openForReading() {
@@ -204,16 +211,21 @@ final class LibraryFile {
 
     /** {@return the newest migration in the file; empty for a new file} */
     private OptionalInt version(Handle handle) {
-        List<String> tables = handle.createQuery("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
-                .mapTo(String.class).list();
+        List<String> tables = handle
+                .createQuery("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
+                .mapTo(String.class)
+                .list();
         if (tables.isEmpty()) {
             return OptionalInt.empty();
         }
         if (!tables.contains("flyway_schema_history") || !tables.contains("shot")) {
-            throw new LibraryException("The file " + path + " is a database, but not a Grenu library. Choose another with --library.");
+            throw new LibraryException(
+                    "The file " + path + " is a database, but not a Grenu library. Choose another with --library.");
         }
-        return OptionalInt.of(handle.createQuery("SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history WHERE success = 1")
-                .mapTo(Integer.class).one());
+        return OptionalInt.of(
+                handle.createQuery("SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history WHERE success = 1")
+                        .mapTo(Integer.class)
+                        .one());
     }
 
     private void bringUpToDate(Handle handle, int from, boolean copyBeforeChange) {
@@ -225,7 +237,11 @@ final class LibraryFile {
             new LibraryCopy(handle, path).write(copy);
         }
         try {
-            Flyway.configure(LibraryFile.class.getClassLoader()).dataSource(source).locations(MIGRATIONS).load().migrate();
+            Flyway.configure(LibraryFile.class.getClassLoader())
+                    .dataSource(source)
+                    .locations(MIGRATIONS)
+                    .load()
+                    .migrate();
         } catch (FlywayException failed) {
             // Another process may have brought it up to date at the same moment.
             if (versionOf(handle) != CURRENT_VERSION) {

@@ -9,7 +9,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Moves the write-ahead log into the library's file each minute and at the end: what is in the log only is lost on who copies
+ * Moves the write-ahead log into the library's file each minute and at the end: what is in the log only is lost on
+ * who copies
  * the file alone.
  */
 interface LogKeeper extends AutoCloseable {
@@ -19,7 +20,7 @@ interface LogKeeper extends AutoCloseable {
 
     /** {@return one that does nothing, for a library that is only read} */
     static LogKeeper none() {
-        return () -> { };
+        return () -> {};
     }
 
     /** {@return one at work on that handle, which it uses only while it holds the lock} */

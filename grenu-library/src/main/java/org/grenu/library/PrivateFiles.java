@@ -25,7 +25,8 @@ final class PrivateFiles {
         }
         try {
             if (posix(folder.getParent())) {
-                Files.createDirectory(folder, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(FOLDER)));
+                Files.createDirectory(folder,
+                        PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString(FOLDER)));
             } else {
                 Files.createDirectory(folder);
             }

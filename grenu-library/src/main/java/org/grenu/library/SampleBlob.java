@@ -41,7 +41,8 @@ final class SampleBlob {
             while (read < plain.length) {
                 int step = inflater.inflate(plain, read, plain.length - read);
                 if (step == 0) {
-                    throw new LibraryException("A stored curve is shorter than it should be. Restore the library from a copy.");
+                    throw new LibraryException(
+                            "A stored curve is shorter than it should be. Restore the library from a copy.");
                 }
                 read += step;
             }

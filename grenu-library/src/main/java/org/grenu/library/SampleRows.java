@@ -19,13 +19,18 @@ final class SampleRows {
         this.handle = handle;
     }
 
-    /** What is stored of a log that was taken away again lies here no longer counted: whether the shot has one is said by the shot. */
+    /**
+     * What is stored of a log that was taken away again lies here no longer counted: whether the shot has one is
+     * said by the shot.
+     */
     ShotLog read(long shot) {
-        Map<String, Samples> columns = handle.createQuery("SELECT channel, count, data FROM samples WHERE shot_id = :id").bind("id", shot)
-                .reduceResultSet(new LinkedHashMap<String, Samples>(), (map, row, context) -> {
-                    map.put(row.getString(1), SampleBlob.unpack(row.getBytes(3), row.getInt(2)));
-                    return map;
-                });
+        Map<String,
+                Samples> columns = handle.createQuery("SELECT channel, count, data FROM samples WHERE shot_id = :id")
+                        .bind("id", shot)
+                        .reduceResultSet(new LinkedHashMap<String, Samples>(), (map, row, context) -> {
+                            map.put(row.getString(1), SampleBlob.unpack(row.getBytes(3), row.getInt(2)));
+                            return map;
+                        });
         Samples time = columns.remove(TIME);
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
         columns.forEach((key, samples) -> Channel.find(key).ifPresent(channel -> channels.put(channel, samples)));
@@ -40,6 +45,10 @@ final class SampleRows {
 
     private void insert(long shot, String channel, Samples samples) {
         handle.createUpdate("INSERT INTO samples (shot_id, channel, count, data) VALUES (:id, :channel, :count, :data)")
-                .bind("id", shot).bind("channel", channel).bind("count", samples.size()).bind("data", SampleBlob.pack(samples)).execute();
+                .bind("id", shot)
+                .bind("channel", channel)
+                .bind("count", samples.size())
+                .bind("data", SampleBlob.pack(samples))
+                .execute();
     }
 }

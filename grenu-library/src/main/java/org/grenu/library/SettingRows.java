@@ -15,7 +15,8 @@ final class SettingRows {
 
     Map<String, String> all() {
         Map<String, String> settings = new TreeMap<>();
-        handle.createQuery("SELECT key, value FROM setting").map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
+        handle.createQuery("SELECT key, value FROM setting")
+                .map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
                 .forEach(entry -> settings.put(entry.getKey(), entry.getValue()));
         return settings;
     }

@@ -37,22 +37,33 @@ final class ShelfRows {
         Map<Long, List<ShelfVersion>> versions = new LinkedHashMap<>();
         Map<Long, ShelfKind> kinds = new LinkedHashMap<>();
         Map<Long, String> names = new LinkedHashMap<>();
-        handle.createQuery("SELECT i.id, i.kind, i.name, v.id AS version, v.number, v.since, v.changed, v.entries FROM shelf_item i "
-                + "JOIN shelf_version v ON v.item_id = i.id WHERE i.binned_at = '' AND v.binned_at = '' ORDER BY i.id, v.number").map((row, context) -> {
+        handle.createQuery(
+                "SELECT i.id, i.kind, i.name, v.id AS version, v.number, v.since, v.changed, v.entries FROM "
+                        + "shelf_item i "
+                        + "JOIN shelf_version v ON v.item_id = i.id WHERE i.binned_at = '' AND v.binned_at = '' "
+                        + "ORDER BY i.id, v.number")
+                .map((row, context) -> {
                     ShelfKind.find(row.getString("kind")).ifPresent(kind -> {
                         try {
                             long id = row.getLong("id");
                             kinds.put(id, kind);
                             names.put(id, row.getString("name"));
-                            versions.computeIfAbsent(id, key -> new ArrayList<>()).add(new ShelfVersion(row.getLong("version"), row.getInt("number"),
-                                    day(row.getString("since")), row.getString("changed"), entries(kind, row.getString("entries"))));
+                            versions.computeIfAbsent(id, key -> new ArrayList<>())
+                                    .add(new ShelfVersion(row.getLong("version"), row.getInt("number"),
+                                            day(row.getString("since")), row.getString("changed"),
+                                            entries(kind, row.getString("entries"))));
                         } catch (java.sql.SQLException failed) {
-                            throw new LibraryException("The shelf cannot be read (" + failed.getMessage() + ").", failed);
+                            throw new LibraryException("The shelf cannot be read (" + failed.getMessage() + ").",
+                                    failed);
                         }
                     });
                     return 0;
-                }).list();
-        return new Shelf(kinds.keySet().stream().map(id -> new ShelfItem(id, kinds.get(id), names.get(id), versions.get(id))).toList());
+                })
+                .list();
+        return new Shelf(kinds.keySet()
+                .stream()
+                .map(id -> new ShelfItem(id, kinds.get(id), names.get(id), versions.get(id)))
+                .toList());
     }
 
     private static Optional<LocalDate> day(String text) {
@@ -73,7 +84,7 @@ final class ShelfRows {
 
     private static Map<String, String> texts(String json) {
         try {
-            return JSON.readValue(json, new TypeReference<TreeMap<String, String>>() { });
+            return JSON.readValue(json, new TypeReference<TreeMap<String, String>>() {});
         } catch (JsonProcessingException damaged) {
             throw new LibraryException("A thing on the shelf is damaged. Restore the library from a copy.", damaged);
         }
@@ -81,17 +92,32 @@ final class ShelfRows {
 
     /** {@return the key of a new thing, which is not there until a change takes it out of nothing} */
     long addItem(ShelfKind kind, String name, String now) {
-        return handle.createUpdate("INSERT INTO shelf_item (kind, name, made_at, binned_at) VALUES (:kind, :name, :now, 'never')")
-                .bind("kind", kind.key()).bind("name", name).bind("now", now).executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
+        return handle
+                .createUpdate(
+                        "INSERT INTO shelf_item (kind, name, made_at, binned_at) VALUES (:kind, :name, :now, 'never')")
+                .bind("kind", kind.key())
+                .bind("name", name)
+                .bind("now", now)
+                .executeAndReturnGeneratedKeys("id")
+                .mapTo(Long.class)
+                .one();
     }
 
     long addVersion(long item, int number, String since, String changed, Map<Field, String> entries, String binned) {
         Map<String, String> byKey = new TreeMap<>();
         entries.forEach((field, text) -> byKey.put(field.key(), text));
-        return handle.createUpdate("INSERT INTO shelf_version (item_id, number, since, changed, entries, binned_at) VALUES "
-                + "(:item, :number, :since, :changed, :entries, :binned)").bind("item", item).bind("number", number).bind("since", since)
-                .bind("changed", changed).bind("entries", json(byKey)).bind("binned", binned)
-                .executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
+        return handle
+                .createUpdate("INSERT INTO shelf_version (item_id, number, since, changed, entries, binned_at) VALUES "
+                        + "(:item, :number, :since, :changed, :entries, :binned)")
+                .bind("item", item)
+                .bind("number", number)
+                .bind("since", since)
+                .bind("changed", changed)
+                .bind("entries", json(byKey))
+                .bind("binned", binned)
+                .executeAndReturnGeneratedKeys("id")
+                .mapTo(Long.class)
+                .one();
     }
 
     private static String json(Map<String, String> texts) {
@@ -103,28 +129,43 @@ final class ShelfRows {
     }
 
     String itemName(long id) {
-        return handle.createQuery("SELECT name FROM shelf_item WHERE id = :id").bind("id", id).mapTo(String.class).one();
+        return handle.createQuery("SELECT name FROM shelf_item WHERE id = :id")
+                .bind("id", id)
+                .mapTo(String.class)
+                .one();
     }
 
     void renameItem(long id, String name) {
-        handle.createUpdate("UPDATE shelf_item SET name = :name WHERE id = :id").bind("name", name).bind("id", id).execute();
+        handle.createUpdate("UPDATE shelf_item SET name = :name WHERE id = :id")
+                .bind("name", name)
+                .bind("id", id)
+                .execute();
     }
 
     /** {@return an entry of a version, or since when it is and what was changed; empty for unknown} */
     String versionEntry(long id, String key) {
         if (key.equals(SINCE) || key.equals(CHANGED)) {
-            return handle.createQuery("SELECT " + key + " FROM shelf_version WHERE id = :id").bind("id", id).mapTo(String.class).one();
+            return handle.createQuery("SELECT " + key + " FROM shelf_version WHERE id = :id")
+                    .bind("id", id)
+                    .mapTo(String.class)
+                    .one();
         }
         return texts(versionJson(id)).getOrDefault(key, "");
     }
 
     private String versionJson(long id) {
-        return handle.createQuery("SELECT entries FROM shelf_version WHERE id = :id").bind("id", id).mapTo(String.class).one();
+        return handle.createQuery("SELECT entries FROM shelf_version WHERE id = :id")
+                .bind("id", id)
+                .mapTo(String.class)
+                .one();
     }
 
     void enterVersion(long id, String key, String text) {
         if (key.equals(SINCE) || key.equals(CHANGED)) {
-            handle.createUpdate("UPDATE shelf_version SET " + key + " = :text WHERE id = :id").bind("text", text).bind("id", id).execute();
+            handle.createUpdate("UPDATE shelf_version SET " + key + " = :text WHERE id = :id")
+                    .bind("text", text)
+                    .bind("id", id)
+                    .execute();
             return;
         }
         Map<String, String> texts = texts(versionJson(id));
@@ -133,6 +174,9 @@ final class ShelfRows {
         } else {
             texts.put(key, text);
         }
-        handle.createUpdate("UPDATE shelf_version SET entries = :json WHERE id = :id").bind("json", json(texts)).bind("id", id).execute();
+        handle.createUpdate("UPDATE shelf_version SET entries = :json WHERE id = :id")
+                .bind("json", json(texts))
+                .bind("id", id)
+                .execute();
     }
 }

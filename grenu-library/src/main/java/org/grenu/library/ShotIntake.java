@@ -57,11 +57,17 @@ final class ShotIntake {
     /** A shot without a log is known by all that is written of it. */
     private Optional<Existing> written(ShotSheet sheet) {
         return handle.createQuery("SELECT id, number, binned_at, extras, " + ShotRows.FIELD_COLUMNS
-                + " FROM shot WHERE log_digest IS NULL AND pulled_at IS :at AND dose_g IS :dose AND beverage_g IS :beverage")
-                .bind("at", sheet.entry(SheetField.PULLED_AT).orElse(null)).bind("dose", number(sheet, SheetField.DOSE))
+                + " FROM shot WHERE log_digest IS NULL AND pulled_at IS :at AND dose_g IS :dose AND beverage_g IS "
+                + ":beverage")
+                .bind("at", sheet.entry(SheetField.PULLED_AT).orElse(null))
+                .bind("dose", number(sheet, SheetField.DOSE))
                 .bind("beverage", number(sheet, SheetField.BEVERAGE))
-                .map((row, context) -> ShotRows.sheet(row, 4).equals(sheet) ? Optional.of(new Existing(row.getLong(1), row.getInt(2), row.getString(3))) : Optional.<Existing>empty())
-                .stream().flatMap(Optional::stream).findFirst();
+                .map((row, context) -> ShotRows.sheet(row, 4).equals(sheet)
+                        ? Optional.of(new Existing(row.getLong(1), row.getInt(2), row.getString(3)))
+                        : Optional.<Existing>empty())
+                .stream()
+                .flatMap(Optional::stream)
+                .findFirst();
     }
 
     private static Double number(ShotSheet sheet, SheetField field) {
@@ -72,18 +78,26 @@ final class ShotIntake {
     /** Stores a shot that has no log, or none yet. Two that say the same are two; {@return its key and number} */
     Taken write(ShotSheet sheet, ShotState state, int wantedNumber, String now) {
         int number = number(wantedNumber);
-        return new Taken(ShotRows.insert(handle, number, state, Optional.empty(), Optional.empty(), now, sheet), number, false);
+        return new Taken(ShotRows.insert(handle, number, state, Optional.empty(), Optional.empty(), now, sheet), number,
+                false);
     }
 
-    /** {@return the change that gives the shot that log} Its samples and file are stored, and count when the change is made. */
+    /**
+     * {@return the change that gives the shot that log} Its samples and file are stored, and count when the change
+     * is made.
+     */
     Change log(long shot, String fileName, byte[] raw, ShotLog log, String now) {
         String digest = SampleBlob.digest(log);
         withLog(digest).ifPresent(other -> {
-            throw new LibraryException("That log belongs to shot " + other.number + (other.binned.isEmpty() ? "" : ", which is in the bin")
-                    + ". A log is of one shot: choose another file, or look at that shot.");
+            throw new LibraryException(
+                    "That log belongs to shot " + other.number + (other.binned.isEmpty() ? "" : ", which is in the bin")
+                            + ". A log is of one shot: choose another file, or look at that shot.");
         });
         samples.insert(shot, log);
-        handle.createUpdate("UPDATE shot SET raw_file_id = :raw WHERE id = :id").bind("raw", rawFiles.keep(fileName, raw, now)).bind("id", shot).execute();
+        handle.createUpdate("UPDATE shot SET raw_file_id = :raw WHERE id = :id")
+                .bind("raw", rawFiles.keep(fileName, raw, now))
+                .bind("id", shot)
+                .execute();
         return new Change(Target.SHOT, shot, Change.LOG, "", digest);
     }
 
@@ -93,12 +107,15 @@ final class ShotIntake {
     }
 
     private Optional<Existing> withLog(String digest) {
-        return handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest").bind("digest", digest)
-                .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3))).findOne();
+        return handle.createQuery("SELECT id, number, binned_at FROM shot WHERE log_digest = :digest")
+                .bind("digest", digest)
+                .map((row, context) -> new Existing(row.getLong(1), row.getInt(2), row.getString(3)))
+                .findOne();
     }
 
     private int number(int wanted) {
-        return free(wanted) ? wanted : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
+        return free(wanted) ? wanted
+                : handle.createQuery("SELECT coalesce(max(number), 0) + 1 FROM shot").mapTo(Integer.class).one();
     }
 
     private Taken again(Existing existing) {
@@ -112,6 +129,8 @@ final class ShotIntake {
 
     private boolean free(int number) {
         return number > 0 && handle.createQuery("SELECT count(*) FROM shot WHERE number = :number")
-                .bind("number", number).mapTo(Integer.class).one() == 0;
+                .bind("number", number)
+                .mapTo(Integer.class)
+                .one() == 0;
     }
 }

@@ -32,17 +32,25 @@ final class ShotRows {
     /** Place of the entries that the user made up in {@link #selectSummaries}; the fields follow, then the digest. */
     static final int EXTRAS = 5;
     private static final SheetField[] FIELDS = SheetField.values();
-    static final String FIELD_COLUMNS = Arrays.stream(SheetField.values()).map(SheetField::key).collect(Collectors.joining(", "));
-    private static final String FIELD_PLACES = Arrays.stream(SheetField.values()).map(f -> ":" + f.key()).collect(Collectors.joining(", "));
+    static final String FIELD_COLUMNS = Arrays.stream(SheetField.values())
+            .map(SheetField::key)
+            .collect(Collectors.joining(", "));
+    private static final String FIELD_PLACES = Arrays.stream(SheetField.values())
+            .map(f -> ":" + f.key())
+            .collect(Collectors.joining(", "));
 
     private ShotRows() {
     }
 
     static String selectSummaries() {
-        return "SELECT shot.id, shot.number, shot.state, coalesce(shot.log_digest, ''), shot.extras, " + Arrays.stream(SheetField.values()).map(f -> "shot." + f.key())
-                .collect(Collectors.joining(", ")) + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
+        return "SELECT shot.id, shot.number, shot.state, coalesce(shot.log_digest, ''), shot.extras, "
+                + Arrays.stream(SheetField.values())
+                        .map(f -> "shot." + f.key())
+                        .collect(Collectors.joining(", "))
+                + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
                 + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
-                + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip") + moments("off", "pump_off") + moments("last", "last_drip")
+                + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip")
+                + moments("off", "pump_off") + moments("last", "last_drip")
                 + "1 FROM shot LEFT JOIN curve_digest d ON d.shot_id = shot.id";
     }
 
@@ -50,10 +58,18 @@ final class ShotRows {
         return String.format("d.%2$s_s AS %1$s_at, d.%2$s_u AS %1$s_u, d.%2$s_how AS %1$s_how, ", as, column);
     }
 
-    static long insert(Handle handle, int number, ShotState state, Optional<Long> rawFile, Optional<String> digest, String now, ShotSheet sheet) {
-        var insert = handle.createUpdate("INSERT INTO shot (number, state, raw_file_id, log_digest, imported_at, extras, " + FIELD_COLUMNS
-                + ") VALUES (:number, :state, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
-                .bind("number", number).bind("state", state.key()).bind("raw", rawFile.orElse(null)).bind("digest", digest.orElse(null)).bind("now", now).bind("extras", extras(sheet));
+    static long insert(Handle handle, int number, ShotState state, Optional<Long> rawFile, Optional<String> digest,
+            String now, ShotSheet sheet) {
+        var insert = handle
+                .createUpdate("INSERT INTO shot (number, state, raw_file_id, log_digest, imported_at, extras, "
+                        + FIELD_COLUMNS
+                        + ") VALUES (:number, :state, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
+                .bind("number", number)
+                .bind("state", state.key())
+                .bind("raw", rawFile.orElse(null))
+                .bind("digest", digest.orElse(null))
+                .bind("now", now)
+                .bind("extras", extras(sheet));
         for (SheetField field : SheetField.values()) {
             insert.bind(field.key(), cell(sheet, field));
         }
@@ -62,8 +78,11 @@ final class ShotRows {
 
     /** Stores that field of the record; without one, the entries the user made up. */
     static void update(Handle handle, long id, Optional<SheetField> field, ShotSheet sheet) {
-        handle.createUpdate("UPDATE shot SET " + field.map(SheetField::key).orElse("extras") + " = :value WHERE id = :id")
-                .bind("value", field.isPresent() ? cell(sheet, field.get()) : extras(sheet)).bind("id", id).execute();
+        handle.createUpdate(
+                "UPDATE shot SET " + field.map(SheetField::key).orElse("extras") + " = :value WHERE id = :id")
+                .bind("value", field.isPresent() ? cell(sheet, field.get()) : extras(sheet))
+                .bind("id", id)
+                .execute();
     }
 
     private static Object cell(ShotSheet sheet, SheetField field) {
@@ -75,9 +94,11 @@ final class ShotRows {
     }
 
     /**
-     * {@return the record in that row} By the columns' places: to look each up by its name takes a hundred times as long.
+     * {@return the record in that row} By the columns' places: to look each up by its name takes a hundred times as
+     * long.
      *
-     * @param extras place of the entries that the user made up, at once before the fields in their order; counted from 1
+     * @param extras place of the entries that the user made up, at once before the fields in their order; counted
+     *               from 1
      */
     static ShotSheet sheet(ResultSet row, int extras) throws SQLException {
         ShotSheet.Builder builder = new ShotSheet.Builder(ShotSheet.EMPTY);
@@ -103,7 +124,9 @@ final class ShotRows {
         return sheet;
     }
 
-    /** An entry that the user made up under a name that has since become a field's is that field's, where it can be. */
+    /**
+     * An entry that the user made up under a name that has since become a field's is that field's, where it can be.
+     */
     private static ShotSheet withOwn(ShotSheet sheet, String key, String text) {
         Optional<SheetField> field = SheetField.find(key);
         if (field.isEmpty()) {
@@ -126,29 +149,38 @@ final class ShotRows {
 
     private static Map<String, String> extras(String json) {
         try {
-            return json == null ? Map.of() : JSON.readValue(json, new TypeReference<TreeMap<String, String>>() { });
+            return json == null ? Map.of() : JSON.readValue(json, new TypeReference<TreeMap<String, String>>() {});
         } catch (JsonProcessingException damaged) {
             throw new LibraryException("A shot's extra entries are damaged. Restore the library from a copy.", damaged);
         }
     }
 
     static void store(Handle handle, long id, CurveSettings settings, CurveDigest digest) {
-        var insert = handle.createUpdate("INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, settings, pump_on_s, pump_on_u, pump_on_how, "
-                + "pressure_onset_s, pressure_onset_u, pressure_onset_how, "
-                + "first_drip_s, first_drip_u, first_drip_how, pump_off_s, pump_off_u, pump_off_how, last_drip_s, last_drip_u, "
-                + "last_drip_how, beverage_g, beverage_u_g, peak_pressure_bar, mean_pressure_bar, miniature, miniature_count) VALUES "
-                + "(:id, :algorithm, :settings, :on_s, :on_u, :on_how, :onset_s, :onset_u, :onset_how, :drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
-                + ":last_how, :beverage, :beverage_u, :peak, :mean, :miniature, :count)")
-                .bind("id", id).bind("algorithm", CurveMeasures.ALGORITHM_VERSION).bind("settings", key(settings))
+        var insert = handle.createUpdate(
+                "INSERT OR REPLACE INTO curve_digest (shot_id, algorithm, settings, pump_on_s, pump_on_u, pump_on_how, "
+                        + "pressure_onset_s, pressure_onset_u, pressure_onset_how, "
+                        + "first_drip_s, first_drip_u, first_drip_how, pump_off_s, pump_off_u, pump_off_how, "
+                        + "last_drip_s, last_drip_u, "
+                        + "last_drip_how, beverage_g, beverage_u_g, peak_pressure_bar, mean_pressure_bar, miniature, "
+                        + "miniature_count) VALUES "
+                        + "(:id, :algorithm, :settings, :on_s, :on_u, :on_how, :onset_s, :onset_u, :onset_how, "
+                        + ":drip_s, :drip_u, :drip_how, :off_s, :off_u, :off_how, :last_s, :last_u, "
+                        + ":last_how, :beverage, :beverage_u, :peak, :mean, :miniature, :count)")
+                .bind("id", id)
+                .bind("algorithm", CurveMeasures.ALGORITHM_VERSION)
+                .bind("settings", key(settings))
                 .bind("beverage", digest.beverage().map(Measured::value).orElse(null))
                 .bind("beverage_u", digest.beverage().map(Measured::u).orElse(null))
-                .bind("peak", boxed(digest.peakPressure())).bind("mean", boxed(digest.meanPressure()))
-                .bind("miniature", SampleBlob.pack(digest.miniature())).bind("count", digest.miniature().size());
+                .bind("peak", boxed(digest.peakPressure()))
+                .bind("mean", boxed(digest.meanPressure()))
+                .bind("miniature", SampleBlob.pack(digest.miniature()))
+                .bind("count", digest.miniature().size());
         Map<String, Optional<TimedEvent>> moments = Map.of("on", digest.times().pumpOn(),
                 "onset", digest.times().pressureOnset(), "drip", digest.times().firstDrip(),
                 "off", digest.times().pumpOff(), "last", digest.times().lastDrip());
         moments.forEach((name, event) -> insert.bind(name + "_s", event.map(TimedEvent::seconds).orElse(null))
-                .bind(name + "_u", event.map(TimedEvent::u).orElse(null)).bind(name + "_how", event.map(TimedEvent::how).orElse(null)));
+                .bind(name + "_u", event.map(TimedEvent::u).orElse(null))
+                .bind(name + "_how", event.map(TimedEvent::how).orElse(null)));
         insert.execute();
     }
 
@@ -159,11 +191,15 @@ final class ShotRows {
     /** The same for equal settings, in every run of the program. */
     private static String key(CurveSettings settings) {
         String off = settings.repairsOff().stream().map(RepairKind::key).sorted().collect(Collectors.joining(" "));
-        return String.join("/", off, settings.pumpOn().toString(), settings.pumpOff().toString(), Double.toString(settings.massResolution()),
+        return String.join("/", off, settings.pumpOn().toString(), settings.pumpOff().toString(),
+                Double.toString(settings.massResolution()),
                 settings.scaleLag().toString());
     }
 
-    /** {@return the stored digest; empty when there is none, or it was made by another algorithm or from another record} */
+    /**
+     * {@return the stored digest; empty when there is none, or it was made by another algorithm or from another
+     * record}
+     */
     static Optional<CurveDigest> digest(ResultSet row, CurveSettings settings) throws SQLException {
         int at = EXTRAS + FIELDS.length;
         if (row.getInt(at + 1) != CurveMeasures.ALGORITHM_VERSION || !key(settings).equals(row.getString(at + 2))) {
@@ -171,7 +207,8 @@ final class ShotRows {
         }
         OptionalDouble beverage = number(row, at + 7);
         int moments = at + 9;
-        ShotTimes times = new ShotTimes(event(row, moments), event(row, moments + 3), event(row, moments + 6), event(row, moments + 9), event(row, moments + 12));
+        ShotTimes times = new ShotTimes(event(row, moments), event(row, moments + 3), event(row, moments + 6),
+                event(row, moments + 9), event(row, moments + 12));
         return Optional.of(new CurveDigest(times, beverage.isEmpty() ? Optional.empty()
                 : Optional.of(Measured.independent(beverage.getAsDouble(), row.getDouble(at + 8))),
                 number(row, at + 5), number(row, at + 6), SampleBlob.unpack(row.getBytes(at + 3), row.getInt(at + 4))));
@@ -180,7 +217,8 @@ final class ShotRows {
     private static Optional<TimedEvent> event(ResultSet row, int place) throws SQLException {
         OptionalDouble seconds = number(row, place);
         return seconds.isEmpty() ? Optional.empty()
-                : Optional.of(new TimedEvent(seconds.getAsDouble(), row.getDouble(place + 1), row.getString(place + 2)));
+                : Optional
+                        .of(new TimedEvent(seconds.getAsDouble(), row.getDouble(place + 1), row.getString(place + 2)));
     }
 
     private static OptionalDouble number(ResultSet row, int place) throws SQLException {

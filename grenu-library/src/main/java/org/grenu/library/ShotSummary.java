@@ -17,7 +17,8 @@ import org.grenu.core.study.ShotState;
  * @param log      fingerprint of its log; empty while it has none
  * @param digest   what its log says, in short; without a log, what the record says of the log's moments
  */
-public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, ShotState state, String log, CurveDigest digest) {
+public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, ShotState state, String log,
+        CurveDigest digest) {
 
     /** A logged shot whose coffee and gear are not on the shelf. */
     public ShotSummary(long id, int number, ShotSheet recorded, CurveDigest digest) {

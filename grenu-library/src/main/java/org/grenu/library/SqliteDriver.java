@@ -11,7 +11,8 @@ import org.sqlite.SQLiteJDBCLoader;
 import org.sqlite.util.LibraryLoaderUtil;
 
 /**
- * Keeps the database's native part in the user's cache. Left to itself the driver unpacks it into the temporary folder at
+ * Keeps the database's native part in the user's cache. Left to itself the driver unpacks it into the temporary
+ * folder at
  * every start, and a process that is killed leaves it there.
  */
 final class SqliteDriver {
@@ -30,7 +31,8 @@ final class SqliteDriver {
         }
         prepared = true;
         String name = LibraryLoaderUtil.getNativeLibName();
-        try (InputStream in = SQLiteJDBCLoader.class.getResourceAsStream(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
+        try (InputStream in = SQLiteJDBCLoader.class
+                .getResourceAsStream(LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name)) {
             if (in != null) {
                 System.setProperty(FOLDER, kept(name, in.readAllBytes()).toString());
             }
@@ -41,7 +43,8 @@ final class SqliteDriver {
 
     private static Path kept(String name, byte[] content) throws IOException {
         String set = System.getenv("XDG_CACHE_HOME");
-        Path caches = set != null && Path.of(set).isAbsolute() ? Path.of(set) : Path.of(System.getProperty("user.home"), ".cache");
+        Path caches = set != null && Path.of(set).isAbsolute() ? Path.of(set)
+                : Path.of(System.getProperty("user.home"), ".cache");
         Path folder = caches.resolve("grenu").resolve("sqlite-" + SQLiteJDBCLoader.getVersion()).toAbsolutePath();
         PrivateFiles.folder(folder);
         Path file = folder.resolve(name);

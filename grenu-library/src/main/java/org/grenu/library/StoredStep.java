@@ -13,7 +13,8 @@ import org.grenu.core.shelf.Shelf;
  * @param gone    keys of shots that it put into the bin
  * @param shelf   the shelf after it; empty when it left that alone
  */
-public record StoredStep(String words, List<Change> changes, List<ShotSummary> shots, List<Long> gone, Optional<Shelf> shelf) {
+public record StoredStep(String words, List<Change> changes, List<ShotSummary> shots, List<Long> gone,
+        Optional<Shelf> shelf) {
 
     public StoredStep {
         changes = List.copyOf(changes);

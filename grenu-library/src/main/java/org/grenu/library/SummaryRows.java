@@ -40,7 +40,8 @@ final class SummaryRows {
     private record Fresh(CurveSettings settings, CurveDigest digest) {
     }
 
-    private record Row(long id, int number, ShotState state, String log, ShotSheet recorded, ShotSheet complete, Optional<CurveDigest> digest) {
+    private record Row(long id, int number, ShotState state, String log, ShotSheet recorded, ShotSheet complete,
+            Optional<CurveDigest> digest) {
     }
 
     /** {@return the shots that an SQL condition chooses, in a transaction of its own} */
@@ -54,7 +55,8 @@ final class SummaryRows {
             ShotSheet recorded = ShotRows.sheet(row, ShotRows.EXTRAS);
             ShotSheet complete = shelf.complete(recorded);
             ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
-            return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete, ShotRows.digest(row, complete.curveSettings()));
+            return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete,
+                    ShotRows.digest(row, complete.curveSettings()));
         }).list();
         List<ShotSummary> summaries = new ArrayList<>(rows.size());
         rows.forEach(row -> summaries.add(summary(row)));
@@ -66,7 +68,8 @@ final class SummaryRows {
         T found = transactions.read("read the shots", reading);
         if (!fresh.isEmpty() && !readOnly) {
             try {
-                transactions.write("keep what was measured", () -> fresh.forEach((id, one) -> ShotRows.store(handle, id, one.settings, one.digest)));
+                transactions.write("keep what was measured",
+                        () -> fresh.forEach((id, one) -> ShotRows.store(handle, id, one.settings, one.digest)));
             } catch (LibraryException later) {
                 LOG.debug("What was measured is measured again next time", later);
             }
@@ -77,7 +80,8 @@ final class SummaryRows {
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = digests.of(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE, row.complete.curveSettings());
+            CurveDigest made = digests.of(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE,
+                    row.complete.curveSettings());
             if (transactions.writing()) {
                 ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
             } else {

@@ -10,7 +10,8 @@ import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
 /**
- * Runs work in one transaction and turns the database's complaints into the library's. Who writes takes the file's one
+ * Runs work in one transaction and turns the database's complaints into the library's. Who writes takes the file's
+ * one
  * place for writers at once and waits for it, so that two processes on one library never fail each other half way.
  */
 final class Transactions {
@@ -61,7 +62,8 @@ final class Transactions {
             handle.getConnection().unwrap(SQLiteConnection.class).getConnectionConfig().setTransactionMode(mode);
             return handle.inTransaction(transaction -> work.get());
         } catch (JdbiException | SQLException failed) {
-            throw new LibraryException("The library could not " + what + ". " + reason(failed) + " Nothing was changed.", failed);
+            throw new LibraryException(
+                    "The library could not " + what + ". " + reason(failed) + " Nothing was changed.", failed);
         }
     }
 
@@ -71,12 +73,16 @@ final class Transactions {
         while (root.getCause() != null) {
             root = root.getCause();
         }
-        SQLiteErrorCode code = root instanceof SQLiteException sqlite ? sqlite.getResultCode() : SQLiteErrorCode.UNKNOWN_ERROR;
+        SQLiteErrorCode code = root instanceof SQLiteException sqlite ? sqlite.getResultCode()
+                : SQLiteErrorCode.UNKNOWN_ERROR;
         if (code == SQLiteErrorCode.SQLITE_IOERR_SHMSIZE || code == SQLiteErrorCode.SQLITE_IOERR_WRITE) {
-            return "The disk is full or cannot be written (" + root.getMessage() + "): free some space or check it, then try again.";
+            return "The disk is full or cannot be written (" + root.getMessage()
+                    + "): free some space or check it, then try again.";
         }
         return switch (primary(code)) {
-            case 5, 6 -> "Another window or program was writing to it for a minute and has not finished: try again when it has.";
+            case 5, 6 ->
+                    "Another window or program was writing to it for a minute and has not finished: try again when "
+                            + "it has.";
             case 13 -> "The disk is full: free some space, then try again.";
             case 8 -> "It is open for reading only: copy it to a place that can be written, and open it there.";
             case 10 -> "The disk could not be read or written (" + root.getMessage() + "): check it, then try again.";

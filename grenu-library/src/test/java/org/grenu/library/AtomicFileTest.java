@@ -43,7 +43,8 @@ class AtomicFileTest {
     @Test
     void whatIsThereIsNotReplacedUnasked() throws IOException {
         Path file = Files.writeString(folder.resolve("effects.csv"), "mine");
-        assertThatThrownBy(() -> AtomicFile.create(file, out -> out.write(bytes("new")))).hasMessageContaining("is there already and was not replaced");
+        assertThatThrownBy(() -> AtomicFile.create(file, out -> out.write(bytes("new"))))
+                .hasMessageContaining("is there already and was not replaced");
         assertThat(file).hasContent("mine");
         assertThat(names()).containsExactly("effects.csv");
     }
@@ -61,14 +62,17 @@ class AtomicFileTest {
 
     /** Exporting onto the library's own path destroyed it. */
     @ParameterizedTest
-    @ValueSource(strings = {"library.sqlite", "library.sqlite-wal", "library.sqlite-shm", "library.sqlite-journal", "link.zip", "hard.zip"})
+    @ValueSource(strings = {"library.sqlite", "library.sqlite-wal", "library.sqlite-shm", "library.sqlite-journal",
+            "link.zip", "hard.zip"})
     void aLibraryIsNeverReplaced(String name) throws IOException {
         Path library = folder.resolve("library.sqlite");
         try (Library open = Library.open(library)) {
             Files.createSymbolicLink(folder.resolve("link.zip"), library);
             Files.createLink(folder.resolve("hard.zip"), library);
             open.keep(java.util.Map.of("kept", "yes"));
-            assertThatThrownBy(() -> AtomicFile.replace(folder.resolve(name), bytes("package"))).isInstanceOf(IOException.class).hasMessageContaining("library");
+            assertThatThrownBy(() -> AtomicFile.replace(folder.resolve(name), bytes("package")))
+                    .isInstanceOf(IOException.class)
+                    .hasMessageContaining("library");
             assertThat(open.settings()).containsEntry("kept", "yes");
         }
         try (Library again = Library.open(library)) {
@@ -90,7 +94,8 @@ class AtomicFileTest {
         Files.writeString(folder.resolve(".report.pdf.999999999-abc.part"), "half");
         Files.writeString(folder.resolve(".other.zip.999999999-abc.part"), "half");
         Files.writeString(folder.resolve(".copy.sqlite.999999999-abc.part-journal"), "half");
-        Path mine = Files.writeString(folder.resolve(".report.pdf." + ProcessHandle.current().pid() + "-abc.part"), "being written");
+        Path mine = Files.writeString(folder.resolve(".report.pdf." + ProcessHandle.current().pid() + "-abc.part"),
+                "being written");
         AtomicFile.create(folder.resolve("report.pdf"), out -> out.write(bytes("whole")));
         assertThat(names()).containsExactlyInAnyOrder("report.pdf", mine.getFileName().toString());
         Files.writeString(folder.resolve(".lab.sqlite.999999999-abc.part-wal"), "half");

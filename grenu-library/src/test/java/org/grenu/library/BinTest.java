@@ -27,8 +27,13 @@ class BinTest {
     @Test
     void whatIsInItGoesAndNothingElse() {
         try (Library library = Library.open(folder.resolve("library.sqlite"))) {
-            List<Long> ids = DemoStudy.shots().stream().limit(3)
-                    .map(demo -> ((AddOutcome.Added) library.add(demo.name(), demo.name().getBytes(), demo.shot())).shot().id()).toList();
+            List<Long> ids = DemoStudy.shots()
+                    .stream()
+                    .limit(3)
+                    .map(demo -> ((AddOutcome.Added) library.add(demo.name(), demo.name().getBytes(), demo.shot()))
+                            .shot()
+                            .id())
+                    .toList();
             library.addedTogether(ids, "Import of 3 shots");
             library.attach(ids.get(0), "a.jpg", new byte[] {1});
             library.attach(ids.get(1), "b.jpg", new byte[] {2});
@@ -61,7 +66,9 @@ class BinTest {
             }
             assertThat(library.summaries()).extracting(ShotSummary::number).containsExactly(1, 3);
             assertThat(library.summaries().get(1).recorded().number(SheetField.DOSE)).hasValue(17.7);
-            assertThat(library.add("again.csv", new byte[] {9}, DemoStudy.shots().get(1).shot())).as("may come in again").isInstanceOf(AddOutcome.Added.class);
+            assertThat(library.add("again.csv", new byte[] {9}, DemoStudy.shots().get(1).shot()))
+                    .as("may come in again")
+                    .isInstanceOf(AddOutcome.Added.class);
         }
     }
 }

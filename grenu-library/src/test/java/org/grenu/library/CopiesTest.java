@@ -47,16 +47,20 @@ class CopiesTest {
         assertThat(library.summaries()).isEqualTo(before);
         assertThat(library.shelf().find(ShelfKind.WATER, "Tap")).isPresent();
         try (Library was = Library.open(aside)) {
-            assertThat(was.summaries()).singleElement().satisfies(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("changed since"));
+            assertThat(was.summaries()).singleElement()
+                    .satisfies(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("changed since"));
         }
     }
 
     @Test
     void whatIsNoBackupIsRefusedAndNothingChanges() throws IOException {
         List<ShotSummary> before = library.summaries();
-        Path words = Files.writeString(folder.resolve("words.sqlite"), "not a library, and long enough to be looked at as one");
-        assertThatThrownBy(() -> library.restoreFrom(words)).isInstanceOf(LibraryException.class).hasMessageContaining("is no Grenu library");
-        assertThatThrownBy(() -> library.restoreFrom(folder.resolve("none.sqlite"))).hasMessageContaining("There is no backup");
+        Path words = Files.writeString(folder.resolve("words.sqlite"),
+                "not a library, and long enough to be looked at as one");
+        assertThatThrownBy(() -> library.restoreFrom(words)).isInstanceOf(LibraryException.class)
+                .hasMessageContaining("is no Grenu library");
+        assertThatThrownBy(() -> library.restoreFrom(folder.resolve("none.sqlite")))
+                .hasMessageContaining("There is no backup");
         Path copy = folder.resolve("copy.sqlite");
         library.backUp(copy);
         byte[] bytes = Files.readAllBytes(copy);
@@ -73,13 +77,16 @@ class CopiesTest {
         Path there = Files.writeString(folder.resolve("there.sqlite"), "mine");
         assertThatThrownBy(() -> library.backUp(there)).hasMessageContaining("exists already");
         assertThat(there).hasContent("mine");
-        assertThatThrownBy(() -> library.backUp(folder.resolve("no").resolve("where.sqlite"))).isInstanceOf(LibraryException.class).hasMessageContaining("could not be written");
+        assertThatThrownBy(() -> library.backUp(folder.resolve("no").resolve("where.sqlite")))
+                .isInstanceOf(LibraryException.class)
+                .hasMessageContaining("could not be written");
     }
 
     @Test
     void whatComesFromElsewhereIsShownAndNotUndone() {
         long shot = library.summaries().get(0).id();
-        library.keepHistory(List.of(new HistoryEntry(0, new Change(Target.SHOT, shot, "dose_g", "17", "18"), "weighed again", Instant.parse("2026-01-02T03:04:05Z"), false)));
+        library.keepHistory(List.of(new HistoryEntry(0, new Change(Target.SHOT, shot, "dose_g", "17", "18"),
+                "weighed again", Instant.parse("2026-01-02T03:04:05Z"), false)));
         library.keepAttachment(shot, "puck.jpg", new byte[] {5});
         assertThat(library.history(Target.SHOT, shot)).singleElement().satisfies(entry -> {
             assertThat(entry.undone()).isFalse();
@@ -88,7 +95,9 @@ class CopiesTest {
         assertThat(library.attachments(shot)).extracting(Attachment::name).containsExactly("puck.jpg");
         assertThat(library.editDepth()).as("only the water on the shelf").isEqualTo(new EditDepth(1, 0));
         library.giveReason(library.history(Target.SHOT, shot).get(0).id(), " tared late ");
-        assertThat(library.history()).filteredOn(entry -> entry.change().key().equals("dose_g")).extracting(HistoryEntry::reason).containsExactly("tared late");
+        assertThat(library.history()).filteredOn(entry -> entry.change().key().equals("dose_g"))
+                .extracting(HistoryEntry::reason)
+                .containsExactly("tared late");
     }
 
     @Test

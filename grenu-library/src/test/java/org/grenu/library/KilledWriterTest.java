@@ -45,7 +45,8 @@ class KilledWriterTest {
                     assertThat(library.log(shot.id()).size()).isPositive();
                     assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).hasSize(5000);
                 }
-                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(EndlessWriter.doseAfter(edits));
+                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE))
+                        .hasValue(EndlessWriter.doseAfter(edits));
             }
         }
         assertThat(edits).as("the writer got somewhere").isGreaterThan(KILLS);
@@ -53,7 +54,8 @@ class KilledWriterTest {
 
     private static Process start(Path file) throws IOException {
         Path java = Path.of(System.getProperty("java.home"), "bin", "java");
-        return new ProcessBuilder(java.toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+        return new ProcessBuilder(java.toString(), "-XX:TieredStopAtLevel=1", "-cp",
+                System.getProperty("java.class.path"),
                 EndlessWriter.class.getName(), file.toString()).redirectError(ProcessBuilder.Redirect.DISCARD).start();
     }
 

@@ -49,9 +49,12 @@ class LibraryTest {
                 SHOTS.subList(0, 3).forEach(shot -> library.add("day.csv", RAW, shot));
                 library.add("other.csv", RAW, SHOTS.get(4));
                 library.add("day.csv", new byte[] {1}, SHOTS.get(5));
-                assertThat(library.add("day.csv", RAW, SHOTS.get(0))).as("the same shot once more").isNotInstanceOf(AddOutcome.Added.class);
-                assertThat(library.summaries()).hasSize(5).allSatisfy(shot -> assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).isNotEmpty());
-                int files = Jdbi.create("jdbc:sqlite:" + file()).withHandle(h -> h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one());
+                assertThat(library.add("day.csv", RAW, SHOTS.get(0))).as("the same shot once more")
+                        .isNotInstanceOf(AddOutcome.Added.class);
+                assertThat(library.summaries()).hasSize(5)
+                        .allSatisfy(shot -> assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).isNotEmpty());
+                int files = Jdbi.create("jdbc:sqlite:" + file())
+                        .withHandle(h -> h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one());
                 assertThat(files).as("two names, two contents").isEqualTo(3);
             }
         }
@@ -63,14 +66,20 @@ class LibraryTest {
                 library.keep(Map.of("read_axis", "pump_on"));
             }
             try (Library library = Library.open(file())) {
-                assertThat(library.settings()).containsExactlyInAnyOrderEntriesOf(Map.of("read_axis", "pump_on", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
+                assertThat(library.settings()).containsExactlyInAnyOrderEntriesOf(
+                        Map.of("read_axis", "pump_on", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
             }
         }
 
         @Test
         void everyShotComesBackEqualAfterReopening() {
-            Shot awkward = SHOTS.get(4).with(SHOTS.get(4).sheet().with(SheetField.NOTE, "a \"note\"\nin two lines")
-                    .with(SheetField.MOISTURE, 1.0 / 3).with(SheetField.REPAIRS_OFF, "scale_knock").withExtra("beans frozen", "3 h"));
+            Shot awkward = SHOTS.get(4)
+                    .with(SHOTS.get(4)
+                            .sheet()
+                            .with(SheetField.NOTE, "a \"note\"\nin two lines")
+                            .with(SheetField.MOISTURE, 1.0 / 3)
+                            .with(SheetField.REPAIRS_OFF, "scale_knock")
+                            .withExtra("beans frozen", "3 h"));
             try (Library library = Library.open(file())) {
                 assertThat(library.add("a.csv", RAW, SHOTS.get(0))).isInstanceOf(AddOutcome.Added.class);
                 library.add("b.csv", RAW, awkward);
@@ -81,7 +90,8 @@ class LibraryTest {
                 assertThat(stored).extracting(ShotSummary::number).containsExactly(1, 2, 3);
                 assertThat(stored.get(1).sheet()).isEqualTo(awkward.sheet());
                 assertThat(library.log(stored.get(1).id())).isEqualTo(awkward.log());
-                assertThat(stored.get(2).digest()).isEqualTo(CurveDigest.of(CurveMeasures.of(SHOTS.get(5).log(), SHOTS.get(5).sheet().curveSettings())));
+                assertThat(stored.get(2).digest()).isEqualTo(
+                        CurveDigest.of(CurveMeasures.of(SHOTS.get(5).log(), SHOTS.get(5).sheet().curveSettings())));
                 RawFile raw = library.rawFile(stored.get(0).id()).orElseThrow();
                 assertThat(raw.name()).isEqualTo("a.csv");
                 assertThat(raw.bytes()).isEqualTo(RAW);
@@ -102,7 +112,8 @@ class LibraryTest {
         void resultsOfAnOlderAlgorithmAreMadeAnew() {
             try (Library library = Library.open(file())) {
                 library.add("a.csv", RAW, SHOTS.get(0));
-                Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("UPDATE curve_digest SET algorithm = 0, beverage_g = 1"));
+                Jdbi.create("jdbc:sqlite:" + file())
+                        .useHandle(h -> h.execute("UPDATE curve_digest SET algorithm = 0, beverage_g = 1"));
                 assertThat(library.summaries().get(0).digest().beverage().orElseThrow().value()).isGreaterThan(30);
             }
         }
@@ -166,7 +177,8 @@ class LibraryTest {
                 ShotSummary seen = library.summaries().get(0);
                 edit(other, SheetField.DOSE, "17");
                 assertThatThrownBy(() -> library.apply(seen.id(), SheetEdit.of(seen.sheet(), SheetField.DOSE, "19")))
-                        .isInstanceOf(LibraryException.class).hasMessageContaining("changed by another window to “17”");
+                        .isInstanceOf(LibraryException.class)
+                        .hasMessageContaining("changed by another window to “17”");
                 assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(17);
             }
         }
@@ -183,19 +195,31 @@ class LibraryTest {
         @Test
         void aNewerLibraryIsRefusedAndLeftAlone() {
             Library.open(file()).close();
-            Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
-                    + "type, script, installed_by, execution_time, success) VALUES (99, '99', 'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
+            Jdbi.create("jdbc:sqlite:" + file())
+                    .useHandle(
+                            h -> h.execute("INSERT INTO flyway_schema_history (installed_rank, version, description, "
+                                    + "type, script, installed_by, execution_time, success) VALUES (99, '99', "
+                                    + "'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows " + LibraryFile.CURRENT_VERSION + ")").hasMessageContaining("--library");
+                    .hasMessageContaining("written by a newer Grenu (version 99, this program knows "
+                            + LibraryFile.CURRENT_VERSION + ")")
+                    .hasMessageContaining("--library");
         }
 
         @Test
         void anOlderLibraryIsCopiedThenBroughtUpToDate() throws IOException {
             Files.createDirectories(file().getParent());
-            Flyway.configure().dataSource("jdbc:sqlite:" + file(), "", "").locations("classpath:org/grenu/library/migration").target("1").load().migrate();
+            Flyway.configure()
+                    .dataSource("jdbc:sqlite:" + file(), "", "")
+                    .locations("classpath:org/grenu/library/migration")
+                    .target("1")
+                    .load()
+                    .migrate();
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> {
                 h.execute("INSERT INTO raw_file VALUES (1, 'old.csv', 'x', x'00', '2026-01-01')");
-                h.execute("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, dose_g) VALUES (7, 1, 'd', '2026-01-01', 18.5)");
+                h.execute(
+                        "INSERT INTO shot (number, raw_file_id, log_digest, imported_at, dose_g) VALUES (7, 1, 'd', "
+                                + "'2026-01-01', 18.5)");
                 h.execute("INSERT INTO samples VALUES (1, 'time', 4, ?), (1, 'pressure', 4, ?)",
                         SampleBlob.pack(Samples.of(0, 1, 2, 3)), SampleBlob.pack(Samples.of(0, 9, 9, 0)));
             });
@@ -206,20 +230,29 @@ class LibraryTest {
                 });
             }
             try (Stream<Path> files = Files.list(file().getParent())) {
-                Path copy = files.filter(f -> f.toString().endsWith(".before-v" + LibraryFile.CURRENT_VERSION)).findFirst().orElseThrow();
+                Path copy = files.filter(f -> f.toString().endsWith(".before-v" + LibraryFile.CURRENT_VERSION))
+                        .findFirst()
+                        .orElseThrow();
                 List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)
                         .withHandle(h -> h.createQuery("SELECT dose_g FROM shot").mapTo(Double.class).list());
                 assertThat(doses).containsExactly(18.5);
             }
         }
 
-        /** Entries that the user makes up are stored, undone after a restart, and never lost by another entry's edit. */
+        /**
+         * Entries that the user makes up are stored, undone after a restart, and never lost by another entry's
+         * edit.
+         */
         @Test
         void entriesThatTheUserMakesUpAreKeptAndUndoneLikeAnyOther() {
             long id;
             try (Library library = Library.open(file())) {
-                library.add("a.csv", new byte[] {1}, new Shot(ShotSheet.EMPTY.withExtra("screen", "old").with(SheetField.ARM, "control").with(SheetField.FAULT_ON_PURPOSE, "yes"),
-                        new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 9, 0)))));
+                library.add("a.csv", new byte[] {1},
+                        new Shot(
+                                ShotSheet.EMPTY.withExtra("screen", "old")
+                                        .with(SheetField.ARM, "control")
+                                        .with(SheetField.FAULT_ON_PURPOSE, "yes"),
+                                new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 9, 0)))));
                 ShotSummary shot = library.summaries().get(0);
                 id = shot.id();
                 library.apply(id, SheetEdit.ofOwn(shot.sheet(), "beans frozen", "yes"));
@@ -233,14 +266,17 @@ class LibraryTest {
                 assertThat(sheet.entry(SheetField.ARM)).contains("control");
                 assertThat(sheet.flag(SheetField.FAULT_ON_PURPOSE)).isTrue();
                 assertThat(library.undo()).map(stored -> stored.words()).contains("screen");
-                assertThat(library.summaries().get(0).sheet().extras()).containsEntry("screen", "old").containsEntry("beans frozen", "yes");
+                assertThat(library.summaries().get(0).sheet().extras()).containsEntry("screen", "old")
+                        .containsEntry("beans frozen", "yes");
                 library.undo();
                 library.undo();
                 assertThat(library.summaries().get(0).sheet().extras()).containsExactly(Map.entry("screen", "old"));
-                assertThat(library.redo()).map(stored -> stored.shot().sheet().extras().get("beans frozen")).contains("yes");
+                assertThat(library.redo()).map(stored -> stored.shot().sheet().extras().get("beans frozen"))
+                        .contains("yes");
                 ShotSheet seen = library.summaries().get(0).sheet();
                 library.apply(id, SheetEdit.ofOwn(seen, "screen", "new"));
-                assertThatThrownBy(() -> library.apply(id, SheetEdit.ofOwn(seen, "screen", "newest"))).isInstanceOf(LibraryException.class)
+                assertThatThrownBy(() -> library.apply(id, SheetEdit.ofOwn(seen, "screen", "newest")))
+                        .isInstanceOf(LibraryException.class)
                         .hasMessageContaining("screen of shot 1 was changed by another window to “new”");
             }
         }
@@ -259,7 +295,8 @@ class LibraryTest {
         @Test
         void otherAndDamagedFilesAreRefusedInWords() throws IOException {
             Path text = Files.writeString(folder.resolve("notes.txt"), "these are notes, ".repeat(200));
-            assertThatThrownBy(() -> Library.open(text)).isInstanceOf(LibraryException.class).hasMessageContaining("cannot be opened")
+            assertThatThrownBy(() -> Library.open(text)).isInstanceOf(LibraryException.class)
+                    .hasMessageContaining("cannot be opened")
                     .hasMessageContaining("notes.txt");
             Path other = folder.resolve("other.sqlite");
             Jdbi.create("jdbc:sqlite:" + other).useHandle(h -> h.execute("CREATE TABLE birds (name TEXT)"));
@@ -270,7 +307,8 @@ class LibraryTest {
             byte[] bytes = Files.readAllBytes(file());
             Arrays.fill(bytes, 20_000, 60_000, (byte) 0x5A);
             Files.write(file(), bytes);
-            assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class).hasMessageContaining("damaged");
+            assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
+                    .hasMessageContaining("damaged");
         }
     }
 }

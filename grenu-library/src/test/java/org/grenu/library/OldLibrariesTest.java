@@ -17,7 +17,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** A library written by each version there has been opens with nothing lost. The files were written by those versions' own tables. */
+/**
+ * A library written by each version there has been opens with nothing lost. The files were written by those
+ * versions' own tables.
+ */
 class OldLibrariesTest {
 
     @TempDir
@@ -34,14 +37,19 @@ class OldLibrariesTest {
     /** All cells of a table that both versions have, as text. */
     private static List<String> cells(Path file, String table, List<String> columns) {
         try (Handle handle = Jdbi.create("jdbc:sqlite:" + file).open()) {
-            return handle.createQuery("SELECT " + String.join(" || '|' || ", columns.stream().map(c -> "quote(" + c + ")").toList())
-                    + " FROM " + table + " ORDER BY 1").mapTo(String.class).list();
+            return handle.createQuery(
+                    "SELECT " + String.join(" || '|' || ", columns.stream().map(c -> "quote(" + c + ")").toList())
+                            + " FROM " + table + " ORDER BY 1")
+                    .mapTo(String.class)
+                    .list();
         }
     }
 
     private static List<String> columns(Path file, String table) {
         try (Handle handle = Jdbi.create("jdbc:sqlite:" + file).open()) {
-            return handle.createQuery("SELECT name FROM pragma_table_info('" + table + "') ORDER BY name").mapTo(String.class).list();
+            return handle.createQuery("SELECT name FROM pragma_table_info('" + table + "') ORDER BY name")
+                    .mapTo(String.class)
+                    .list();
         }
     }
 
@@ -54,15 +62,19 @@ class OldLibrariesTest {
         List<String> samples = cells(file, "samples", columns(file, "samples"));
         List<String> raw = cells(file, "raw_file", columns(file, "raw_file"));
         List<String> history = version == 1 ? List.of()
-                : cells(file, version < 6 ? "edit" : "history", List.of("id", "field", "before_text", "after_text", "made_at", "state"));
+                : cells(file, version < 6 ? "edit" : "history",
+                        List.of("id", "field", "before_text", "after_text", "made_at", "state"));
         List<String> beside = version < 6 ? List.of() : cells(file, "attachment", columns(file, "attachment"));
 
         try (Library library = Library.open(file)) {
             List<ShotSummary> there = library.summaries();
-            assertThat(there).hasSize(version < 6 ? 3 : 2).allMatch(ShotSummary::logged).allMatch(shot -> shot.state() == ShotState.RECORDED);
+            assertThat(there).hasSize(version < 6 ? 3 : 2)
+                    .allMatch(ShotSummary::logged)
+                    .allMatch(shot -> shot.state() == ShotState.RECORDED);
             Shot first = DemoStudy.shots().get(0).shot();
             assertThat(library.log(there.get(0).id())).isEqualTo(first.log());
-            assertThat(there.get(0).recorded().number(SheetField.DOSE)).isEqualTo(first.sheet().number(SheetField.DOSE));
+            assertThat(there.get(0).recorded().number(SheetField.DOSE))
+                    .isEqualTo(first.sheet().number(SheetField.DOSE));
             assertThat(library.rawFile(there.get(0).id())).isPresent();
             if (version >= 6) {
                 assertThat(library.bin()).hasSize(1);
@@ -75,11 +87,13 @@ class OldLibrariesTest {
         assertThat(cells(file, "samples", columns(file, "samples"))).isEqualTo(samples);
         assertThat(cells(file, "raw_file", columns(file, "raw_file"))).isEqualTo(raw);
         if (version > 1) {
-            assertThat(cells(file, "history", List.of("id", "field", "before_text", "after_text", "made_at", "state"))).isEqualTo(history);
+            assertThat(cells(file, "history", List.of("id", "field", "before_text", "after_text", "made_at", "state")))
+                    .isEqualTo(history);
         }
         if (version >= 6) {
             assertThat(cells(file, "attachment", columns(file, "attachment"))).isEqualTo(beside);
         }
-        assertThat(folder.resolve("library.sqlite.before-v" + LibraryFile.CURRENT_VERSION)).as("a copy as it was").exists();
+        assertThat(folder.resolve("library.sqlite.before-v" + LibraryFile.CURRENT_VERSION)).as("a copy as it was")
+                .exists();
     }
 }

@@ -77,7 +77,9 @@ class RandomStepsTest {
         State now = state();
         assertThat(now.shelf).as(when).isEqualTo(expected.shelf);
         assertThat(now.attachments).as(when).isEqualTo(expected.attachments);
-        assertThat(now.shots).as(when).extracting(ShotSummary::recorded).isEqualTo(expected.shots.stream().map(ShotSummary::recorded).toList());
+        assertThat(now.shots).as(when)
+                .extracting(ShotSummary::recorded)
+                .isEqualTo(expected.shots.stream().map(ShotSummary::recorded).toList());
         assertThat(now.shots).as(when).isEqualTo(expected.shots);
     }
 
@@ -85,14 +87,23 @@ class RandomStepsTest {
         List<ShotSummary> shots = library.summaries();
         List<ShelfItem> items = library.shelf().items();
         switch (random.nextInt(9)) {
-            case 0 -> library.addItem(ShelfKind.SITE, "Site " + names++, Entries.NONE.with(ShelfField.ALTITUDE, Integer.toString(random.nextInt(3000))).texts());
-            case 1 -> library.addItem(ShelfKind.SCALE, "S-" + names++, Entries.NONE.with(ShelfField.SCALE_LAG, "0." + random.nextInt(9)).texts());
-            case 2 -> one(shots).ifPresent(shot -> library.apply(shot.id(), SheetEdit.of(shot.recorded(), SheetField.DOSE, "17." + random.nextInt(10))));
-            case 3 -> one(shots).ifPresent(shot -> one(items).filter(item -> item.kind() == ShelfKind.SITE || item.kind() == ShelfKind.SCALE)
-                    .ifPresent(item -> library.apply(shot.id(), SheetEdit.of(shot.recorded(), item.kind().named(), item.name()))));
-            case 4 -> library.apply("Arm", shots.stream().map(shot -> Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.ARM, "arm " + names++))).toList(), "so it was");
-            case 5 -> one(items).ifPresent(item -> library.addVersion(item.id(), LocalDate.of(2026, 5, 1).plusDays(names++), "part " + names, item.entries().texts()));
-            case 6 -> one(shots).ifPresent(shot -> library.attach(shot.id(), "puck " + names++ + ".jpg", new byte[] {(byte) names}));
+            case 0 -> library.addItem(ShelfKind.SITE, "Site " + names++,
+                    Entries.NONE.with(ShelfField.ALTITUDE, Integer.toString(random.nextInt(3000))).texts());
+            case 1 -> library.addItem(ShelfKind.SCALE, "S-" + names++,
+                    Entries.NONE.with(ShelfField.SCALE_LAG, "0." + random.nextInt(9)).texts());
+            case 2 -> one(shots).ifPresent(shot -> library.apply(shot.id(),
+                    SheetEdit.of(shot.recorded(), SheetField.DOSE, "17." + random.nextInt(10))));
+            case 3 -> one(shots).ifPresent(
+                    shot -> one(items).filter(item -> item.kind() == ShelfKind.SITE || item.kind() == ShelfKind.SCALE)
+                            .ifPresent(item -> library.apply(shot.id(),
+                                    SheetEdit.of(shot.recorded(), item.kind().named(), item.name()))));
+            case 4 -> library.apply("Arm", shots.stream()
+                    .map(shot -> Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.ARM, "arm " + names++)))
+                    .toList(), "so it was");
+            case 5 -> one(items).ifPresent(item -> library.addVersion(item.id(),
+                    LocalDate.of(2026, 5, 1).plusDays(names++), "part " + names, item.entries().texts()));
+            case 6 -> one(shots).ifPresent(
+                    shot -> library.attach(shot.id(), "puck " + names++ + ".jpg", new byte[] {(byte) names}));
             case 7 -> bin(shots, items);
             default -> one(library.bin()).ifPresent(library::restore);
         }

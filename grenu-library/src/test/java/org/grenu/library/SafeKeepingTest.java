@@ -27,7 +27,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Nothing is lost and nobody let in: other processes, odd paths, rights, media that can only be read, what is left in the log. */
+/**
+ * Nothing is lost and nobody let in: other processes, odd paths, rights, media that can only be read, what is left
+ * in the log.
+ */
 class SafeKeepingTest {
 
     private static final List<Shot> SHOTS = DemoStudy.shots().stream().limit(4).map(DemoStudy.DemoShot::shot).toList();
@@ -75,7 +78,8 @@ class SafeKeepingTest {
                 fill(library, 0, 1);
                 library.backUp(folder.resolve("backup.sqlite"));
                 Path before = library.restoreFrom(folder.resolve("backup.sqlite"));
-                for (Path one : List.of(own, own.resolveSibling("library.sqlite-wal"), folder.resolve("backup.sqlite"), before)) {
+                for (Path one : List.of(own, own.resolveSibling("library.sqlite-wal"), folder.resolve("backup.sqlite"),
+                        before)) {
                     assertThat(rights(one)).as(one.toString()).isEqualTo("rw-------");
                 }
             }
@@ -101,7 +105,7 @@ class SafeKeepingTest {
                 fill(library, 0, 1);
                 other.getConnection().createStatement().execute("BEGIN IMMEDIATE");
                 CompletableFuture<Void> writing = CompletableFuture.runAsync(() -> fill(library, 1, 2));
-                CompletableFuture.runAsync(() -> { }, CompletableFuture.delayedExecutor(6, TimeUnit.SECONDS)).join();
+                CompletableFuture.runAsync(() -> {}, CompletableFuture.delayedExecutor(6, TimeUnit.SECONDS)).join();
                 assertThat(writing).as("five seconds are no reason to give up").isNotDone();
                 other.getConnection().createStatement().execute("COMMIT");
                 writing.join();
@@ -122,21 +126,26 @@ class SafeKeepingTest {
 
         @Test
         void busyFullAndReadOnlyAreSaidAsWhatTheyAre() {
-            assertThat(Transactions.reason(sqlite(5))).startsWith("Another window or program was writing to it").doesNotContain("disk");
+            assertThat(Transactions.reason(sqlite(5))).startsWith("Another window or program was writing to it")
+                    .doesNotContain("disk");
             assertThat(Transactions.reason(sqlite(13))).isEqualTo("The disk is full: free some space, then try again.");
             assertThat(Transactions.reason(sqlite(8))).contains("reading only");
             assertThat(Transactions.reason(new IllegalStateException("odd"))).isEqualTo("The database says: odd.");
         }
 
         private Throwable sqlite(int code) {
-            return new IllegalStateException(new org.sqlite.SQLiteException("message", org.sqlite.SQLiteErrorCode.getErrorCode(code)));
+            return new IllegalStateException(
+                    new org.sqlite.SQLiteException("message", org.sqlite.SQLiteErrorCode.getErrorCode(code)));
         }
     }
 
     @Nested
     class ForReadingOnly {
 
-        /** What another process has written and not yet moved into the file counts; nothing is written for reading it. */
+        /**
+         * What another process has written and not yet moved into the file counts; nothing is written for reading
+         * it.
+         */
         @Test
         void theOthersLogCounts() throws IOException {
             try (Library open = Library.open(file())) {
@@ -145,7 +154,9 @@ class SafeKeepingTest {
                 try (Library read = Library.openForReading(file(), folder.resolve("scratch"))) {
                     assertThat(read.summaries()).hasSize(3);
                     assertThat(read.readOnly()).isTrue();
-                    assertThatThrownBy(() -> fill(read, 3, 4)).isInstanceOf(LibraryException.class).hasMessageContaining("reading only").hasMessageContaining("Nothing was changed");
+                    assertThatThrownBy(() -> fill(read, 3, 4)).isInstanceOf(LibraryException.class)
+                            .hasMessageContaining("reading only")
+                            .hasMessageContaining("Nothing was changed");
                     assertThatThrownBy(() -> read.restoreFrom(file())).hasMessageContaining("reading only");
                 }
                 assertThat(open.summaries()).hasSize(3);
@@ -170,7 +181,8 @@ class SafeKeepingTest {
                 Files.setPosixFilePermissions(media, PosixFilePermissions.fromString("rwxr-xr-x"));
             }
             try (Stream<Path> left = Files.list(media)) {
-                assertThat(left.filter(one -> !one.getFileName().toString().matches("old\\.sqlite(-shm|-wal)?"))).isEmpty();
+                assertThat(left.filter(one -> !one.getFileName().toString().matches("old\\.sqlite(-shm|-wal)?")))
+                        .isEmpty();
             }
         }
     }
@@ -197,9 +209,11 @@ class SafeKeepingTest {
                 library.keepAttachment(first.id(), "photo.jpg", new byte[] {1, 2});
             });
             assertThat(library.summaries()).hasSize(3);
-            assertThat(library.keepAttachment(first.id(), "photo.jpg", new byte[] {1, 2})).as("there already").isFalse();
+            assertThat(library.keepAttachment(first.id(), "photo.jpg", new byte[] {1, 2})).as("there already")
+                    .isFalse();
             library.undo();
-            assertThat(library.summaries()).singleElement().satisfies(shot -> assertThat(shot.recorded().has(SheetField.NOTE)).isFalse());
+            assertThat(library.summaries()).singleElement()
+                    .satisfies(shot -> assertThat(shot.recorded().has(SheetField.NOTE)).isFalse());
             assertThat(library.attachments(first.id())).isEmpty();
             library.redo();
             assertThat(library.summaries()).hasSize(3);

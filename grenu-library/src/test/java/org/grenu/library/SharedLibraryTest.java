@@ -54,7 +54,8 @@ class SharedLibraryTest {
                 try {
                     numbers.add(((AddOutcome.Added) done.get()).shot().number());
                 } catch (ExecutionException busy) {
-                    assertThat(busy.getCause()).isInstanceOf(LibraryException.class).hasMessageContaining("Nothing was changed");
+                    assertThat(busy.getCause()).isInstanceOf(LibraryException.class)
+                            .hasMessageContaining("Nothing was changed");
                     refused++;
                 }
             }
@@ -76,11 +77,19 @@ class SharedLibraryTest {
             library.undo();
         }
         List<Map<String, Object>> history = Jdbi.create("jdbc:sqlite:" + file())
-                .withHandle(h -> h.createQuery("SELECT field, before_text, after_text, made_at, state FROM history ORDER BY id").mapToMap().list());
+                .withHandle(h -> h
+                        .createQuery("SELECT field, before_text, after_text, made_at, state FROM history ORDER BY id")
+                        .mapToMap()
+                        .list());
         assertThat(history).hasSize(2);
-        assertThat(history.get(0)).containsEntry("field", "dose_g").containsEntry("before_text", "18").containsEntry("after_text", "17.5")
-                .containsEntry("made_at", "2026-05-14T10:31:00Z").containsEntry("state", "applied");
-        assertThat(history.get(1)).containsEntry("field", "note").containsEntry("before_text", "").containsEntry("state", "undone");
+        assertThat(history.get(0)).containsEntry("field", "dose_g")
+                .containsEntry("before_text", "18")
+                .containsEntry("after_text", "17.5")
+                .containsEntry("made_at", "2026-05-14T10:31:00Z")
+                .containsEntry("state", "applied");
+        assertThat(history.get(1)).containsEntry("field", "note")
+                .containsEntry("before_text", "")
+                .containsEntry("state", "undone");
     }
 
     @Test
@@ -101,10 +110,14 @@ class SharedLibraryTest {
     @Test
     void aShotThatCannotBeStoredLeavesNothingBehind() {
         try (Library library = Library.open(file())) {
-            Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> h.execute(
-                    "CREATE TRIGGER full BEFORE INSERT ON samples WHEN NEW.channel = 'cup_mass' BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
-            assertThatThrownBy(() -> library.add("a.csv", new byte[] {1}, SHOTS.get(0))).isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("could not store a shot").hasMessageContaining("disk full");
+            Jdbi.create("jdbc:sqlite:" + file())
+                    .useHandle(h -> h.execute(
+                            "CREATE TRIGGER full BEFORE INSERT ON samples WHEN NEW.channel = 'cup_mass' BEGIN SELECT "
+                                    + "RAISE(ABORT, 'disk full'); END"));
+            assertThatThrownBy(() -> library.add("a.csv", new byte[] {1}, SHOTS.get(0)))
+                    .isInstanceOf(LibraryException.class)
+                    .hasMessageContaining("could not store a shot")
+                    .hasMessageContaining("disk full");
             assertThat(library.summaries()).isEmpty();
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> {
                 assertThat(h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one()).isZero();
@@ -120,14 +133,16 @@ class SharedLibraryTest {
         Library.open(deep).close();
         assertThat(deep).exists();
         Path blocked = Files.writeString(folder.resolve("file"), "x").resolve("library.sqlite");
-        assertThatThrownBy(() -> Library.open(blocked)).isInstanceOf(LibraryException.class).hasMessageContaining("cannot be made");
+        assertThatThrownBy(() -> Library.open(blocked)).isInstanceOf(LibraryException.class)
+                .hasMessageContaining("cannot be made");
     }
 
     /** What another window does in the meantime is its own: undo takes this one's step back, also from below it. */
     @Test
     void undoNeverTakesBackAnothersStep() {
         try (Library mine = Library.open(file()); Library theirs = Library.open(file())) {
-            ShotSummary first = ((AddOutcome.Added) mine.add("a", new byte[] {1}, DemoStudy.shots().get(0).shot())).shot();
+            ShotSummary first = ((AddOutcome.Added) mine.add("a", new byte[] {1}, DemoStudy.shots().get(0).shot()))
+                    .shot();
             mine.addedTogether(List.of(first.id()), "Import of shot 1");
             mine.apply(first.id(), SheetEdit.of(first.recorded(), SheetField.NOTE, "mine"));
             theirs.apply(first.id(), SheetEdit.of(theirs.summaries().get(0).recorded(), SheetField.TASTE, "theirs"));
@@ -143,7 +158,8 @@ class SharedLibraryTest {
             assertThat(mine.changedElsewhere()).as("its own writing is not another's").isFalse();
         }
         try (Library next = Library.open(file())) {
-            assertThat(next.editDepth().undoable()).as("what stood when it was opened can be undone, whoever made it").isEqualTo(2);
+            assertThat(next.editDepth().undoable()).as("what stood when it was opened can be undone, whoever made it")
+                    .isEqualTo(2);
         }
     }
 }

@@ -17,11 +17,17 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A shot is a shot from the moment it is planned or written down; its log may come later, and every step can be undone. */
+/**
+ * A shot is a shot from the moment it is planned or written down; its log may come later, and every step can be
+ * undone.
+ */
 class ShotLifeTest {
 
-    private static final ShotSheet NOTEBOOK = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "40")
-            .with(SheetField.READINGS, "9.5").with(SheetField.PUMP_ON, "0").with(SheetField.PUMP_OFF, "27");
+    private static final ShotSheet NOTEBOOK = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+            .with(SheetField.BEVERAGE, "40")
+            .with(SheetField.READINGS, "9.5")
+            .with(SheetField.PUMP_ON, "0")
+            .with(SheetField.PUMP_OFF, "27");
     private static final Shot LOGGED = DemoStudy.shots().get(0).shot();
 
     @TempDir
@@ -58,7 +64,8 @@ class ShotLifeTest {
         assertThat(library.log(shot.id())).isEqualTo(ShotLog.NONE);
         assertThat(library.rawFile(shot.id())).isEmpty();
         library.apply(shot.id(), SheetEdit.of(shot.recorded(), SheetField.PUMP_OFF, "29"));
-        assertThat(only().digest().times().pumpOff().orElseThrow().seconds()).as("the digest follows the record").isEqualTo(29);
+        assertThat(only().digest().times().pumpOff().orElseThrow().seconds()).as("the digest follows the record")
+                .isEqualTo(29);
     }
 
     @Test
@@ -93,10 +100,14 @@ class ShotLifeTest {
     void aLogIsOfOneShotAndAShotHasOneLog() {
         ShotSummary shot = written();
         library.add("first.csv", new byte[] {1}, LOGGED);
-        assertThatThrownBy(() -> library.giveLog(shot, "again.csv", new byte[] {1}, LOGGED.log())).hasMessageStartingWith("That log belongs to shot 2.");
+        assertThatThrownBy(() -> library.giveLog(shot, "again.csv", new byte[] {1}, LOGGED.log()))
+                .hasMessageStartingWith("That log belongs to shot 2.");
         library.giveLog(shot, "late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot().log());
-        assertThatThrownBy(() -> library.giveLog(shot, "more.csv", new byte[] {2}, DemoStudy.shots().get(2).shot().log())).hasMessageStartingWith("Shot 1 has a log.");
-        assertThat(library.add("late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot())).as("imported again").isEqualTo(new AddOutcome.Duplicate(1));
+        assertThatThrownBy(
+                () -> library.giveLog(shot, "more.csv", new byte[] {2}, DemoStudy.shots().get(2).shot().log()))
+                .hasMessageStartingWith("Shot 1 has a log.");
+        assertThat(library.add("late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot())).as("imported again")
+                .isEqualTo(new AddOutcome.Duplicate(1));
     }
 
     @Test
@@ -104,18 +115,26 @@ class ShotLifeTest {
         ShotSummary planned = library.write(NOTEBOOK, ShotState.PLANNED, 7).shot();
         assertThat(planned.number()).isEqualTo(7);
         assertThat(planned.state()).isEqualTo(ShotState.PLANNED);
-        StoredStep pulled = library.apply("Pulled", List.of(new Change(Target.SHOT, planned.id(), Change.STATE, "planned", "recorded")), "");
+        StoredStep pulled = library.apply("Pulled",
+                List.of(new Change(Target.SHOT, planned.id(), Change.STATE, "planned", "recorded")), "");
         assertThat(pulled.shot().state()).isEqualTo(ShotState.RECORDED);
         library.undo();
         assertThat(only().state()).isEqualTo(ShotState.PLANNED);
     }
 
-    /** What is written in a file of ours without a log is taken in once, and is another shot when it says something else. */
+    /**
+     * What is written in a file of ours without a log is taken in once, and is another shot when it says something
+     * else.
+     */
     @Test
     void unloggedShotsAreKnownByWhatIsWritten() {
-        assertThat(library.add("note.csv", new byte[] {1}, new Shot(NOTEBOOK, ShotLog.NONE))).isInstanceOf(AddOutcome.Added.class);
-        assertThat(library.add("copy.csv", new byte[] {1}, new Shot(NOTEBOOK, ShotLog.NONE))).isEqualTo(new AddOutcome.Duplicate(1));
-        assertThat(library.add("b.csv", new byte[] {2}, new Shot(NOTEBOOK.with(SheetField.NOTE, "another"), ShotLog.NONE))).isInstanceOf(AddOutcome.Added.class);
+        assertThat(library.add("note.csv", new byte[] {1}, new Shot(NOTEBOOK, ShotLog.NONE)))
+                .isInstanceOf(AddOutcome.Added.class);
+        assertThat(library.add("copy.csv", new byte[] {1}, new Shot(NOTEBOOK, ShotLog.NONE)))
+                .isEqualTo(new AddOutcome.Duplicate(1));
+        assertThat(
+                library.add("b.csv", new byte[] {2}, new Shot(NOTEBOOK.with(SheetField.NOTE, "another"), ShotLog.NONE)))
+                .isInstanceOf(AddOutcome.Added.class);
         assertThat(library.summaries()).hasSize(2);
     }
 

@@ -8,7 +8,10 @@ import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.Masses;
 import org.grenu.library.ShotSummary;
 
-/** What follows by arithmetic from shots' records, worked out once for each record: lists and maps ask for it all the time. For any thread. */
+/**
+ * What follows by arithmetic from shots' records, worked out once for each record: lists and maps ask for it all
+ * the time. For any thread.
+ */
 public final class DerivedValues {
 
     private final Map<Long, Derived> known = new ConcurrentHashMap<>();

@@ -30,7 +30,10 @@ public final class MeasuredLogs implements LogDigests {
         return CurveDigest.of(measures(log, settings));
     }
 
-    /** {@return what that log says} Two who ask at the same moment may both measure it; both are given the same numbers. */
+    /**
+     * {@return what that log says} Two who ask at the same moment may both measure it; both are given the same
+     * numbers.
+     */
     CurveMeasures measures(ShotLog log, CurveSettings settings) {
         Key key = new Key(log, settings);
         synchronized (known) {

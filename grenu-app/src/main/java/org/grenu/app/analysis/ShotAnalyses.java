@@ -8,7 +8,8 @@ import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
 /**
- * The shots of a library with what is measured of them, the latest asked for. A shot is measured anew when its record has
+ * The shots of a library with what is measured of them, the latest asked for. A shot is measured anew when its record
+ * has
  * changed, and its log only when what the record says about the log has.
  */
 public final class ShotAnalyses {

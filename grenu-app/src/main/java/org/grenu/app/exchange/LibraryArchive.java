@@ -61,9 +61,12 @@ public final class LibraryArchive implements ArchiveSource {
         progress.accept(number);
         ShotSummary shot = shots.get(number);
         RawFile raw = library.rawFile(shot.id()).orElse(NO_FILE);
-        List<ArchivedShot.ArchivedFile> files = library.attachments(shot.id()).stream()
-                .map(file -> new ArchivedShot.ArchivedFile(file.name(), library.attachmentBytes(file.id()))).toList();
-        return new ArchivedShot(number, new Shot(shot.recorded(), library.log(shot.id())), raw.name(), raw.bytes(), files);
+        List<ArchivedShot.ArchivedFile> files = library.attachments(shot.id())
+                .stream()
+                .map(file -> new ArchivedShot.ArchivedFile(file.name(), library.attachmentBytes(file.id())))
+                .toList();
+        return new ArchivedShot(number, new Shot(shot.recorded(), library.log(shot.id())), raw.name(), raw.bytes(),
+                files);
     }
 
     @Override
@@ -88,10 +91,13 @@ public final class LibraryArchive implements ArchiveSource {
         for (HistoryEntry entry : library.history()) {
             Change change = entry.change();
             Integer shot = change.target() == Target.SHOT ? byShot.get(change.id()) : null;
-            ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id()) : change.target() == Target.ITEM ? byItem.get(-change.id()) : null;
+            ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id())
+                    : change.target() == Target.ITEM ? byItem.get(-change.id()) : null;
             if (change.ofEntry() && (shot != null || item != null)) {
-                all.add(new ArchivedChange(shot == null ? 0 : shot, item == null ? "" : item.kind().key(), item == null ? "" : item.name(),
-                        change.target() == Target.VERSION ? versions.get(change.id()) : 0, change.key(), change.before(), change.after(), entry.reason(), entry.madeAt().toString()));
+                all.add(new ArchivedChange(shot == null ? 0 : shot, item == null ? "" : item.kind().key(),
+                        item == null ? "" : item.name(),
+                        change.target() == Target.VERSION ? versions.get(change.id()) : 0, change.key(),
+                        change.before(), change.after(), entry.reason(), entry.madeAt().toString()));
             }
         }
         return all;

@@ -35,7 +35,9 @@ public final class LibraryExchange {
     /** {@return those shots and the whole shelf as a workbook, to be written} */
     public AtomicFile.Content workbook(List<ShotSummary> shots) {
         return out -> LibraryWorkbook.write(
-                shots.stream().map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses())).toList(),
+                shots.stream()
+                        .map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses()))
+                        .toList(),
                 library.shelf().items(), out);
     }
 

@@ -28,7 +28,8 @@ import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
 
 /**
- * Takes another library in. A shot with the same samples is the same shot and is left as it is here; a thing of the same sort
+ * Takes another library in. A shot with the same samples is the same shot and is left as it is here; a thing of the
+ * same sort
  * and name on the shelf is the same thing, whose unknown entries are filled and whose known ones stay.
  */
 public final class LibraryMerge implements ArchiveTarget {
@@ -58,7 +59,8 @@ public final class LibraryMerge implements ArchiveTarget {
      * @param healed       files and corrections that shots here lacked, as after a merge that was broken off
      * @param differing    things on the shelf that say otherwise there; they stay as they are here
      */
-    public record Report(List<ShotSummary> added, int alreadyThere, int items, int filled, int healed, List<String> differing) {
+    public record Report(List<ShotSummary> added, int alreadyThere, int items, int filled, int healed,
+            List<String> differing) {
 
         public Report {
             added = List.copyOf(added);
@@ -67,17 +69,24 @@ public final class LibraryMerge implements ArchiveTarget {
 
         /** {@return that in a sentence} */
         public String words() {
-            String shots = added.size() + (added.size() == 1 ? " shot" : " shots") + " taken in" + (alreadyThere > 0 ? ", " + alreadyThere + " were here already" : "");
-            String shelf = items > 0 || filled > 0 ? "; " + items + " new on the shelf" + (filled > 0 ? ", " + filled + " unknown entries filled" : "") : "";
-            String other = differing.isEmpty() ? "" : ". Kept as it is here, although it differs there: " + String.join(", ", differing.subList(0, Math.min(5, differing.size())))
-                    + (differing.size() > 5 ? " and " + (differing.size() - 5) + " more" : "");
-            String mended = healed > 0 ? "; " + healed + " missing files or corrections of shots here brought along" : "";
+            String shots = added.size() + (added.size() == 1 ? " shot" : " shots") + " taken in"
+                    + (alreadyThere > 0 ? ", " + alreadyThere + " were here already" : "");
+            String shelf = items > 0 || filled > 0
+                    ? "; " + items + " new on the shelf" + (filled > 0 ? ", " + filled + " unknown entries filled" : "")
+                    : "";
+            String other = differing.isEmpty() ? ""
+                    : ". Kept as it is here, although it differs there: "
+                            + String.join(", ", differing.subList(0, Math.min(5, differing.size())))
+                            + (differing.size() > 5 ? " and " + (differing.size() - 5) + " more" : "");
+            String mended = healed > 0 ? "; " + healed + " missing files or corrections of shots here brought along"
+                    : "";
             return shots + shelf + mended + other + ".";
         }
     }
 
     /**
-     * {@return what was taken in from that package} It is read to its end before anything is taken, so that a damaged one
+     * {@return what was taken in from that package} It is read to its end before anything is taken, so that a damaged
+     * one
      * leaves no trace.
      *
      * @throws ImportFailure if it is not such a package, or damaged
@@ -106,7 +115,7 @@ public final class LibraryMerge implements ArchiveTarget {
 
     /** {@return what was taken in from another library} */
     public static Report ofLibrary(Library library, Library other) {
-        ArchiveSource source = new LibraryArchive(other, other.summaries(), number -> { });
+        ArchiveSource source = new LibraryArchive(other, other.summaries(), number -> {});
         LibraryMerge merge = new LibraryMerge(library);
         library.inOneStep("Taken in from " + other.path().getFileName(), () -> {
             merge.shelf(source.shelf());
@@ -185,11 +194,15 @@ public final class LibraryMerge implements ArchiveTarget {
             shot.files().forEach(file -> library.keepAttachment(stored.shot().id(), file.name(), file.bytes()));
         } else {
             alreadyThere++;
-            library.summaryOf(((AddOutcome.Duplicate) outcome).number()).filter(here -> here.recorded().equals(shot.shot().sheet())).ifPresent(here -> {
-                byNumber.put(shot.number(), here.id());
-                shot.files().forEach(file -> healed += library.keepAttachment(here.id(), file.name(), file.bytes()) ? 1 : 0);
-                old.add(here.id());
-            });
+            library.summaryOf(((AddOutcome.Duplicate) outcome).number())
+                    .filter(here -> here.recorded().equals(shot.shot().sheet()))
+                    .ifPresent(here -> {
+                        byNumber.put(shot.number(), here.id());
+                        shot.files()
+                                .forEach(file -> healed += library.keepAttachment(here.id(), file.name(), file.bytes())
+                                        ? 1 : 0);
+                        old.add(here.id());
+                    });
         }
     }
 
@@ -197,24 +210,32 @@ public final class LibraryMerge implements ArchiveTarget {
     public void history(List<ArchivedChange> changes) {
         List<HistoryEntry> entries = new ArrayList<>();
         for (ArchivedChange change : changes) {
-            target(change).ifPresent(target -> entries.add(new HistoryEntry(0, target, change.reason(), Instant.parse(change.madeAt()), false)));
+            target(change).ifPresent(target -> entries
+                    .add(new HistoryEntry(0, target, change.reason(), Instant.parse(change.madeAt()), false)));
         }
         int news = library.keepHistory(entries);
-        long ofNew = entries.stream().filter(entry -> entry.change().target() != Target.SHOT || !old.contains(entry.change().id())).count();
+        long ofNew = entries.stream()
+                .filter(entry -> entry.change().target() != Target.SHOT || !old.contains(entry.change().id()))
+                .count();
         healed += (int) Math.max(0, news - ofNew);
     }
 
     /** Only what is new here brings its history along. */
     private Optional<Change> target(ArchivedChange change) {
         if (change.shot() > 0) {
-            return Optional.ofNullable(byNumber.get(change.shot())).map(id -> new Change(Target.SHOT, id, change.field(), change.before(), change.after()));
+            return Optional.ofNullable(byNumber.get(change.shot()))
+                    .map(id -> new Change(Target.SHOT, id, change.field(), change.before(), change.after()));
         }
-        Optional<ShelfItem> item = ShelfKind.find(change.kind()).filter(kind -> fresh.stream().anyMatch(one -> one.kind() == kind && one.name().equals(change.name())))
+        Optional<ShelfItem> item = ShelfKind.find(change.kind())
+                .filter(kind -> fresh.stream().anyMatch(one -> one.kind() == kind && one.name().equals(change.name())))
                 .flatMap(kind -> library.shelf().find(kind, change.name()));
         if (change.version() == 0) {
-            return item.map(found -> new Change(Target.ITEM, found.id(), change.field(), change.before(), change.after()));
+            return item
+                    .map(found -> new Change(Target.ITEM, found.id(), change.field(), change.before(), change.after()));
         }
-        return item.flatMap(found -> found.versions().stream().filter(version -> version.number() == change.version()).findFirst())
-                .map(version -> new Change(Target.VERSION, version.id(), change.field(), change.before(), change.after()));
+        return item.flatMap(
+                found -> found.versions().stream().filter(version -> version.number() == change.version()).findFirst())
+                .map(version -> new Change(Target.VERSION, version.id(), change.field(), change.before(),
+                        change.after()));
     }
 }

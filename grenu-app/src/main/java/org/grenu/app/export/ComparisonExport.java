@@ -17,9 +17,12 @@ import org.grenu.formats.EffectTableWriter;
 
 /** What can be written of a comparison. */
 public enum ComparisonExport {
-    FIGURE_PNG("Figures as PNG…", "comparison.png", from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.PNG)),
-    FIGURE_SVG("Figures as SVG…", "comparison.svg", from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.SVG)),
-    FIGURE_PDF("Figures as PDF…", "comparison.pdf", from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.PDF)),
+    FIGURE_PNG("Figures as PNG…", "comparison.png",
+            from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.PNG)),
+    FIGURE_SVG("Figures as SVG…", "comparison.svg",
+            from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.SVG)),
+    FIGURE_PDF("Figures as PDF…", "comparison.pdf",
+            from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.PDF)),
     EFFECTS_CSV("Table of effects as CSV…", "effects.csv",
             from -> EffectTableWriter.csv(from.comparison).getBytes(StandardCharsets.UTF_8)),
     EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx", from -> EffectTableWriter.xlsx(from.comparison)),

@@ -66,7 +66,9 @@ public enum ShotExport {
     }
 
     private static byte[] asImported(Subject from) throws IOException {
-        return from.open.library().rawFile(from.shot.summary().id()).map(RawFile::bytes)
+        return from.open.library()
+                .rawFile(from.shot.summary().id())
+                .map(RawFile::bytes)
                 .orElseThrow(() -> new IOException("the shot was written down by hand and came from no file"));
     }
 
@@ -77,7 +79,9 @@ public enum ShotExport {
 
     private static byte[] table(Subject from) {
         return utf8(StudyTableWriter.write(from.all.stream()
-                .map(shot -> new StudyTableWriter.Row(shot.number(), shot.sheet(), from.open.analyses().of(shot).measures())).toList()));
+                .map(shot -> new StudyTableWriter.Row(shot.number(), shot.sheet(),
+                        from.open.analyses().of(shot).measures()))
+                .toList()));
     }
 
     private static byte[] utf8(String text) {

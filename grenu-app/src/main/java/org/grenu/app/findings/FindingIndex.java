@@ -16,7 +16,10 @@ import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.library.ShotSummary;
 
-/** What rules find in the shots of a library. It is kept there as words, so that a large one is searched at once the next time. */
+/**
+ * What rules find in the shots of a library. It is kept there as words, so that a large one is searched at once the
+ * next time.
+ */
 public final class FindingIndex {
 
     private final OpenLibrary open;
@@ -28,10 +31,14 @@ public final class FindingIndex {
 
     /** {@return what those rules find in that shot, which was pulled after that one} */
     public static List<Finding> of(ShotAnalysis shot, Optional<ShotSummary> before, List<RulePack> packs) {
-        return Diagnosis.of(new ShotContext(shot.summary().sheet(), shot.measures(), before.map(ShotSummary::sheet)), packs);
+        return Diagnosis.of(new ShotContext(shot.summary().sheet(), shot.measures(), before.map(ShotSummary::sheet)),
+                packs);
     }
 
-    /** {@return a name for what findings rest on beside the shots: other rules, or another analysis of curves, find otherwise} */
+    /**
+     * {@return a name for what findings rest on beside the shots: other rules, or another analysis of curves, find
+     * otherwise}
+     */
     public static String basis(List<RulePack> packs) {
         String rules = packs.stream().map(RulePack::text).collect(Collectors.joining("\n"));
         return CurveMeasures.ALGORITHM_VERSION + "/" + Integer.toHexString(rules.hashCode());
@@ -42,12 +49,17 @@ public final class FindingIndex {
         return open.library().findings(basis);
     }
 
-    /** {@return by shot the names of the rules that speak of it and what they say, a line each, in small letters} It is kept. */
+    /**
+     * {@return by shot the names of the rules that speak of it and what they say, a line each, in small letters} It
+     * is kept.
+     */
     public Map<Long, String> look(List<ShotSummary> shots, ShotsByTime order, List<RulePack> packs) {
         Map<Long, String> found = new HashMap<>();
         for (ShotSummary shot : shots) {
             found.put(shot.id(), of(open.analyses().of(shot), order.before(shot), packs).stream()
-                    .map(finding -> finding.rule() + ": " + finding.statement()).collect(Collectors.joining("\n")).toLowerCase(Locale.ROOT));
+                    .map(finding -> finding.rule() + ": " + finding.statement())
+                    .collect(Collectors.joining("\n"))
+                    .toLowerCase(Locale.ROOT));
         }
         open.library().keepFindings(basis(packs), found);
         return found;

@@ -30,7 +30,8 @@ public record LateLog(String fileName, byte[] bytes, ShotLog log) {
         byte[] bytes = source.read();
         List<ParsedShot> shots = new ShotImport(library, Optional.empty()).read(source.name(), bytes);
         if (shots.size() != 1) {
-            throw new ImportFailure(source.name(), 0, "The file holds " + shots.size() + " shots.", "Choose a file with this shot alone.");
+            throw new ImportFailure(source.name(), 0, "The file holds " + shots.size() + " shots.",
+                    "Choose a file with this shot alone.");
         }
         if (shots.get(0).shot().log().isEmpty()) {
             throw new ImportFailure(source.name(), 0, "The file holds no log.", "Choose another file.");

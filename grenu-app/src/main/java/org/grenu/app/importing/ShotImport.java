@@ -29,7 +29,8 @@ public final class ShotImport {
     /**
      * An import into that library.
      *
-     * @param mapping how every file is to be read; empty: Grenu's own files as they are, others by a kept mapping that fits
+     * @param mapping how every file is to be read; empty: Grenu's own files as they are, others by a kept mapping
+     *                that fits
      */
     public ShotImport(Library library, Optional<TableMapping> mapping) {
         this.library = library;
@@ -61,7 +62,8 @@ public final class ShotImport {
                 AddOutcome outcome = library.add(source.name(), bytes, parsed.shot());
                 if (outcome instanceof AddOutcome.Added stored) {
                     added.add(stored.shot());
-                    outcomes.add(new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions()));
+                    outcomes.add(
+                            new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions()));
                 } else {
                     outcomes.add(new ImportOutcome.Duplicate(source.name(), ((AddOutcome.Duplicate) outcome).number()));
                 }

@@ -32,7 +32,9 @@ public interface ShotSource {
         };
     }
 
-    /** {@return the files at those paths in the order of their names; a folder stands for the files directly in it} */
+    /**
+     * {@return the files at those paths in the order of their names; a folder stands for the files directly in it}
+     */
     static List<ShotSource> of(List<Path> paths) throws IOException {
         List<ShotSource> sources = new ArrayList<>();
         for (Path path : paths) {

@@ -16,7 +16,8 @@ import org.grenu.figures.read.ReadOptions;
 import org.grenu.formats.rules.ShippedPacks;
 
 /**
- * What the user chose for this library. Kept in it as texts by key, so that one that is not understood, as from a newer
+ * What the user chose for this library. Kept in it as texts by key, so that one that is not understood, as from a
+ * newer
  * version, is passed over.
  *
  * @param convention  how the shot's time is counted where one time is shown
@@ -26,21 +27,26 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
  */
-public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks, Map<String, String> editedPacks,
-                            List<String> searches, String compare) {
+public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks,
+        Map<String, String> editedPacks,
+        List<String> searches, String compare) {
 
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
             ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "");
 
-    private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find, TimeConvention::key, USUAL.convention);
-    private static final Setting<AxisKind> AXIS = new Setting<>("read_axis", AxisKind::find, AxisKind::key, USUAL.options.axis());
+    private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find,
+            TimeConvention::key, USUAL.convention);
+    private static final Setting<
+            AxisKind> AXIS = new Setting<>("read_axis", AxisKind::find, AxisKind::key, USUAL.options.axis());
     private static final Setting<List<Channel>> STRIPS = new Setting<>("read_strips", StudySettings::channels,
             channels -> channels.stream().map(Channel::key).collect(Collectors.joining(" ")), USUAL.options.channels());
     private static final Setting<List<String>> PACKS = new Setting<>("rule_packs",
-            text -> Optional.of(Arrays.stream(text.split(" ")).filter(id -> !id.isEmpty()).toList()), ids -> String.join(" ", ids), USUAL.chosenPacks);
+            text -> Optional.of(Arrays.stream(text.split(" ")).filter(id -> !id.isEmpty()).toList()),
+            ids -> String.join(" ", ids), USUAL.chosenPacks);
     private static final Setting<List<String>> SEARCHES = new Setting<>("searches",
-            text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()), searches -> String.join("\n", searches), List.of());
+            text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()),
+            searches -> String.join("\n", searches), List.of());
     private static final Setting<String> COMPARE = new Setting<>("compare", Optional::of, text -> text, "");
     /** Before the id of a pack that the user has edited. */
     private static final String PACK = "rule_pack.";
@@ -51,7 +57,10 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         searches = List.copyOf(searches);
     }
 
-    /** {@return the settings kept so; what an older or newer version kept and this one does not understand is as usual} */
+    /**
+     * {@return the settings kept so; what an older or newer version kept and this one does not understand is as
+     * usual}
+     */
     public static StudySettings of(Map<String, String> kept) {
         Map<String, String> edited = new LinkedHashMap<>();
         kept.forEach((key, value) -> {
@@ -59,13 +68,16 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
                 edited.put(key.substring(PACK.length()), value);
             }
         });
-        return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept)), PACKS.in(kept), edited,
+        return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept)), PACKS.in(kept),
+                edited,
                 SEARCHES.in(kept), COMPARE.in(kept));
     }
 
     private static Optional<List<Channel>> channels(String keys) {
         List<Channel> known = Arrays.stream(keys.split(" "))
-                .flatMap(key -> Arrays.stream(Channel.values()).filter(channel -> channel.key().equals(key))).distinct().toList();
+                .flatMap(key -> Arrays.stream(Channel.values()).filter(channel -> channel.key().equals(key)))
+                .distinct()
+                .toList();
         return known.isEmpty() ? Optional.empty() : Optional.of(known);
     }
 

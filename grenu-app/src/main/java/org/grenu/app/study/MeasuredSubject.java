@@ -9,7 +9,10 @@ import org.grenu.core.response.StandardResponse;
 import org.grenu.core.study.Masses;
 import org.grenu.core.study.ShotSheet;
 
-/** A shot that is measured, so that a filter can ask for every response, too. What rules find in it was not looked for. */
+/**
+ * A shot that is measured, so that a filter can ask for every response, too. What rules find in it was not looked
+ * for.
+ */
 public final class MeasuredSubject extends RecordSubject {
 
     private final MeasuredShot shot;
@@ -27,7 +30,8 @@ public final class MeasuredSubject extends RecordSubject {
     @Override
     OptionalDouble entered(String name) {
         OptionalDouble entered = super.entered(name);
-        return entered.isPresent() ? entered : StandardResponse.find(name).map(response -> value(response.of(shot))).orElse(entered);
+        return entered.isPresent() ? entered
+                : StandardResponse.find(name).map(response -> value(response.of(shot))).orElse(entered);
     }
 
     @Override

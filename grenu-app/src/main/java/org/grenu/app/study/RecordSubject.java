@@ -21,7 +21,8 @@ import org.grenu.core.study.ShotSheet;
 abstract class RecordSubject implements ShotFilter.Subject {
 
     private static final Map<String, SheetField> FIELDS = fields();
-    private static final List<String> WORKED_OUT = List.of("beverage", "mass", "ratio", "strength", "tds", "ey", "yield", "time", "age", "peak",
+    private static final List<String> WORKED_OUT = List.of("beverage", "mass", "ratio", "strength", "tds", "ey",
+            "yield", "time", "age", "peak",
             "shot", "number", "day", "finding", "is");
 
     /** A field is called by its key, with or without the unit at its end, or by a short name. */
@@ -89,7 +90,8 @@ abstract class RecordSubject implements ShotFilter.Subject {
         return switch (name) {
             case "day" -> sheet().pulledAt().map(moment -> moment.toLocalDate().toString());
             case "finding" -> Optional.of(findings());
-            case "is" -> Optional.of((sheet().has(SheetField.FAULT) ? "faulty " : "") + (sheet().flag(SheetField.FAULT_ON_PURPOSE) ? "purpose " : "")
+            case "is" -> Optional.of((sheet().has(SheetField.FAULT) ? "faulty " : "")
+                    + (sheet().flag(SheetField.FAULT_ON_PURPOSE) ? "purpose " : "")
                     + (masses().brew().isPresent() ? "read" : "unread"));
             default -> enteredWords(name);
         };
@@ -99,7 +101,8 @@ abstract class RecordSubject implements ShotFilter.Subject {
         if (FIELDS.containsKey(name)) {
             return sheet().number(FIELDS.get(name));
         }
-        return SheetFactor.find(name).map(factor -> factor.number(sheet()))
+        return SheetFactor.find(name)
+                .map(factor -> factor.number(sheet()))
                 .orElseGet(() -> own(name).map(DecimalText::parse).orElse(OptionalDouble.empty()));
     }
 
@@ -112,8 +115,12 @@ abstract class RecordSubject implements ShotFilter.Subject {
 
     /** An entry that the user made up, called with underscores for spaces. */
     private Optional<String> own(String name) {
-        return sheet().extras().entrySet().stream().filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name.replace(' ', '_')))
-                .map(Map.Entry::getValue).findFirst();
+        return sheet().extras()
+                .entrySet()
+                .stream()
+                .filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name.replace(' ', '_')))
+                .map(Map.Entry::getValue)
+                .findFirst();
     }
 
     static OptionalDouble value(Optional<Measured> measured) {

@@ -21,7 +21,10 @@ import org.grenu.formats.exchange.SafeZip;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 
-/** Shots from wherever they lie: a library, a folder or data package, or single files. What cannot be read is said, the rest is kept. */
+/**
+ * Shots from wherever they lie: a library, a folder or data package, or single files. What cannot be read is said,
+ * the rest is kept.
+ */
 public final class ShotCollection {
 
     private static final byte[] LIBRARY_MARK = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
@@ -48,10 +51,13 @@ public final class ShotCollection {
 
     private void read(Path path) {
         try {
-            Path given = path.endsWith("datapackage.json") && path.toAbsolutePath().getParent() != null ? path.toAbsolutePath().getParent() : path;
+            Path given = path.endsWith("datapackage.json") && path.toAbsolutePath().getParent() != null
+                    ? path.toAbsolutePath().getParent() : path;
             if (Files.isDirectory(given)) {
                 try (Stream<Path> files = Files.walk(given)) {
-                    files.filter(one -> Files.isRegularFile(one) && maybeAShot(one.getFileName().toString())).sorted().forEach(this::file);
+                    files.filter(one -> Files.isRegularFile(one) && maybeAShot(one.getFileName().toString()))
+                            .sorted()
+                            .forEach(this::file);
                 }
             } else if (begins(given, LIBRARY_MARK)) {
                 library(given);
@@ -94,7 +100,9 @@ public final class ShotCollection {
 
     private void library(Path file) {
         try (Library library = Library.openForReading(file, Path.of(System.getProperty("java.io.tmpdir"), "grenu"))) {
-            library.summaries().forEach(summary -> add(Integer.toString(summary.number()), new Shot(summary.sheet(), library.log(summary.id()))));
+            library.summaries()
+                    .forEach(summary -> add(Integer.toString(summary.number()),
+                            new Shot(summary.sheet(), library.log(summary.id()))));
         }
     }
 

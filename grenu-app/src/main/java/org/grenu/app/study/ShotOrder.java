@@ -11,7 +11,8 @@ public final class ShotOrder {
 
     private static final Comparator<ShotSummary> NEWEST_FIRST = Comparator
             .comparing((ShotSummary shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN))
-            .thenComparing(ShotSummary::number).reversed();
+            .thenComparing(ShotSummary::number)
+            .reversed();
 
     private ShotOrder() {
     }

@@ -24,8 +24,10 @@ public final class ShotsByTime {
 
     /** {@return those shots in order} */
     public static ShotsByTime of(Collection<ShotSummary> shots) {
-        List<ShotSummary> dated = shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent())
-                .sorted(Comparator.comparing(ShotsByTime::time)).toList();
+        List<ShotSummary> dated = shots.stream()
+                .filter(shot -> shot.sheet().pulledAt().isPresent())
+                .sorted(Comparator.comparing(ShotsByTime::time))
+                .toList();
         return new ShotsByTime(dated, shots.stream().sorted(Comparator.comparing(ShotSummary::number)).toList());
     }
 
@@ -36,7 +38,8 @@ public final class ShotsByTime {
 
     /** {@return the shot that was pulled just before; where its time is unknown, the one of the number before} */
     public Optional<ShotSummary> presumablyBefore(ShotSummary shot) {
-        return shot.sheet().pulledAt().isPresent() ? before(shot) : last(numbered, other -> other.number() < shot.number());
+        return shot.sheet().pulledAt().isPresent() ? before(shot)
+                : last(numbered, other -> other.number() < shot.number());
     }
 
     /** The last of which that holds; in the list they come first. */

@@ -30,7 +30,8 @@ public final class StoredSubject extends RecordSubject {
      *
      * @param findings what rules find in it, in small letters
      */
-    public StoredSubject(ShotSummary shot, Supplier<DerivedValues.Derived> derived, TimeConvention convention, Supplier<String> findings) {
+    public StoredSubject(ShotSummary shot, Supplier<DerivedValues.Derived> derived, TimeConvention convention,
+            Supplier<String> findings) {
         this.shot = shot;
         this.derived = derived;
         this.convention = convention;

@@ -25,7 +25,10 @@ class ShotAnalysesTest {
     @BeforeEach
     void takeOneIn() {
         open = OpenLibrary.open(folder.resolve("library.sqlite"));
-        DemoStudy.shots().stream().limit(1).forEach(demo -> open.library().add(demo.name(), new byte[] {1}, demo.shot()));
+        DemoStudy.shots()
+                .stream()
+                .limit(1)
+                .forEach(demo -> open.library().add(demo.name(), new byte[] {1}, demo.shot()));
         first = open.analyses().of(summary());
     }
 
@@ -61,7 +64,8 @@ class ShotAnalysesTest {
         ShotAnalysis moved = after(SheetField.PUMP_ON, "1.5");
         assertThat(moved.measures().curve()).isNotSameAs(first.measures().curve());
         assertThat(moved.log()).isSameAs(first.log());
-        assertThat(after(SheetField.PUMP_ON, "").measures().curve()).as("as it was before").isSameAs(first.measures().curve());
+        assertThat(after(SheetField.PUMP_ON, "").measures().curve()).as("as it was before")
+                .isSameAs(first.measures().curve());
     }
 
     /** What the library keeps of a log comes from the same measuring. */
@@ -70,7 +74,8 @@ class ShotAnalysesTest {
         MeasuredLogs logs = new MeasuredLogs();
         logs.of(first.log(), first.summary().sheet().curveSettings());
         assertThat(logs.measures(first.log(), first.summary().sheet().curveSettings()))
-                .isSameAs(logs.measures(open.library().log(first.summary().id()), first.summary().sheet().curveSettings()));
+                .isSameAs(logs.measures(open.library().log(first.summary().id()),
+                        first.summary().sheet().curveSettings()));
     }
 
     @Test
@@ -86,9 +91,11 @@ class ShotAnalysesTest {
         ShotSummary shot = summary();
         DerivedValues.Derived one = derived.of(shot);
         assertThat(derived.of(shot)).isSameAs(one);
-        assertThat(one.yield().orElseThrow().value()).isEqualTo(shot.masses().brew().orElseThrow().asDosed().percent().value());
+        assertThat(one.yield().orElseThrow().value())
+                .isEqualTo(shot.masses().brew().orElseThrow().asDosed().percent().value());
         assertThat(one.ratio().orElseThrow().value()).isEqualTo(shot.masses().brew().orElseThrow().ratio().value());
-        ShotSummary undosed = new ShotSummary(shot.id(), shot.number(), shot.recorded().with(SheetField.DOSE, ""), shot.digest());
+        ShotSummary undosed = new ShotSummary(shot.id(), shot.number(), shot.recorded().with(SheetField.DOSE, ""),
+                shot.digest());
         assertThat(derived.of(undosed).yield()).isEmpty();
     }
 }

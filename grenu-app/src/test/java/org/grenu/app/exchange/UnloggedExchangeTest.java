@@ -22,20 +22,26 @@ class UnloggedExchangeTest {
 
     @Test
     void aPackageBringsThemAlongOnce() throws IOException, ImportFailure {
-        ShotSheet written = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "40").with(SheetField.READINGS, "9.4; 9.5@30")
-                .with(SheetField.PUMP_ON, "0").with(SheetField.PUMP_OFF, "27").withExtra("crema", "thin");
+        ShotSheet written = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+                .with(SheetField.BEVERAGE, "40")
+                .with(SheetField.READINGS, "9.4; 9.5@30")
+                .with(SheetField.PUMP_ON, "0")
+                .with(SheetField.PUMP_OFF, "27")
+                .withExtra("crema", "thin");
         Path file = folder.resolve("out.zip");
-        try (Library from = Library.open(folder.resolve("from.sqlite")); Library to = Library.open(folder.resolve("to.sqlite"))) {
+        try (Library from = Library.open(folder.resolve("from.sqlite"));
+                Library to = Library.open(folder.resolve("to.sqlite"))) {
             from.add("logged.csv", new byte[] {1}, DemoStudy.shots().get(0).shot());
             from.write(written, ShotState.RECORDED, 0);
-            AtomicFile.create(file, new LibraryExchange(from).dataPackage(from.summaries(), number -> { }));
+            AtomicFile.create(file, new LibraryExchange(from).dataPackage(from.summaries(), number -> {}));
             assertThat(new LibraryExchange(to).merge(file).words()).startsWith("2 shots taken in");
             assertThat(to.summaries()).hasSize(2);
             assertThat(to.summaries().get(1).recorded()).isEqualTo(written);
             assertThat(to.summaries().get(1).logged()).isFalse();
             assertThat(to.rawFile(to.summaries().get(1).id())).isEmpty();
             assertThat(new LibraryExchange(to).merge(file).words()).startsWith("0 shots taken in, 2 were here already");
-            assertThat(new LibraryExchange(to).merge(from.path()).words()).startsWith("0 shots taken in, 2 were here already");
+            assertThat(new LibraryExchange(to).merge(from.path()).words())
+                    .startsWith("0 shots taken in, 2 were here already");
             assertThat(to.summaries()).hasSize(2);
         }
     }

@@ -21,7 +21,9 @@ class ImportSummaryTest {
         ImportOutcome failed = new ImportOutcome.Failed("c.csv", "c.csv: empty");
         assertThat(ImportSummary.of(List.of(imported), 0)).isEqualTo("1 shot imported");
         assertThat(ImportSummary.of(List.of(imported, imported, duplicate, failed, failed), 3))
-                .isEqualTo("2 shots imported · 1 already in the library · 2 files could not be read · cancelled, 3 left out");
+                .isEqualTo(
+                        "2 shots imported · 1 already in the library · 2 files could not be read · cancelled, 3 left "
+                                + "out");
         assertThat(imported.withoutRemark()).isTrue();
         assertThat(new ImportOutcome.Imported("a.csv", 4, List.of("read as ms.")).withoutRemark()).isFalse();
         assertThat(duplicate.withoutRemark() || failed.withoutRemark()).isFalse();
@@ -35,6 +37,7 @@ class ImportSummaryTest {
         List<ShotSource> sources = ShotSource.of(List.of(folder, folder.resolve("b.csv")));
         assertThat(sources).extracting(ShotSource::name).containsExactly("a.csv", "b.csv", "b.csv");
         assertThat(sources.get(0).read()).isEqualTo(new byte[] {'a'});
-        assertThat(DemoFiles.all()).hasSizeGreaterThanOrEqualTo(14).allSatisfy(source -> assertThat(source.read()).isNotEmpty());
+        assertThat(DemoFiles.all()).hasSizeGreaterThanOrEqualTo(14)
+                .allSatisfy(source -> assertThat(source.read()).isNotEmpty());
     }
 }

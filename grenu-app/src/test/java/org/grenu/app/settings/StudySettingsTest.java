@@ -59,7 +59,8 @@ class StudySettingsTest {
         assertThat(edited.pack(PACK).text()).contains("title ours");
         assertThat(StudySettings.of(edited.kept())).isEqualTo(edited);
         assertThat(edited.edited(PACK, "  \n")).isEqualTo(StudySettings.USUAL);
-        assertThat(edited.edited(PACK, PACK.text() + "\n\n")).as("typed back to what it was").isEqualTo(StudySettings.USUAL);
+        assertThat(edited.edited(PACK, PACK.text() + "\n\n")).as("typed back to what it was")
+                .isEqualTo(StudySettings.USUAL);
         assertThatThrownBy(() -> edited.edited(PACK, "rule: broken")).isInstanceOf(RulePackError.class);
     }
 }

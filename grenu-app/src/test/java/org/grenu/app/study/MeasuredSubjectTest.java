@@ -14,16 +14,25 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a filter finds in shots that are to be compared. */
 class MeasuredSubjectTest {
 
-    private static final List<MeasuredShot> SHOTS = DemoStudy.shots().stream().map(shot -> new MeasuredShot(shot.name(),
-            shot.name().equals("heron-02") ? shot.shot().sheet().withExtra("beans frozen", "yes") : shot.shot().sheet(), ShotMeasures.of(shot.shot()))).toList();
+    private static final List<MeasuredShot> SHOTS = DemoStudy.shots()
+            .stream()
+            .map(shot -> new MeasuredShot(shot.name(),
+                    shot.name().equals("heron-02") ? shot.shot().sheet().withExtra("beans frozen", "yes")
+                            : shot.shot().sheet(),
+                    ShotMeasures.of(shot.shot())))
+            .toList();
 
     private static List<String> found(String filter) {
         ShotFilter wanted = ShotFilter.parse(filter);
-        return SHOTS.stream().filter(shot -> wanted.matches(new MeasuredSubject(shot))).map(MeasuredShot::name).toList();
+        return SHOTS.stream()
+                .filter(shot -> wanted.matches(new MeasuredSubject(shot)))
+                .map(MeasuredShot::name)
+                .toList();
     }
 
     @ParameterizedTest
-    @CsvSource({"coffee:siskin, 12", "grind:2.2, 5", "grind:2.2-2.4 coffee:heron, 18", "profile:gentle, 8", "day:2026-05-13, 9", "age<10, 3", "operator:1, 23", "nothingsuch, 0"})
+    @CsvSource({"coffee:siskin, 12", "grind:2.2, 5", "grind:2.2-2.4 coffee:heron, 18", "profile:gentle, 8",
+            "day:2026-05-13, 9", "age<10, 3", "operator:1, 23", "nothingsuch, 0"})
     void fieldsAreAskedByName(String filter, int count) {
         assertThat(found(filter)).hasSize(count);
     }

@@ -37,11 +37,16 @@ class ShotsByTimeTest {
     @Seeds(100)
     void itIsTheLatestOfAllEarlier(Draws any) {
         int[] number = {0};
-        List<ShotSummary> shots = any.list(1, 12, () -> shot(++number[0], any.oneIn(5) ? "" : "2026-05-14T10:" + (10 + any.integer(0, 8))));
+        List<ShotSummary> shots = any.list(1, 12,
+                () -> shot(++number[0], any.oneIn(5) ? "" : "2026-05-14T10:" + (10 + any.integer(0, 8))));
         ShotSummary one = any.of(shots);
         Optional<ShotSummary> before = ShotsByTime.of(shots).before(one);
-        Optional<String> expected = one.sheet().entry(SheetField.PULLED_AT).flatMap(at -> shots.stream()
-                .flatMap(shot -> shot.sheet().entry(SheetField.PULLED_AT).stream()).filter(time -> time.compareTo(at) < 0).max(Comparator.naturalOrder()));
+        Optional<String> expected = one.sheet()
+                .entry(SheetField.PULLED_AT)
+                .flatMap(at -> shots.stream()
+                        .flatMap(shot -> shot.sheet().entry(SheetField.PULLED_AT).stream())
+                        .filter(time -> time.compareTo(at) < 0)
+                        .max(Comparator.naturalOrder()));
         assertThat(before.flatMap(shot -> shot.sheet().entry(SheetField.PULLED_AT))).isEqualTo(expected);
     }
 }

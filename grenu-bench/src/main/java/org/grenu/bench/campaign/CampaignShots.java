@@ -28,6 +28,7 @@ final class CampaignShots {
             pressure[i] = Math.min(9, i * 0.3);
         }
         return new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, DOSE).with(SheetField.NOTE, "shot " + number),
-                new ShotLog(Samples.of(time), Map.of(Channel.CUP_MASS, Samples.of(mass), Channel.PRESSURE, Samples.of(pressure))));
+                new ShotLog(Samples.of(time),
+                        Map.of(Channel.CUP_MASS, Samples.of(mass), Channel.PRESSURE, Samples.of(pressure))));
     }
 }

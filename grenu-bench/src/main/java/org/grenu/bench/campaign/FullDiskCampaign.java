@@ -21,9 +21,12 @@ import org.grenu.library.LibraryException;
 import org.grenu.library.ShotSummary;
 
 /**
- * Lets the disk run full at every write of every operation: {@code FullDiskCampaign FOLDER [OPERATION…]}, a folder on a file system of a few
- * megabytes that holds nothing else, such as {@code mount -t tmpfs -o size=6m tmpfs FOLDER}. With each amount of space left, from
- * none to plenty, the operation must be done wholly or fail in words that name the full disk; the library must be as before
+ * Lets the disk run full at every write of every operation: {@code FullDiskCampaign FOLDER [OPERATION…]}, a folder on
+ * a file system of a few
+ * megabytes that holds nothing else, such as {@code mount -t tmpfs -o size=6m tmpfs FOLDER}. With each amount of
+ * space left, from
+ * none to plenty, the operation must be done wholly or fail in words that name the full disk; the library must be as
+ * before
  * or as after; nothing unfinished may stay; and the operation must succeed once there is space.
  */
 public final class FullDiskCampaign {
@@ -55,21 +58,25 @@ public final class FullDiskCampaign {
         }
         FullDiskCampaign campaign = new FullDiskCampaign(Path.of(arguments[0]), elsewhere);
         Map<String, Operation> operations = new LinkedHashMap<>();
-        operations.put("import", library -> library.add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(77)));
-        operations.put("edit", library -> library.apply(first(library).id(), SheetEdit.of(first(library).recorded(), SheetField.DOSE, "17.25")));
+        operations.put("import",
+                library -> library.add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(77)));
+        operations.put("edit", library -> library.apply(first(library).id(),
+                SheetEdit.of(first(library).recorded(), SheetField.DOSE, "17.25")));
         operations.put("attach", library -> library.attach(first(library).id(), "photo.jpg", new byte[60_000]));
         operations.put("merge", library -> new LibraryExchange(library).merge(elsewhere));
         operations.put("backup", library -> library.backUp(campaign.folder.resolve("copy.backup")));
         operations.put("restore", library -> library.restoreFrom(campaign.elsewhere));
-        operations.put("export", library -> AtomicFile.create(campaign.folder.resolve("out.zip"), out -> DataPackageWriter.write(
-                new LibraryArchive(library, library.summaries(), number -> { }), out)));
+        operations.put("export",
+                library -> AtomicFile.create(campaign.folder.resolve("out.zip"), out -> DataPackageWriter.write(
+                        new LibraryArchive(library, library.summaries(), number -> {}), out)));
         for (Map.Entry<String, Operation> operation : operations.entrySet()) {
             if (arguments.length > 1 && !List.of(arguments).contains(operation.getKey())) {
                 continue;
             }
             campaign.run(operation.getKey(), operation.getValue());
         }
-        System.out.println(campaign.faults.isEmpty() ? "Nothing lost, nothing half done, every message true." : String.join("\n", campaign.faults));
+        System.out.println(campaign.faults.isEmpty() ? "Nothing lost, nothing half done, every message true."
+                : String.join("\n", campaign.faults));
     }
 
     private static ShotSummary first(Library library) {
@@ -140,11 +147,15 @@ public final class FullDiskCampaign {
         try (Library library = Library.open(folder.resolve("library.sqlite"))) {
             LibraryState after = LibraryState.of(library);
             if (!succeeded && !after.equals(before)) {
-                faults.add(name + ", " + free + " bytes left: failed, and changed " + before.text() + " to " + after.text());
+                faults.add(name + ", " + free + " bytes left: failed, and changed " + before.text() + " to "
+                        + after.text());
             }
         }
         try (Stream<Path> all = Files.list(folder)) {
-            List<String> left = all.map(path -> path.getFileName().toString()).filter(path -> path.endsWith(".part") || !succeeded && (path.endsWith(".zip") || path.endsWith(".backup"))).toList();
+            List<String> left = all.map(path -> path.getFileName().toString())
+                    .filter(path -> path.endsWith(".part")
+                            || !succeeded && (path.endsWith(".zip") || path.endsWith(".backup")))
+                    .toList();
             if (!left.isEmpty()) {
                 faults.add(name + ", " + free + " bytes left: " + left + " stayed");
             }

@@ -21,8 +21,10 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.library.Library;
 
 /**
- * Kills a process that works on a library, at any moment of any operation, and looks what is left: {@code KillCampaign KILLS SEED}.
- * The library must hold what it held before the operation under way, or what it was to hold after it; files that were said to
+ * Kills a process that works on a library, at any moment of any operation, and looks what is left: {@code
+ * KillCampaign KILLS SEED}.
+ * The library must hold what it held before the operation under way, or what it was to hold after it; files that were
+ * said to
  * be written must be whole; nothing unfinished may stay behind once the next process has worked.
  */
 public final class KillCampaign {
@@ -50,11 +52,14 @@ public final class KillCampaign {
         for (int kill = 0; kill < kills; kill++) {
             campaign.kill(kill, seed * 1_000_003 + kill);
             if (kill % 50 == 49) {
-                System.out.println(kill + 1 + " kills, " + campaign.faults.size() + " faults" + (campaign.faults.isEmpty() ? "" : ", the last: " + campaign.faults.get(campaign.faults.size() - 1)));
+                System.out
+                        .println(kill + 1 + " kills, " + campaign.faults.size() + " faults" + (campaign.faults.isEmpty()
+                                ? "" : ", the last: " + campaign.faults.get(campaign.faults.size() - 1)));
             }
         }
         System.out.println("Kills: " + kills + ", seed " + seed + "; while: " + campaign.killedIn);
-        System.out.println(campaign.faults.isEmpty() ? "Nothing lost, nothing half done." : String.join("\n", campaign.faults));
+        System.out.println(
+                campaign.faults.isEmpty() ? "Nothing lost, nothing half done." : String.join("\n", campaign.faults));
     }
 
     private void prepare() throws IOException {
@@ -73,11 +78,18 @@ public final class KillCampaign {
                 Files.delete(one);
             }
         }
-        Flyway.configure().dataSource("jdbc:sqlite:" + file, "", "").locations("classpath:org/grenu/library/migration").target("1").load().migrate();
-        try (var connection = java.sql.DriverManager.getConnection("jdbc:sqlite:" + file); var statement = connection.createStatement()) {
+        Flyway.configure()
+                .dataSource("jdbc:sqlite:" + file, "", "")
+                .locations("classpath:org/grenu/library/migration")
+                .target("1")
+                .load()
+                .migrate();
+        try (var connection = java.sql.DriverManager.getConnection("jdbc:sqlite:" + file);
+                var statement = connection.createStatement()) {
             statement.execute("INSERT INTO raw_file VALUES (1, 'old.csv', 'x', x'00', '2026-01-01')");
             for (int i = 1; i <= OLD_SHOTS; i++) {
-                statement.execute("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, dose_g) VALUES (" + i + ", 1, 'd" + i + "', '2026-01-01', 18.5)");
+                statement.execute("INSERT INTO shot (number, raw_file_id, log_digest, imported_at, dose_g) VALUES (" + i
+                        + ", 1, 'd" + i + "', '2026-01-01', 18.5)");
             }
         } catch (java.sql.SQLException failed) {
             throw new IOException(failed);
@@ -92,7 +104,8 @@ public final class KillCampaign {
             clear();
         }
         Path java = Path.of(System.getProperty("java.home"), "bin", "java");
-        Process worker = new ProcessBuilder(java.toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", System.getProperty("java.class.path"), LibraryWorker.class.getName(),
+        Process worker = new ProcessBuilder(java.toString(), "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp",
+                System.getProperty("java.class.path"), LibraryWorker.class.getName(),
                 folder.toString(), Long.toString(seed)).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         List<String> said = new ArrayList<>();
         Thread reader = new Thread(() -> read(worker, said));
@@ -109,7 +122,8 @@ public final class KillCampaign {
     /** So that it does not grow without end: a new library, and no files of the last. */
     private void clear() throws IOException {
         try (Stream<Path> all = Files.list(folder)) {
-            for (Path one : all.filter(path -> path.getFileName().toString().matches("out-.*|library\\.sqlite.*")).toList()) {
+            for (Path one : all.filter(path -> path.getFileName().toString().matches("out-.*|library\\.sqlite.*"))
+                    .toList()) {
                 Files.delete(one);
             }
         }
@@ -127,15 +141,21 @@ public final class KillCampaign {
 
     private void look(int kill, List<String> said) {
         boolean done = said.isEmpty() || said.get(said.size() - 1).equals("done");
-        String[] last = said.stream().filter(line -> line.startsWith("start ") && line.split(" ").length == 4).reduce((a, b) -> b).map(line -> line.split(" ")).orElse(null);
+        String[] last = said.stream()
+                .filter(line -> line.startsWith("start ") && line.split(" ").length == 4)
+                .reduce((a, b) -> b)
+                .map(line -> line.split(" "))
+                .orElse(null);
         killedIn.merge(last == null ? "starting" : done ? "between" : last[1].replaceAll(":.*", ""), 1, Integer::sum);
         try {
             if (last != null && !last[2].equals("-")) {
                 try (Library library = Library.open(folder.resolve("library.sqlite"))) {
                     LibraryState found = LibraryState.of(library);
-                    boolean sound = found.equals(LibraryState.parse(last[3])) || !done && found.equals(LibraryState.parse(last[2]));
+                    boolean sound = found.equals(LibraryState.parse(last[3]))
+                            || !done && found.equals(LibraryState.parse(last[2]));
                     if (!sound) {
-                        faults.add("kill " + kill + " in " + last[1] + (done ? " (done)" : "") + ": found " + found.text() + ", before " + last[2] + ", after " + last[3]);
+                        faults.add("kill " + kill + " in " + last[1] + (done ? " (done)" : "") + ": found "
+                                + found.text() + ", before " + last[2] + ", after " + last[3]);
                     }
                 }
             }
@@ -153,16 +173,20 @@ public final class KillCampaign {
     private void nothingIsLeft(int kill) throws IOException {
         Library.open(folder.resolve("library.sqlite")).close();
         try (Stream<Path> all = Files.list(folder)) {
-            all.map(path -> path.getFileName().toString()).filter(name -> name.contains(".part")).forEach(name -> faults.add("kill " + kill + " left " + name));
+            all.map(path -> path.getFileName().toString())
+                    .filter(name -> name.contains(".part"))
+                    .forEach(name -> faults.add("kill " + kill + " left " + name));
         }
     }
 
     private void oldIsWhole(int kill) throws IOException {
         Path file = folder.resolve(LibraryWorker.OLD);
         Library.open(file).close();
-        try (var connection = java.sql.DriverManager.getConnection("jdbc:sqlite:" + file); var found = connection.createStatement().executeQuery("SELECT count(*) FROM shot")) {
+        try (var connection = java.sql.DriverManager.getConnection("jdbc:sqlite:" + file);
+                var found = connection.createStatement().executeQuery("SELECT count(*) FROM shot")) {
             if (!found.next() || found.getInt(1) != OLD_SHOTS) {
-                faults.add("kill " + kill + ": the library that was brought up to date holds " + found.getInt(1) + " shots of " + OLD_SHOTS);
+                faults.add("kill " + kill + ": the library that was brought up to date holds " + found.getInt(1)
+                        + " shots of " + OLD_SHOTS);
             }
         } catch (java.sql.SQLException failed) {
             throw new IOException(failed);

@@ -23,13 +23,15 @@ record LibraryState(int shots, int merged, int attachments, double dose) {
         List<ShotSummary> shots = library.summaries();
         int merged = 0;
         for (ShotSummary shot : shots) {
-            if (library.log(shot.id()).size() == 0 || library.rawFile(shot.id()).orElseThrow().bytes().length != LibraryWorker.RAW_BYTES) {
+            if (library.log(shot.id()).size() == 0
+                    || library.rawFile(shot.id()).orElseThrow().bytes().length != LibraryWorker.RAW_BYTES) {
                 throw new IllegalStateException("shot " + shot.number() + " is half there");
             }
             merged += shot.recorded().text(SheetField.NOTE).orElse("").startsWith("shot " + OTHERS / 1000) ? 1 : 0;
         }
-        return shots.isEmpty() ? new LibraryState(0, 0, 0, 0) : new LibraryState(shots.size(), merged, library.attachments(shots.get(0).id()).size(),
-                shots.get(0).recorded().number(SheetField.DOSE).orElse(0));
+        return shots.isEmpty() ? new LibraryState(0, 0, 0, 0)
+                : new LibraryState(shots.size(), merged, library.attachments(shots.get(0).id()).size(),
+                        shots.get(0).recorded().number(SheetField.DOSE).orElse(0));
     }
 
     LibraryState plusShot() {
@@ -50,7 +52,8 @@ record LibraryState(int shots, int merged, int attachments, double dose) {
 
     static LibraryState parse(String text) {
         String[] parts = text.split("/");
-        return new LibraryState(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]), Integer.parseInt(parts[2]), Double.parseDouble(parts[3]));
+        return new LibraryState(Integer.parseInt(parts[0]), Integer.parseInt(parts[1]), Integer.parseInt(parts[2]),
+                Double.parseDouble(parts[3]));
     }
 
     String text() {

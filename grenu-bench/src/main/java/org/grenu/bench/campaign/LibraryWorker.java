@@ -15,7 +15,8 @@ import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
 /**
- * Does one operation after another on a library until it is killed. Before each it says what the library holds now and will
+ * Does one operation after another on a library until it is killed. Before each it says what the library holds now
+ * and will
  * hold then; after each, that it is done.
  */
 public final class LibraryWorker {
@@ -74,7 +75,8 @@ public final class LibraryWorker {
         }
     }
 
-    private void saying(String operation, LibraryState now, LibraryState then, Work work) throws IOException, ImportFailure {
+    private void saying(String operation, LibraryState now, LibraryState then, Work work)
+            throws IOException, ImportFailure {
         System.out.println("start " + operation + " " + now.text() + " " + then.text());
         work.run();
         System.out.println("done");
@@ -82,7 +84,8 @@ public final class LibraryWorker {
 
     private void add(LibraryState now) throws IOException, ImportFailure {
         int number = random.nextInt(LibraryState.OTHERS);
-        saying("import", now, now.plusShot(), () -> library.add("shot.csv", new byte[RAW_BYTES], CampaignShots.shot(number)));
+        saying("import", now, now.plusShot(),
+                () -> library.add("shot.csv", new byte[RAW_BYTES], CampaignShots.shot(number)));
     }
 
     private ShotSummary first() {
@@ -91,21 +94,25 @@ public final class LibraryWorker {
 
     private void edit(LibraryState now) throws IOException, ImportFailure {
         double dose = 15 + random.nextInt(1000) / 200.0;
-        saying("edit", now, now.withDose(dose), () -> library.apply(first().id(), SheetEdit.of(first().recorded(), SheetField.DOSE, Double.toString(dose))));
+        saying("edit", now, now.withDose(dose), () -> library.apply(first().id(),
+                SheetEdit.of(first().recorded(), SheetField.DOSE, Double.toString(dose))));
     }
 
     private void attach(LibraryState now) throws IOException, ImportFailure {
-        saying("attach", now, now.plusAttachment(), () -> library.attach(first().id(), "photo-" + random.nextInt(), new byte[20_000]));
+        saying("attach", now, now.plusAttachment(),
+                () -> library.attach(first().id(), "photo-" + random.nextInt(), new byte[20_000]));
     }
 
     /** Taken in, then taken back, so that it can be taken in again. */
     private void merge(LibraryState now) throws IOException, ImportFailure {
         if (now.merged() == 0) {
-            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
+            saying("merge", now, now.withMerged(OTHER_SHOTS),
+                    () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
             LibraryState merged = LibraryState.of(library);
             saying("undo", merged, merged.withMerged(0), library::undo);
         } else {
-            saying("merge", now, now.withMerged(OTHER_SHOTS), () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
+            saying("merge", now, now.withMerged(OTHER_SHOTS),
+                    () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
         }
     }
 
@@ -124,14 +131,16 @@ public final class LibraryWorker {
 
     private void export(LibraryState now) throws IOException, ImportFailure {
         Path target = fresh(".zip");
-        saying("export:" + target.getFileName(), now, now, () -> AtomicFile.create(target, out -> DataPackageWriter.write(
-                new LibraryArchive(library, library.summaries(), number -> { }), out)));
+        saying("export:" + target.getFileName(), now, now,
+                () -> AtomicFile.create(target, out -> DataPackageWriter.write(
+                        new LibraryArchive(library, library.summaries(), number -> {}), out)));
     }
 
     private void restore(LibraryState now) throws IOException, ImportFailure {
         Path copy = fresh(".backup");
         library.backUp(copy);
-        saying("edit", now, now.withDose(12), () -> library.apply(first().id(), SheetEdit.of(first().recorded(), SheetField.DOSE, "12")));
+        saying("edit", now, now.withDose(12),
+                () -> library.apply(first().id(), SheetEdit.of(first().recorded(), SheetField.DOSE, "12")));
         saying("restore", now.withDose(12), now, () -> library.restoreFrom(copy));
         for (String left : new String[] {".before-restore"}) {
             Files.deleteIfExists(folder.resolve("library.sqlite" + left));

@@ -47,16 +47,20 @@ import org.grenu.formats.mapping.MappingJson;
 import org.grenu.library.Library;
 
 /**
- * Gives every reader mutated files: {@code MutationCampaign INPUTS SEED}. A reader may take a file or refuse it in words;
- * anything else it throws, and anything that takes it two seconds, is a fault. Inputs that a reader took in a way not seen
+ * Gives every reader mutated files: {@code MutationCampaign INPUTS SEED}. A reader may take a file or refuse it in
+ * words;
+ * anything else it throws, and anything that takes it two seconds, is a fault. Inputs that a reader took in a way not
+ * seen
  * before (by the words of its refusal, or by how much it read) are kept and mutated further.
  */
 public final class MutationCampaign {
 
     private static final long TOO_LONG_NANOS = 2_000_000_000L;
     private static final int MOST_KEPT = 400;
-    private static final String[] WORDS = {"1e999", "-1e-999", "NaN", "9".repeat(400), "1E100000000", "\"", "\n", "\r\n", ";", "\t", ",", "{", "[", "}", "]", "null", "\\u0000", "#",
-        "# grenu shot: 1\n", "time", "pressure", "0x1p3", "2026-02-30T25:61", "∞", "−5", "..", "/", "\uFEFF", "=1+1", "--", "'", "%s", "e", "true", ":", "a: b\n", "rule x\n", "when shot_time_s > 3\n"};
+    private static final String[] WORDS = {"1e999", "-1e-999", "NaN", "9".repeat(400), "1E100000000", "\"", "\n",
+            "\r\n", ";", "\t", ",", "{", "[", "}", "]", "null", "\\u0000", "#",
+            "# grenu shot: 1\n", "time", "pressure", "0x1p3", "2026-02-30T25:61", "∞", "−5", "..", "/", "\uFEFF",
+            "=1+1", "--", "'", "%s", "e", "true", ":", "a: b\n", "rule x\n", "when shot_time_s > 3\n"};
 
     private final Random random;
     private final Path scratch;
@@ -96,10 +100,14 @@ public final class MutationCampaign {
         long inputs = Long.parseLong(arguments[0]);
         MutationCampaign campaign = new MutationCampaign(Long.parseLong(arguments[1]));
         campaign.run(inputs);
-        System.out.println("Inputs: " + inputs + ", seed " + arguments[1] + ", heap " + Runtime.getRuntime().maxMemory() / 1024 / 1024 + " MB");
-        campaign.targets.forEach((name, target) -> System.out.printf("  %-16s %8d inputs, %7d taken, %4d ways seen, longest %4d ms%n", name, target.inputs, target.taken, target.seen.size(),
-                target.longest / 1_000_000));
-        System.out.println(campaign.faults.isEmpty() ? "No uncaught exception, nothing over two seconds." : String.join("\n", campaign.faults));
+        System.out.println("Inputs: " + inputs + ", seed " + arguments[1] + ", heap "
+                + Runtime.getRuntime().maxMemory() / 1024 / 1024 + " MB");
+        campaign.targets.forEach(
+                (name, target) -> System.out.printf("  %-16s %8d inputs, %7d taken, %4d ways seen, longest %4d ms%n",
+                        name, target.inputs, target.taken, target.seen.size(),
+                        target.longest / 1_000_000));
+        System.out.println(campaign.faults.isEmpty() ? "No uncaught exception, nothing over two seconds."
+                : String.join("\n", campaign.faults));
     }
 
     private static Shot small() {
@@ -126,21 +134,30 @@ public final class MutationCampaign {
     private void seeds() throws IOException {
         Shot shot = small();
         byte[] csv = bytes(ShotCsvWriter.write(shot));
-        byte[] foreign = bytes("Time (ms)\tPress. bar\tGewicht g\tTemp\n0\t0,1\t0,0\t92,5\n500\t3,2\t0,1\t92,7\n1000\t8,9\t0,9\t93,0\n1500\t9,0\t2,2\t93,1\n2000\t9,0\t4,1\t93,1\n");
+        byte[] foreign = bytes(
+                "Time (ms)\tPress. bar\tGewicht "
+                        + "g\tTemp\n0\t0,1\t0,0\t92,5\n500\t3,2\t0,1\t92,7\n1000\t8,9\t0,9\t93,0\n1500\t9,0\t2,2\t93,1\n2000\t9,0\t4,1\t93,1\n");
         byte[] json = bytes(ShotJsonWriter.write(shot));
-        byte[] other = bytes("{\"meta\":{\"id\":7},\"samples\":[{\"t\":0,\"p\":1.5,\"w\":0},{\"t\":0.5,\"p\":3.5,\"w\":0.2},{\"t\":1.0,\"p\":9,\"w\":1.4}]}");
+        byte[] other = bytes(
+                "{\"meta\":{\"id\":7},\"samples\":[{\"t\":0,\"p\":1.5,\"w\":0},{\"t\":0.5,\"p\":3.5,\"w\":0.2},{\"t\":1.0,\"p\":9,\"w\":1.4}]}");
         targets.put("shot csv", new Target(this::shot, 10, csv, foreign));
         targets.put("shot json", new Target(this::shot, 10, json, other));
         targets.put("shot xlsx", new Target(this::shot, 4, sheet()));
         targets.put("mapped log", new Target(this::mapped, 10, foreign, other, csv));
-        targets.put("joined table", new Target(b -> JoinedTable.read("t.csv", b).lines().size() > 0, 8, bytes("shot;dose [g];taste\n1;18,1;sour\n2;18.0;\"sweet; dry\"\n")));
+        targets.put("joined table", new Target(b -> JoinedTable.read("t.csv", b).lines().size() > 0, 8,
+                bytes("shot;dose [g];taste\n1;18,1;sour\n2;18.0;\"sweet; dry\"\n")));
         targets.put("mapping", new Target(b -> MappingJson.read("m.json", text(b)).columns().size(), 8,
                 bytes(MappingJson.write(guess(foreign))), bytes(MappingJson.write(guess(other)))));
-        targets.put("shelf", new Target(b -> ShelfJson.read("s.json", text(b)).size(), 4, bytes(ShelfJson.write(DemoShelf.items().subList(0, 6)))));
-        targets.put("rules", new Target(b -> RulePack.parse(text(b)).rules().size(), 8, bytes("pack own\ntitle Own\nrule late\nseverity check\nsure 0.9\nwhen shot_time_s > 30\n"
-                + "say It took {shot_time_s} s.\nbecause {dose_g} g\nat pump_off_s\ntry Coarser.\nnext Grind coarser\n")));
-        targets.put("entries", new Target(this::entries, 10, bytes("18.5"), bytes("9.4; 9.42@35/24.1/24/filtered"), bytes("soak: pressure 2.4 ±0.4 until 2 s after drip or 25 s; main: pressure 9 over 3 s"),
-                bytes("wetting 0; soak 4.25"), bytes("2026-05-14T10:31")));
+        targets.put("shelf", new Target(b -> ShelfJson.read("s.json", text(b)).size(), 4,
+                bytes(ShelfJson.write(DemoShelf.items().subList(0, 6)))));
+        targets.put("rules", new Target(b -> RulePack.parse(text(b)).rules().size(), 8,
+                bytes("pack own\ntitle Own\nrule late\nseverity check\nsure 0.9\nwhen shot_time_s > 30\n"
+                        + "say It took {shot_time_s} s.\nbecause {dose_g} g\nat pump_off_s\ntry Coarser.\nnext Grind "
+                        + "coarser\n")));
+        targets.put("entries",
+                new Target(this::entries, 10, bytes("18.5"), bytes("9.4; 9.42@35/24.1/24/filtered"),
+                        bytes("soak: pressure 2.4 ±0.4 until 2 s after drip or 25 s; main: pressure 9 over 3 s"),
+                        bytes("wetting 0; soak 4.25"), bytes("2026-05-14T10:31")));
         targets.put("package", new Target(this::packaged, 1, packageBytes()));
     }
 
@@ -175,7 +192,8 @@ public final class MutationCampaign {
         try (Library library = Library.open(file)) {
             library.add("a.csv", new byte[] {1}, small());
             ByteArrayOutputStream out = new ByteArrayOutputStream();
-            DataPackageWriter.write(new org.grenu.app.exchange.LibraryArchive(library, library.summaries(), number -> { }), out);
+            DataPackageWriter
+                    .write(new org.grenu.app.exchange.LibraryArchive(library, library.summaries(), number -> {}), out);
             return out.toByteArray();
         }
     }
@@ -264,7 +282,8 @@ public final class MutationCampaign {
         if (took > TOO_LONG_NANOS && again(target, input) > TOO_LONG_NANOS) {
             fault(name + " took " + took / 1_000_000 + " ms", input);
         }
-        if (target.seen.add(way.length() > 120 ? way.substring(0, 120) : way) && target.kept.size() < MOST_KEPT && input.length < 60_000) {
+        if (target.seen.add(way.length() > 120 ? way.substring(0, 120) : way) && target.kept.size() < MOST_KEPT
+                && input.length < 60_000) {
             target.kept.add(input);
         }
     }
@@ -299,7 +318,8 @@ public final class MutationCampaign {
     /** One entry of an archive mutated: a change of the packed bytes seldom comes further than the check sums. */
     private byte[] inside(byte[] archive, Target target) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(archive)).get(); ZipOutputStream zip = new ZipOutputStream(out)) {
+        try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(archive)).get();
+                ZipOutputStream zip = new ZipOutputStream(out)) {
             List<ZipArchiveEntry> entries = java.util.Collections.list(in.getEntries());
             int chosen = random.nextInt(Math.max(1, entries.size()));
             for (int i = 0; i < entries.size(); i++) {
@@ -324,7 +344,8 @@ public final class MutationCampaign {
                 case 2 -> with(bytes, bytes(WORDS[random.nextInt(WORDS.length)]));
                 case 3 -> with(bytes, piece(bytes));
                 case 4 -> with(bytes, piece(target.kept.get(random.nextInt(target.kept.size()))));
-                case 5 -> bytes.length > 40 && random.nextInt(4) == 0 ? java.util.Arrays.copyOf(bytes, random.nextInt(bytes.length)) : flipped(bytes);
+                case 5 -> bytes.length > 40 && random.nextInt(4) == 0
+                        ? java.util.Arrays.copyOf(bytes, random.nextInt(bytes.length)) : flipped(bytes);
                 default -> digit(bytes);
             };
         }

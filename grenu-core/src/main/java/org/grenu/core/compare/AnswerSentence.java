@@ -33,10 +33,12 @@ public record AnswerSentence(String headline, List<String> further, List<String>
 
     /** {@return everything, with the coverage of the intervals, for copying} */
     public String text() {
-        return (headline + " " + String.join(" ", rest())).strip() + " (± is the 95 % interval where no other is named.)";
+        return (headline + " " + String.join(" ", rest())).strip()
+                + " (± is the 95 % interval where no other is named.)";
     }
 
-    static AnswerSentence of(Question question, List<MeasuredShot> shots, List<ResponseAnswer> answers, List<GuardNote> guard, MatchedBasis ground) {
+    static AnswerSentence of(Question question, List<MeasuredShot> shots, List<ResponseAnswer> answers,
+            List<GuardNote> guard, MatchedBasis ground) {
         if (question.variables().isEmpty() || answers.isEmpty()) {
             return new AnswerSentence("Choose what changed and what to ask about.", List.of(), List.of());
         }
@@ -46,36 +48,58 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         List<String> further = new ArrayList<>();
         List<String> doubts = new Doubts(question, shots, guard, ground).of(main);
         if (effects.isEmpty()) {
-            answers.forEach(answer -> Repeatability.of(answer).ifPresent(repeats -> further.add(repeats.words() + ".")));
-            String missing = main.rows().isEmpty() ? main.model() : first.title() + " did not change among these shots" + (further.isEmpty() ? "." : ": they count as repeats.");
+            answers.forEach(
+                    answer -> Repeatability.of(answer).ifPresent(repeats -> further.add(repeats.words() + ".")));
+            String missing = main.rows().isEmpty() ? main.model() : first.title() + " did not change among these shots"
+                    + (further.isEmpty() ? "." : ": they count as repeats.");
             return new AnswerSentence(missing, further, doubts);
         }
         Effect told = telling(effects);
         Optional<Variable> other = main.together(first);
         if (other.isPresent()) {
-            effects.stream().filter(effect -> effect != told && effect.change().equals(told.change())).forEach(effect -> further.add(inShort(effect, main)));
+            effects.stream()
+                    .filter(effect -> effect != told && effect.change().equals(told.change()))
+                    .forEach(effect -> further.add(inShort(effect, main)));
         } else if (effects.size() > 1) {
-            further.add("Of " + effects.size() + " pairs of " + Wording.small(first.title()) + ", this one says most; all are in the table.");
+            further.add("Of " + effects.size() + " pairs of " + Wording.small(first.title())
+                    + ", this one says most; all are in the table.");
         }
         also(first, told, answers).ifPresent(further::add);
-        question.treatments().stream().filter(variable -> !variable.equals(first)).flatMap(variable -> main.effects(variable).stream())
+        question.treatments()
+                .stream()
+                .filter(variable -> !variable.equals(first))
+                .flatMap(variable -> main.effects(variable).stream())
                 .forEach(effect -> further.add(inShort(effect, main)));
         if (told.ranksDisagree()) {
-            further.add(String.format(Locale.ROOT, "A check by ranks does not agree (p = %.2f): look at the points before believing it.", told.rankP().orElseThrow()));
+            further.add(String.format(Locale.ROOT,
+                    "A check by ranks does not agree (p = %.2f): look at the points before believing it.",
+                    told.rankP().orElseThrow()));
         }
-        main.lackOfFit().filter(test -> test.p() <= Question.ALPHA).ifPresent(test ->
-                further.add(String.format(Locale.ROOT, "Replicates say that the model misses something (lack of fit, p = %.3f): try levels instead of a straight line.", test.p())));
-        return new AnswerSentence(other.map(with -> togetherWith(first, with, main) + " ").orElse("") + headline(told, main, question), further, doubts);
+        main.lackOfFit()
+                .filter(test -> test.p() <= Question.ALPHA)
+                .ifPresent(test -> further.add(String.format(Locale.ROOT,
+                        "Replicates say that the model misses something (lack of fit, p = %.3f): try levels instead "
+                                + "of a straight line.",
+                        test.p())));
+        return new AnswerSentence(
+                other.map(with -> togetherWith(first, with, main) + " ").orElse("") + headline(told, main, question),
+                further, doubts);
     }
 
     /** Of several pairs the one that differs most clearly. */
     private static Effect telling(List<Effect> effects) {
-        return effects.stream().min(Comparator.comparingDouble(effect -> Double.isNaN(effect.p()) ? 2 : effect.p())).orElseThrow();
+        return effects.stream()
+                .min(Comparator.comparingDouble(effect -> Double.isNaN(effect.p()) ? 2 : effect.p()))
+                .orElseThrow();
     }
 
     private static String togetherWith(Variable first, Variable other, ResponseAnswer answer) {
-        return "What " + Wording.small(first.title()) + " does to " + Wording.within(answer.response().title()) + " depends on " + Wording.small(other.title())
-                + answer.interaction(first, other).map(p -> String.format(Locale.ROOT, " (interaction, p %s).", p < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "= %.3f", p))).orElse(".");
+        return "What " + Wording.small(first.title()) + " does to " + Wording.within(answer.response().title())
+                + " depends on " + Wording.small(other.title())
+                + answer.interaction(first, other)
+                        .map(p -> String.format(Locale.ROOT, " (interaction, p %s).",
+                                p < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "= %.3f", p)))
+                        .orElse(".");
     }
 
     private static String headline(Effect effect, ResponseAnswer answer, Question question) {
@@ -88,11 +112,14 @@ public record AnswerSentence(String headline, List<String> further, List<String>
             return cannotBeTold(effect, confounded, response, basis);
         }
         if (verdict instanceof Verdict.Mediated mediated) {
-            return what + " changes " + mediated.through() + " itself, so what it does to " + name + " " + basis + " cannot be told: adjusting for " + mediated.through()
-                    + " takes out part of what " + Wording.small(effect.variable().title()) + " does. Ask at equal setting, or pull shots in which it stays equal.";
+            return what + " changes " + mediated.through() + " itself, so what it does to " + name + " " + basis
+                    + " cannot be told: adjusting for " + mediated.through()
+                    + " takes out part of what " + Wording.small(effect.variable().title())
+                    + " does. Ask at equal setting, or pull shots in which it stays equal.";
         }
         if (effect.estimate().isEmpty()) {
-            return "Cannot say: the model takes up all " + answer.rows().size() + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
+            return "Cannot say: the model takes up all " + answer.rows().size()
+                    + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
         }
         String size = Wording.change(response, effect);
         double value = effect.estimate().get().value();
@@ -100,23 +127,32 @@ public record AnswerSentence(String headline, List<String> further, List<String>
             return what + (value > 0 ? " raises " : " lowers ") + name + " by " + unsigned(size) + " " + basis + ".";
         }
         if (verdict instanceof Verdict.SameInPractice same) {
-            return (same.detectable() ? what + " changes " + name + ", but too little to matter: " : what + " makes no difference to " + name + " that matters: ")
-                    + Wording.within90(response, effect) + " " + basis + ", within ±" + DecimalText.exact(effect.margin()) + ".";
+            return (same.detectable() ? what + " changes " + name + ", but too little to matter: "
+                    : what + " makes no difference to " + name + " that matters: ")
+                    + Wording.within90(response, effect) + " " + basis + ", within ±"
+                    + DecimalText.exact(effect.margin()) + ".";
         }
         if (verdict instanceof Verdict.SeenOnce once) {
-            return "One shot each: " + what + " came with " + size + " of " + name + " " + basis + ", " + (once.beyondMeasuring()
-                    ? "a difference of these two measurements only. Of what " + Wording.small(effect.variable().title()) + " does, it says nothing before both are repeated."
-                    : "which measuring alone explains: not distinguishable.");
+            return "One shot each: " + what + " came with " + size + " of " + name + " " + basis + ", "
+                    + (once.beyondMeasuring()
+                            ? "a difference of these two measurements only. Of what "
+                                    + Wording.small(effect.variable().title())
+                                    + " does, it says nothing before both are repeated."
+                            : "which measuring alone explains: not distinguishable.");
         }
         Verdict.CannotSay cannot = (Verdict.CannotSay) verdict;
-        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + name + ": " + what + " gives " + size + " " + basis + "." + settle(cannot);
+        return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + name + ": " + what
+                + " gives " + size + " " + basis + "." + settle(cannot);
     }
 
     private static String cannotBeTold(Effect effect, Verdict.Confounded confounded, Response response, String basis) {
         if (effect.estimate().isEmpty()) {
-            return effect.variable().title() + " and " + confounded.with() + " moved together: these shots cannot tell which of them changed " + Wording.within(response.title()) + ".";
+            return effect.variable().title() + " and " + confounded.with()
+                    + " moved together: these shots cannot tell which of them changed "
+                    + Wording.within(response.title()) + ".";
         }
-        return Wording.what(effect) + " cannot be told from " + confounded.with() + ": they moved together. " + upper(response.title()) + " came out "
+        return Wording.what(effect) + " cannot be told from " + confounded.with() + ": they moved together. "
+                + upper(response.title()) + " came out "
                 + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it."
                 + (confounded.with().equals("beverage mass") ? " Ask at equal beverage mass." : "");
     }
@@ -134,14 +170,21 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         if (cannot.more() == 0) {
             return "";
         }
-        return cannot.likely() ? " About " + cannot.more() + (cannot.more() == 1 ? " more shot is" : " more shots are") + " likely to settle it."
+        return cannot.likely()
+                ? " About " + cannot.more() + (cannot.more() == 1 ? " more shot is" : " more shots are")
+                        + " likely to settle it."
                 : " Even " + cannot.more() + " more shots are not likely to settle it.";
     }
 
     private static Optional<String> also(Variable variable, Effect told, List<ResponseAnswer> answers) {
-        List<String> changes = answers.stream().skip(1).flatMap(answer -> answer.effects(variable).stream()
-                .filter(effect -> effect.sameChange(told) && effect.verdict() instanceof Verdict.Differs)
-                .map(effect -> Wording.within(answer.response().title()) + " by " + Wording.change(answer.response(), effect))).toList();
+        List<String> changes = answers.stream()
+                .skip(1)
+                .flatMap(answer -> answer.effects(variable)
+                        .stream()
+                        .filter(effect -> effect.sameChange(told) && effect.verdict() instanceof Verdict.Differs)
+                        .map(effect -> Wording.within(answer.response().title()) + " by "
+                                + Wording.change(answer.response(), effect)))
+                .toList();
         return changes.isEmpty() ? Optional.empty() : Optional.of("It also changes " + Wording.list(changes) + ".");
     }
 
@@ -149,11 +192,15 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         Response response = answer.response();
         Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Confounded confounded && effect.estimate().isEmpty()) {
-            return effect.variable().title() + " and " + confounded.with() + " moved together and cannot be told apart.";
+            return effect.variable().title() + " and " + confounded.with()
+                    + " moved together and cannot be told apart.";
         }
-        String size = effect.estimate().isEmpty() ? "" : " (" + (verdict instanceof Verdict.SameInPractice ? Wording.within90(response, effect) : Wording.change(response, effect)) + ")";
-        String said = verdict instanceof Verdict.Differs ? Wording.within(response.title()) + " differs" : verdict instanceof Verdict.SameInPractice ? "the same in practice"
-                : verdict instanceof Verdict.SeenOnce ? "one shot each, no verdict" : verdict instanceof Verdict.CannotSay ? "cannot say yet" : verdict.words();
+        String size = effect.estimate().isEmpty() ? "" : " (" + (verdict instanceof Verdict.SameInPractice
+                ? Wording.within90(response, effect) : Wording.change(response, effect)) + ")";
+        String said = verdict instanceof Verdict.Differs ? Wording.within(response.title()) + " differs"
+                : verdict instanceof Verdict.SameInPractice ? "the same in practice"
+                        : verdict instanceof Verdict.SeenOnce ? "one shot each, no verdict"
+                                : verdict instanceof Verdict.CannotSay ? "cannot say yet" : verdict.words();
         return Wording.what(effect) + ": " + said + size + ".";
     }
 }

@@ -30,14 +30,19 @@ final class Answering {
         ResponseModel model = ResponseModel.of(question, response, shots, ground);
         List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         if (model.fit() == null) {
-            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(), List.of(), List.of(), Optional.empty(), List.of(),
-                    List.of(), leftOut, Optional.empty(), "No shot tells of " + response.title() + " and of all that is asked about.");
+            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(),
+                    List.of(), List.of(), Optional.empty(), List.of(),
+                    List.of(), leftOut, Optional.empty(),
+                    "No shot tells of " + response.title() + " and of all that is asked about.");
         }
         ModelFit fit = model.fit();
         ConfounderCheck check = new ConfounderCheck(question, shots, ground);
-        ConfounderCheck.Judged judged = check.judged(model, Mediation.judged(question, model, new EffectFinder(question, model).effects()));
-        return new ResponseAnswer(response, question.margin(response), fit.residualDf(), model.judges() ? fit.deviation() : Double.NaN,
-                judged.effects(), model.together(), judged.confounders(), tests(fit), lackOfFit(model), means(model), rows(model), leftOut, SpreadSources.of(model), words(question, model, ground));
+        ConfounderCheck.Judged judged = check.judged(model,
+                Mediation.judged(question, model, new EffectFinder(question, model).effects()));
+        return new ResponseAnswer(response, question.margin(response), fit.residualDf(),
+                model.judges() ? fit.deviation() : Double.NaN,
+                judged.effects(), model.together(), judged.confounders(), tests(fit), lackOfFit(model), means(model),
+                rows(model), leftOut, SpreadSources.of(model), words(question, model, ground));
     }
 
     private static List<TermTest> tests(ModelFit fit) {
@@ -57,10 +62,16 @@ final class Answering {
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Levels levels) {
                 for (int i = 0; i < levels.levels().size(); i++) {
-                    means.add(new LevelMean(variable, levels.levels().get(i), model.fit().estimate(model.fit().design().mean(levels, i))));
+                    means.add(new LevelMean(variable, levels.levels().get(i),
+                            model.fit().estimate(model.fit().design().mean(levels, i))));
                 }
             } else if (term instanceof Term.Numeric numeric) {
-                double[] at = model.shots().stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).distinct().sorted().toArray();
+                double[] at = model.shots()
+                        .stream()
+                        .mapToDouble(shot -> variable.number(shot).orElseThrow())
+                        .distinct()
+                        .sorted()
+                        .toArray();
                 for (double number : at.length <= MOST_LEVELS ? at : new double[] {at[0], at[at.length - 1]}) {
                     means.add(new LevelMean(variable, DecimalText.exact(number),
                             model.fit().estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
@@ -73,11 +84,13 @@ final class Answering {
     private static List<RowResidual> rows(ResponseModel model) {
         double[] residuals = model.fit().residuals();
         double[] leverages = model.fit().leverages();
-        double[] outliers = model.judges() ? DeletedResiduals.of(model.withBlocksAsThemselves(), model.weights()) : new double[0];
+        double[] outliers = model.judges() ? DeletedResiduals.of(model.withBlocksAsThemselves(), model.weights())
+                : new double[0];
         List<RowResidual> rows = new ArrayList<>();
         for (int i = 0; i < residuals.length; i++) {
             int row = i;
-            rows.add(new RowResidual(model.shots().get(i), model.values().get(i).value(), residuals[i], leverages[i], outliers.length == 0 ? Double.NaN : outliers[i],
+            rows.add(new RowResidual(model.shots().get(i), model.values().get(i).value(), residuals[i], leverages[i],
+                    outliers.length == 0 ? Double.NaN : outliers[i],
                     model.blocks().map(blocks -> blocks.levels().get(blocks.level().get(row)))));
         }
         return rows;
@@ -85,20 +98,40 @@ final class Answering {
 
     private static String words(Question question, ResponseModel model, MatchedBasis ground) {
         StringBuilder words = new StringBuilder(model.response().title());
-        String terms = model.fit().design().terms().stream().filter(term -> model.blocks().filter(term::equals).isEmpty()).map(Term::name)
+        String terms = model.fit()
+                .design()
+                .terms()
+                .stream()
+                .filter(term -> model.blocks().filter(term::equals).isEmpty())
+                .map(Term::name)
                 .collect(Collectors.joining(", "));
-        words.append(terms.isEmpty() ? ", its mean" : " on " + terms).append("; ").append(model.shots().size()).append(model.shots().size() == 1 ? " shot, " : " shots, ")
-                .append(model.fit().residualDf()).append(model.fit().residualDf() == 1 ? " degree" : " degrees").append(" of freedom left. ");
+        words.append(terms.isEmpty() ? ", its mean" : " on " + terms)
+                .append("; ")
+                .append(model.shots().size())
+                .append(model.shots().size() == 1 ? " shot, " : " shots, ")
+                .append(model.fit().residualDf())
+                .append(model.fit().residualDf() == 1 ? " degree" : " degrees")
+                .append(" of freedom left. ");
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Numeric numeric) {
-                words.append("Straight line in ").append(Wording.small(term.name())).append(" from ")
-                        .append(DecimalText.exact(rounded(numeric.values().min()))).append(" to ").append(DecimalText.exact(rounded(numeric.values().max()))).append(" only. ");
+                words.append("Straight line in ")
+                        .append(Wording.small(term.name()))
+                        .append(" from ")
+                        .append(DecimalText.exact(rounded(numeric.values().min())))
+                        .append(" to ")
+                        .append(DecimalText.exact(rounded(numeric.values().max())))
+                        .append(" only. ");
             }
         });
-        model.blocks().ifPresent(blocks -> words.append(blocks.levels().size()).append(" blocks (").append(Wording.small(blocks.name()))
-                .append(model.random() ? ") as a sample of all (restricted likelihood, Satterthwaite). " : ") as themselves. "));
+        model.blocks()
+                .ifPresent(blocks -> words.append(blocks.levels().size())
+                        .append(" blocks (")
+                        .append(Wording.small(blocks.name()))
+                        .append(model.random() ? ") as a sample of all (restricted likelihood, Satterthwaite). "
+                                : ") as themselves. "));
         if (ground.offTheCurve(model.response())) {
-            words.append("Read off each shot's own curve at ").append(DecimalText.exact(rounded(ground.at())))
+            words.append("Read off each shot's own curve at ")
+                    .append(DecimalText.exact(rounded(ground.at())))
                     .append(ground.basis() == ComparisonBasis.EQUAL_TIME ? " s. " : " g. ");
         }
         boolean equal = model.weights().equals(KnownErrors.ones(model.shots().size()));

@@ -19,8 +19,9 @@ import org.grenu.core.response.Variable;
  * @param guard    what else differed, what matters most first
  * @param sentence the answer in words
  */
-public record Comparison(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty, MatchedBasis ground, List<ResponseAnswer> answers,
-                         List<GuardNote> guard, AnswerSentence sentence) {
+public record Comparison(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty, MatchedBasis ground,
+        List<ResponseAnswer> answers,
+        List<GuardNote> guard, AnswerSentence sentence) {
 
     public Comparison {
         shots = List.copyOf(shots);
@@ -34,24 +35,42 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
         List<MeasuredShot> shots = candidates.stream().filter(shot -> !shot.faulty()).toList();
         List<MeasuredShot> faulty = candidates.stream().filter(MeasuredShot::faulty).toList();
         MatchedBasis ground = MatchedBasis.of(question.basis(), shots);
-        List<ResponseAnswer> answers = question.responses().stream().map(response -> Answering.answer(question, response, shots, ground)).toList();
+        List<ResponseAnswer> answers = question.responses()
+                .stream()
+                .map(response -> Answering.answer(question, response, shots, ground))
+                .toList();
         Optional<ResponseAnswer> main = answers.stream().findFirst();
         List<GuardNote> guard = Guarding.notes(question, shots, faulty, main, ground);
-        return new Comparison(question, shots, faulty, ground, answers, guard, AnswerSentence.of(question, shots, answers, guard, ground));
+        return new Comparison(question, shots, faulty, ground, answers, guard,
+                AnswerSentence.of(question, shots, answers, guard, ground));
     }
 
     /** {@return measures that may be held equal by regression: none that a treatment asked about changes itself} */
     public List<Variable> covariates() {
-        return Stream.of(StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.TEMPERATURE_SHOWN).map(Variable::of)
+        return Stream.of(StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.TEMPERATURE_SHOWN)
+                .map(Variable::of)
                 .filter(measure -> shots.stream().anyMatch(measure::known))
-                .filter(measure -> question.treatments().stream().noneMatch(asked -> Mediation.changes(asked, measure, question, shots))).toList();
+                .filter(measure -> question.treatments()
+                        .stream()
+                        .noneMatch(asked -> Mediation.changes(asked, measure, question, shots)))
+                .toList();
     }
 
-    /** {@return what the first variable moved along with, a sentence that any claim about curves needs too; empty when nothing did} */
+    /**
+     * {@return what the first variable moved along with, a sentence that any claim about curves needs too; empty
+     * when nothing did}
+     */
     public Optional<String> caveatOnCurves() {
-        return question.treatments().stream().findFirst().flatMap(first -> answers.stream().flatMap(answer -> answer.effects(first).stream())
-                .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded confounded ? Stream.of(confounded.with()) : Stream.empty()).findFirst()
-                .map(with -> first.title() + " moved together with " + with + ": a difference of curves cannot be told from that either."));
+        return question.treatments()
+                .stream()
+                .findFirst()
+                .flatMap(first -> answers.stream()
+                        .flatMap(answer -> answer.effects(first).stream())
+                        .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded confounded
+                                ? Stream.of(confounded.with()) : Stream.empty())
+                        .findFirst()
+                        .map(with -> first.title() + " moved together with " + with
+                                + ": a difference of curves cannot be told from that either."));
     }
 
     /** {@return what changed between two shots: how many things, and which; empty unless exactly two are compared} */

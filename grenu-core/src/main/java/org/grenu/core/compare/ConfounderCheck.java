@@ -29,17 +29,25 @@ import org.grenu.core.study.OwnFactor;
 import org.grenu.core.study.SheetField;
 
 /**
- * What moved along with what is asked about, so that these shots cannot tell which of the two did it. A characteristic moved
- * along with a change when it foretells four fifths of it, beyond chance and beyond what makes no difference in practice, or
+ * What moved along with what is asked about, so that these shots cannot tell which of the two did it. A
+ * characteristic moved
+ * along with a change when it foretells four fifths of it, beyond chance and beyond what makes no difference in
+ * practice, or
  * when the verdict falls once it is adjusted for.
  */
 final class ConfounderCheck {
 
-    /** Share of the change that a characteristic foretells from which on the effect's variance is five times as large with it (common practice). */
+    /**
+     * Share of the change that a characteristic foretells from which on the effect's variance is five times as
+     * large with it (common practice).
+     */
     private static final double ALMOST = 0.8;
     /** Several dozen characteristics are looked at: a chance of one in a hundred each. */
     private static final double CHANCE = 0.01;
-    /** Share of an effect that something which moved along may explain at most for the effect to stand (common practice, no source). */
+    /**
+     * Share of an effect that something which moved along may explain at most for the effect to stand (common
+     * practice, no source).
+     */
     private static final double LITTLE = 0.25;
     private static final int MOST_NAMED = 4;
     private static final int FEWEST = 3;
@@ -73,15 +81,24 @@ final class ConfounderCheck {
     /** {@return those effects, each that cannot be told from something that moved along judged so} */
     Judged judged(ResponseModel model, List<Effect> effects) {
         Map<Effect, Set<Characteristic>> found = confounders(model, effects);
-        List<Confounder> confounders = found.entrySet().stream().flatMap(e -> e.getValue().stream().map(one -> new Confounder(one.variable(), e.getKey().variable())))
-                .distinct().toList();
-        return new Judged(effects.stream().map(effect -> found.containsKey(effect) ? effect.judged(new Verdict.Confounded(names(found.get(effect)))) : effect).toList(),
+        List<Confounder> confounders = found.entrySet()
+                .stream()
+                .flatMap(e -> e.getValue().stream().map(one -> new Confounder(one.variable(), e.getKey().variable())))
+                .distinct()
+                .toList();
+        return new Judged(
+                effects.stream()
+                        .map(effect -> found.containsKey(effect)
+                                ? effect.judged(new Verdict.Confounded(names(found.get(effect)))) : effect)
+                        .toList(),
                 confounders);
     }
 
     /** {@return what differs by nature between the levels of an arm or a recipe, beside what moved along unmeant} */
     List<Characteristic> partsOf(Variable asked, List<MeasuredShot> shots) {
-        return beside.stream().filter(one -> one.partOf(asked) && asked instanceof Variable.Treatment && moved(one, asked, shots)).toList();
+        return beside.stream()
+                .filter(one -> one.partOf(asked) && asked instanceof Variable.Treatment && moved(one, asked, shots))
+                .toList();
     }
 
     /** Whether it is known throughout and differs somewhere between levels of that variable. */
@@ -89,10 +106,12 @@ final class ConfounderCheck {
         Map<String, Set<String>> byLevel = new LinkedHashMap<>();
         for (MeasuredShot shot : shots) {
             if (asked.level(shot).isPresent() && one.variable().level(shot).isPresent()) {
-                byLevel.computeIfAbsent(asked.level(shot).get(), level -> new HashSet<>()).add(one.variable().level(shot).get());
+                byLevel.computeIfAbsent(asked.level(shot).get(), level -> new HashSet<>())
+                        .add(one.variable().level(shot).get());
             }
         }
-        return byLevel.values().stream().distinct().count() > 1 && byLevel.values().stream().allMatch(levels -> levels.size() == 1);
+        return byLevel.values().stream().distinct().count() > 1
+                && byLevel.values().stream().allMatch(levels -> levels.size() == 1);
     }
 
     private Map<Effect, Set<Characteristic>> confounders(ResponseModel model, List<Effect> effects) {
@@ -103,8 +122,11 @@ final class ConfounderCheck {
             }
             Optional<Column> column = Column.of(one, model.shots());
             for (Effect effect : effects) {
-                boolean asked = !(effect.variable() instanceof Variable.Covariate) && !(effect.verdict() instanceof Verdict.SeenOnce) && !(effect.verdict() instanceof Verdict.Mediated) && effect.estimate().isPresent();
-                if (asked && column.isPresent() && !one.partOf(effect.variable()) && !inTheModel(model, one) && cannotTell(model, effect, one, column.get())) {
+                boolean asked = !(effect.variable() instanceof Variable.Covariate)
+                        && !(effect.verdict() instanceof Verdict.SeenOnce)
+                        && !(effect.verdict() instanceof Verdict.Mediated) && effect.estimate().isPresent();
+                if (asked && column.isPresent() && !one.partOf(effect.variable()) && !inTheModel(model, one)
+                        && cannotTell(model, effect, one, column.get())) {
                     found.computeIfAbsent(effect, key -> new LinkedHashSet<>()).add(one);
                 }
             }
@@ -127,16 +149,23 @@ final class ConfounderCheck {
         }
         double share = column.share(asked, rows);
         double tolerance = one.tolerance() > 0 ? one.tolerance() : 0;
-        if (Double.isNaN(share) || column.numeric() && !(column.shift(asked, rows) > tolerance) || measuredByTheUser(one, column, rows)) {
+        if (Double.isNaN(share) || column.numeric() && !(column.shift(asked, rows) > tolerance)
+                || measuredByTheUser(one, column, rows)) {
             return false;
         }
-        return column.p(share, rows) < CHANCE && (share >= ALMOST && !explainsLittle(model, effect, one, column.shift(asked, rows)) || falls(model, effect, one));
+        return column.p(share, rows) < CHANCE
+                && (share >= ALMOST && !explainsLittle(model, effect, one, column.shift(asked, rows))
+                        || falls(model, effect, one));
     }
 
     /** Whether the most that it can have done is small against the effect and leaves the verdict as it is. */
     private static boolean explainsLittle(ResponseModel model, Effect effect, Characteristic one, double shift) {
         double usual = model.values().stream().mapToDouble(Measured::value).average().orElse(Double.NaN);
-        double own = model.shots().stream().flatMapToDouble(shot -> one.variable().number(shot).stream()).average().orElse(Double.NaN);
+        double own = model.shots()
+                .stream()
+                .flatMapToDouble(shot -> one.variable().number(shot).stream())
+                .average()
+                .orElse(Double.NaN);
         OptionalDouble most = one.mostExplained(model.response(), shift / own, usual);
         if (most.isEmpty()) {
             return false;
@@ -146,16 +175,21 @@ final class ConfounderCheck {
         if (effect.verdict() instanceof Verdict.SameInPractice) {
             return size + explained + effect.equivalenceHalfWidth() <= effect.margin();
         }
-        return effect.verdict() instanceof Verdict.Differs ? explained <= LITTLE * size && size - explained > effect.halfWidth() : explained <= effect.halfWidth();
+        return effect.verdict() instanceof Verdict.Differs
+                ? explained <= LITTLE * size && size - explained > effect.halfWidth() : explained <= effect.halfWidth();
     }
 
     /** A number of the user's own that scatters is what came of the shot as likely as what went into it. */
     private static boolean measuredByTheUser(Characteristic one, Column column, int[] rows) {
         boolean own = one.variable() instanceof Variable.Treatment treatment && treatment.factor() instanceof OwnFactor;
-        return own && column.numeric() && IntStream.of(rows).mapToDouble(i -> column.numbers[i]).distinct().count() > rows.length / 2;
+        return own && column.numeric()
+                && IntStream.of(rows).mapToDouble(i -> column.numbers[i]).distinct().count() > rows.length / 2;
     }
 
-    /** By row what the effect sets against each other: 1 and 0 for two levels, NaN for others; the number for a number. */
+    /**
+     * By row what the effect sets against each other: 1 and 0 for two levels, NaN for others; the number for a
+     * number.
+     */
     private double[] asked(ResponseModel model, Effect effect) {
         Optional<Contrast.LevelPair> pair = contrast(question, model, effect).flatMap(Contrast::pair);
         return model.shots().stream().mapToDouble(shot -> {
@@ -169,13 +203,20 @@ final class ConfounderCheck {
 
     /** The effect's change among those of a model, which may hold more than the effect's own. */
     private static Optional<Contrast> contrast(Question question, ResponseModel model, Effect effect) {
-        return Contrast.of(question, model).stream().filter(one -> one.variable().equals(effect.variable())
-                && one.change().equals(effect.change()) && one.at().equals(effect.at())).findFirst();
+        return Contrast.of(question, model)
+                .stream()
+                .filter(one -> one.variable().equals(effect.variable())
+                        && one.change().equals(effect.change()) && one.at().equals(effect.at()))
+                .findFirst();
     }
 
     /** Whether all that was asked about rose, or fell, along with the order. */
     private static boolean apart(double[] asked, double[] order, int[] rows) {
-        int[] sorted = IntStream.of(rows).boxed().sorted((a, b) -> Double.compare(order[a], order[b])).mapToInt(Integer::intValue).toArray();
+        int[] sorted = IntStream.of(rows)
+                .boxed()
+                .sorted((a, b) -> Double.compare(order[a], order[b]))
+                .mapToInt(Integer::intValue)
+                .toArray();
         boolean rises = true;
         boolean falls = true;
         for (int k = 1; k < sorted.length; k++) {
@@ -187,12 +228,14 @@ final class ConfounderCheck {
 
     /** Whether the verdict does not survive adjusting for what moved along in part. */
     private boolean falls(ResponseModel model, Effect effect, Characteristic one) {
-        boolean claims = effect.verdict() instanceof Verdict.Differs || effect.verdict() instanceof Verdict.SameInPractice;
+        boolean claims = effect.verdict() instanceof Verdict.Differs
+                || effect.verdict() instanceof Verdict.SameInPractice;
         if (!claims) {
             return false;
         }
         Optional<Estimate> adjusted = adjusted(model, effect, one);
-        return adjusted.isEmpty() || (effect.verdict() instanceof Verdict.Differs) != adjusted.get().pAgainst(0) <= Question.ALPHA;
+        return adjusted.isEmpty()
+                || (effect.verdict() instanceof Verdict.Differs) != adjusted.get().pAgainst(0) <= Question.ALPHA;
     }
 
     private Optional<Estimate> adjusted(ResponseModel model, Effect effect, Characteristic one) {
@@ -218,7 +261,9 @@ final class ConfounderCheck {
 
         static Optional<Column> of(Characteristic one, List<MeasuredShot> shots) {
             if (one.variable().numeric()) {
-                double[] numbers = shots.stream().mapToDouble(shot -> one.variable().number(shot).orElse(Double.NaN)).toArray();
+                double[] numbers = shots.stream()
+                        .mapToDouble(shot -> one.variable().number(shot).orElse(Double.NaN))
+                        .toArray();
                 return differ(numbers) ? Optional.of(new Column(numbers, 0)) : Optional.empty();
             }
             List<String> levels = new ArrayList<>();
@@ -243,7 +288,10 @@ final class ConfounderCheck {
             return !Double.isNaN(numbers[row]);
         }
 
-        /** Share of what is asked about that this foretells; NaN where either stands still, or each shot has a level of its own. */
+        /**
+         * Share of what is asked about that this foretells; NaN where either stands still, or each shot has a level
+         * of its own.
+         */
         double share(double[] asked, int[] rows) {
             double[] y = IntStream.of(rows).mapToDouble(i -> asked[i]).toArray();
             double mean = Arrays.stream(y).average().orElse(0);
@@ -257,7 +305,8 @@ final class ConfounderCheck {
         }
 
         private FixedFit fit(double[] x, double[] y) {
-            Term term = numeric() ? new Term.Numeric("x", Samples.of(x)) : Term.Levels.of("x", Arrays.stream(x).mapToObj(Double::toString).toList());
+            Term term = numeric() ? new Term.Numeric("x", Samples.of(x))
+                    : Term.Levels.of("x", Arrays.stream(x).mapToObj(Double::toString).toList());
             return FixedFit.of(new Design(x.length, List.of(term)), Samples.of(y), KnownErrors.ones(x.length));
         }
 
@@ -266,7 +315,9 @@ final class ConfounderCheck {
             double[] x = IntStream.of(rows).mapToDouble(i -> asked[i]).toArray();
             double[] y = IntStream.of(rows).mapToDouble(i -> numbers[i]).toArray();
             double range = Arrays.stream(x).max().orElse(0) - Arrays.stream(x).min().orElse(0);
-            return range > 0 ? Math.abs(FixedFit.of(new Design(x.length, List.of(new Term.Numeric("x", Samples.of(x)))), Samples.of(y), KnownErrors.ones(x.length))
+            return range > 0 ? Math.abs(FixedFit
+                    .of(new Design(x.length, List.of(new Term.Numeric("x", Samples.of(x)))), Samples.of(y),
+                            KnownErrors.ones(x.length))
                     .coefficients()[1] * range) : 0;
         }
 
@@ -275,7 +326,8 @@ final class ConfounderCheck {
             long different = numeric() ? 2 : IntStream.of(rows).mapToDouble(i -> numbers[i]).distinct().count();
             double above = different - 1;
             double below = rows.length - different;
-            return share > 1 - 1e-9 ? 0 : below < 1 ? 1 : new FTest(share / above / ((1 - share) / below), above, below).p();
+            return share > 1 - 1e-9 ? 0
+                    : below < 1 ? 1 : new FTest(share / above / ((1 - share) / below), above, below).p();
         }
     }
 }

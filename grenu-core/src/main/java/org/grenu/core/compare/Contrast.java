@@ -15,19 +15,24 @@ import org.grenu.core.response.Variable;
  *
  * @param variable  what changes
  * @param change    such as {@code +0.4} or {@code Gentle ramp, not Straight nine}
- * @param at        where the other variable stands when the two act together, such as {@code at profile Gentle ramp}; else empty
+ * @param at        where the other variable stands when the two act together, such as {@code at profile Gentle ramp};
+ *                  else empty
  * @param step      size of a numeric change; empty for levels
  * @param weights   by column of the design
  * @param levels    number of levels between which pairs are made; 2 for a number
  * @param pair      the two levels, the one that comes first subtracted from by the other; empty for a number
  */
-record Contrast(Variable variable, String change, String at, OptionalDouble step, double[] weights, int levels, Optional<LevelPair> pair) {
+record Contrast(Variable variable, String change, String at, OptionalDouble step, double[] weights, int levels,
+        Optional<LevelPair> pair) {
 
     /** Two levels of a variable by their words. */
     record LevelPair(String one, String other) {
     }
 
-    /** {@return every contrast of the model that is asked about: where two variables act together, each at the levels of the other} */
+    /**
+     * {@return every contrast of the model that is asked about: where two variables act together, each at the
+     * levels of the other}
+     */
     static List<Contrast> of(Question question, ResponseModel model) {
         List<Contrast> all = new ArrayList<>();
         model.terms().forEach((variable, term) -> {
@@ -36,18 +41,23 @@ record Contrast(Variable variable, String change, String at, OptionalDouble step
                 all.addAll(changes(question, model, variable, "", Map.of()));
                 return;
             }
-            model.places(other.get()).forEach((place, columns) -> all.addAll(changes(question, model, variable,
-                    "at " + Wording.small(other.get().title()) + " " + (place + " " + other.get().unit()).strip(), Map.of(model.terms().get(other.get()), columns))));
+            model.places(other.get())
+                    .forEach((place, columns) -> all.addAll(changes(question, model, variable,
+                            "at " + Wording.small(other.get().title()) + " "
+                                    + (place + " " + other.get().unit()).strip(),
+                            Map.of(model.terms().get(other.get()), columns))));
         });
         return all;
     }
 
-    private static List<Contrast> changes(Question question, ResponseModel model, Variable variable, String at, Map<Term, double[]> given) {
+    private static List<Contrast> changes(Question question, ResponseModel model, Variable variable, String at,
+            Map<Term, double[]> given) {
         Design design = model.fit().design();
         Term term = model.terms().get(variable);
         if (term instanceof Term.Numeric numeric) {
             double step = Steps.of(question, variable, model.shots());
-            return List.of(new Contrast(variable, "+" + DecimalText.exact(step), at, OptionalDouble.of(step), scaled(design.slope(numeric, given), step), 2, Optional.empty()));
+            return List.of(new Contrast(variable, "+" + DecimalText.exact(step), at, OptionalDouble.of(step),
+                    scaled(design.slope(numeric, given), step), 2, Optional.empty()));
         }
         Term.Levels levels = (Term.Levels) term;
         List<Contrast> pairs = new ArrayList<>();
@@ -55,7 +65,8 @@ record Contrast(Variable variable, String change, String at, OptionalDouble step
             for (int j = i + 1; j < levels.levels().size(); j++) {
                 LevelPair pair = new LevelPair(levels.levels().get(i), levels.levels().get(j));
                 double[] weights = Design.difference(design.mean(levels, i, given), design.mean(levels, j, given));
-                pairs.add(new Contrast(variable, pair.one + ", not " + pair.other, at, OptionalDouble.empty(), weights, levels.levels().size(), Optional.of(pair)));
+                pairs.add(new Contrast(variable, pair.one + ", not " + pair.other, at, OptionalDouble.empty(), weights,
+                        levels.levels().size(), Optional.of(pair)));
             }
         }
         return pairs;

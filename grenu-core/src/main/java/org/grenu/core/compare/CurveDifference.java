@@ -18,7 +18,8 @@ import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.study.Factor;
 
 /**
- * Where the curves of two groups differ, all channels and all places taken as one family: a false alarm anywhere comes in 5 %
+ * Where the curves of two groups differ, all channels and all places taken as one family: a false alarm anywhere
+ * comes in 5 %
  * of studies at most.
  *
  * @param first    level of the group from which the other is taken
@@ -30,8 +31,9 @@ import org.grenu.core.study.Factor;
 public record CurveDifference(String first, String second, String unit, List<OfChannel> channels, boolean possible) {
 
     /** Differences of means below that are the instrument's, in the channel's unit (common practice, no source). */
-    private static final Map<Channel, Double> FLOORS = Map.of(Channel.PRESSURE, 0.05, Channel.PUMP_FLOW, 0.05, Channel.CUP_FLOW, 0.05,
-            Channel.CUP_MASS, 0.1, Channel.TEMPERATURE, 0.1, Channel.RESISTANCE, 0.05);
+    private static final Map<Channel,
+            Double> FLOORS = Map.of(Channel.PRESSURE, 0.05, Channel.PUMP_FLOW, 0.05, Channel.CUP_FLOW, 0.05,
+                    Channel.CUP_MASS, 0.1, Channel.TEMPERATURE, 0.1, Channel.RESISTANCE, 0.05);
     private static final long SEED = 20_261_123;
 
     /**
@@ -52,30 +54,52 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     }
 
     /**
-     * {@return the difference; empty when one of the groups has fewer than two curves, or they have no place in common}
+     * {@return the difference; empty when one of the groups has fewer than two curves, or they have no place in
+     * common}
      *
-     * @param within factors: only shots alike in them change places, and what they change is taken out; the last ones are let
+     * @param within factors: only shots alike in them change places, and what they change is taken out; the last ones
+     *               are let
      *               go until enough ways are left to share the shots out
      */
-    public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, List<Factor> within, int shuffles) {
+    public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, List<Factor> within,
+            int shuffles) {
         Map<Channel, List<LinedUpCurve>> curves = new LinkedHashMap<>();
-        overlay.groups().forEach((channel, groups) -> curves.put(channel, groups.stream()
-                .filter(group -> group.level().equals(first) || group.level().equals(second)).flatMap(group -> group.members().stream()).toList()));
-        List<MeasuredShot> shots = curves.values().stream().flatMap(List::stream).map(LinedUpCurve::shot).distinct()
-                .filter(shot -> curves.values().stream().allMatch(of -> of.isEmpty() || of.stream().anyMatch(one -> one.shot() == shot))).toList();
+        overlay.groups()
+                .forEach((channel, groups) -> curves.put(channel, groups.stream()
+                        .filter(group -> group.level().equals(first) || group.level().equals(second))
+                        .flatMap(group -> group.members().stream())
+                        .toList()));
+        List<MeasuredShot> shots = curves.values()
+                .stream()
+                .flatMap(List::stream)
+                .map(LinedUpCurve::shot)
+                .distinct()
+                .filter(shot -> curves.values()
+                        .stream()
+                        .allMatch(of -> of.isEmpty() || of.stream().anyMatch(one -> one.shot() == shot)))
+                .toList();
         boolean[] labels = labels(overlay, first, shots);
         long many = IntStream.range(0, labels.length).filter(i -> labels[i]).count();
-        List<Stretching> stretches = curves.entrySet().stream().filter(entry -> FLOORS.containsKey(entry.getKey()) && !entry.getValue().isEmpty())
-                .map(entry -> Stretching.of(entry.getKey(), entry.getValue(), shots)).flatMap(Optional::stream).toList();
+        List<Stretching> stretches = curves.entrySet()
+                .stream()
+                .filter(entry -> FLOORS.containsKey(entry.getKey()) && !entry.getValue().isEmpty())
+                .map(entry -> Stretching.of(entry.getKey(), entry.getValue(), shots))
+                .flatMap(Optional::stream)
+                .toList();
         if (many < 2 || labels.length - many < 2 || stretches.isEmpty()) {
             return Optional.empty();
         }
         double[][] joined = new double[shots.size()][];
         for (int i = 0; i < joined.length; i++) {
             int row = i;
-            joined[i] = stretches.stream().flatMapToDouble(one -> java.util.stream.DoubleStream.of(one.values[row])).toArray();
+            joined[i] = stretches.stream()
+                    .flatMapToDouble(one -> java.util.stream.DoubleStream.of(one.values[row]))
+                    .toArray();
         }
-        double[] floors = stretches.stream().flatMapToDouble(one -> IntStream.range(0, one.values[0].length).mapToDouble(k -> FLOORS.get(one.channel))).toArray();
+        double[] floors = stretches.stream()
+                .flatMapToDouble(
+                        one -> IntStream.range(0, one.values[0].length).mapToDouble(k -> FLOORS.get(one.channel)))
+                .toArray();
         List<int[]> blocks = blocks(shots, within);
         for (int kept = within.size() - 1; kept >= 0 && !enough(labels, blocks); kept--) {
             blocks = blocks(shots, within.subList(0, kept));
@@ -94,13 +118,20 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         boolean[] labels = new boolean[shots.size()];
         for (int i = 0; i < labels.length; i++) {
             MeasuredShot shot = shots.get(i);
-            labels[i] = overlay.groups().values().stream().flatMap(List::stream).anyMatch(group -> group.level().equals(first)
-                    && group.members().stream().anyMatch(member -> member.shot() == shot));
+            labels[i] = overlay.groups()
+                    .values()
+                    .stream()
+                    .flatMap(List::stream)
+                    .anyMatch(group -> group.level().equals(first)
+                            && group.members().stream().anyMatch(member -> member.shot() == shot));
         }
         return labels;
     }
 
-    /** Both of two equal groups can be the first: with fewer than forty ways to lay the labels no difference reaches 5 %. */
+    /**
+     * Both of two equal groups can be the first: with fewer than forty ways to lay the labels no difference reaches
+     * 5 %.
+     */
     private static boolean enough(boolean[] labels, List<int[]> blocks) {
         return ways(labels, blocks) >= 2 / Question.ALPHA;
     }
@@ -109,7 +140,9 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         Map<String, List<Integer>> rows = new LinkedHashMap<>();
         for (int i = 0; i < shots.size(); i++) {
             MeasuredShot shot = shots.get(i);
-            rows.computeIfAbsent(within.stream().map(factor -> factor.level(shot.sheet()).orElse("")).collect(Collectors.joining("\n")), key -> new ArrayList<>()).add(i);
+            rows.computeIfAbsent(within.stream()
+                    .map(factor -> factor.level(shot.sheet()).orElse(""))
+                    .collect(Collectors.joining("\n")), key -> new ArrayList<>()).add(i);
         }
         return rows.values().stream().map(list -> list.stream().mapToInt(Integer::intValue).toArray()).toList();
     }
@@ -130,16 +163,23 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     public String words() {
         String both = first + " and " + second;
         if (!possible) {
-            return "Too few shots of " + both + " to tell their curves apart: there are fewer than forty ways to share them out.";
+            return "Too few shots of " + both
+                    + " to tell their curves apart: there are fewer than forty ways to share them out.";
         }
-        String found = channels.stream().filter(one -> !one.stretches().isEmpty()).map(this::inWords).collect(Collectors.joining("; "));
+        String found = channels.stream()
+                .filter(one -> !one.stretches().isEmpty())
+                .map(this::inWords)
+                .collect(Collectors.joining("; "));
         return found.isEmpty() ? "The curves of " + both + " cannot be told apart anywhere (family-wise 5 %)."
                 : "The curves of " + both + " differ: " + found + " (family-wise 5 %).";
     }
 
     private String inWords(OfChannel one) {
-        return one.channel().title().toLowerCase(Locale.ROOT) + " " + one.stretches().stream().limit(3)
-                .map(stretch -> Reported.fixed(stretch[0], 1) + " to " + Reported.fixed(stretch[1], 1) + " " + unit).collect(Collectors.joining(", "))
+        return one.channel().title().toLowerCase(Locale.ROOT) + " " + one.stretches()
+                .stream()
+                .limit(3)
+                .map(stretch -> Reported.fixed(stretch[0], 1) + " to " + Reported.fixed(stretch[1], 1) + " " + unit)
+                .collect(Collectors.joining(", "))
                 + (one.stretches().size() > 3 ? " and " + (one.stretches().size() - 3) + " more" : "");
     }
 
@@ -147,7 +187,9 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     private record Stretching(Channel channel, int from, double[][] values) {
 
         static Optional<Stretching> of(Channel channel, List<LinedUpCurve> curves, List<MeasuredShot> shots) {
-            List<UniformCurve> rows = shots.stream().map(shot -> curves.stream().filter(one -> one.shot() == shot).findFirst().orElseThrow().curve()).toList();
+            List<UniformCurve> rows = shots.stream()
+                    .map(shot -> curves.stream().filter(one -> one.shot() == shot).findFirst().orElseThrow().curve())
+                    .toList();
             int from = rows.stream().mapToInt(curve -> CurveOverlay.index(curve.start())).max().orElse(0);
             int to = rows.stream().mapToInt(curve -> CurveOverlay.index(curve.end())).min().orElse(-1);
             // Curves such as resistance are known on a part only: where all of them are.
@@ -183,8 +225,10 @@ public record CurveDifference(String first, String second, String unit, List<OfC
                 }
             }
             Stream<CurveTest.Stretch> found = test.differing(Question.ALPHA).stream();
-            return new OfChannel(channel, new UniformCurve(from * CurveOverlay.STEP, CurveOverlay.STEP, Samples.of(difference)),
-                    found.map(stretch -> new double[] {(from + stretch.from()) * CurveOverlay.STEP, (from + stretch.to()) * CurveOverlay.STEP}).toList());
+            return new OfChannel(channel,
+                    new UniformCurve(from * CurveOverlay.STEP, CurveOverlay.STEP, Samples.of(difference)),
+                    found.map(stretch -> new double[] {(from + stretch.from()) * CurveOverlay.STEP,
+                            (from + stretch.to()) * CurveOverlay.STEP}).toList());
         }
     }
 }

@@ -10,9 +10,11 @@ import org.grenu.core.curve.UniformCurve;
  * @param level   of the factor; empty when unknown
  * @param members one a shot
  * @param mean    where all members are known; empty with fewer than two of them or nowhere in common
- * @param half    half the 95 % interval of the mean, by the spread pooled over the groups; empty without a degree of freedom
+ * @param half    half the 95 % interval of the mean, by the spread pooled over the groups; empty without a degree of
+ *                freedom
  */
-public record CurveGroup(String level, List<LinedUpCurve> members, Optional<UniformCurve> mean, Optional<UniformCurve> half) {
+public record CurveGroup(String level, List<LinedUpCurve> members, Optional<UniformCurve> mean,
+        Optional<UniformCurve> half) {
 
     public CurveGroup {
         members = List.copyOf(members);

@@ -18,7 +18,8 @@ import org.grenu.core.study.Factor;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
- * The curves of several shots lined up at the same moment, or by the mass in the cup, and gathered by the level of a factor.
+ * The curves of several shots lined up at the same moment, or by the mass in the cup, and gathered by the level of a
+ * factor.
  *
  * @param axis   what they are lined up along
  * @param unit   of the axis
@@ -40,7 +41,8 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
         for (Channel channel : channels) {
             Map<String, List<LinedUpCurve>> byLevel = new TreeMap<>(Levels.ORDER);
             for (MeasuredShot shot : shots) {
-                curve(shot, axis, channel).ifPresent(curve -> byLevel.computeIfAbsent(factor.level(shot.sheet()).orElse(UNKNOWN), key -> new ArrayList<>())
+                curve(shot, axis, channel).ifPresent(curve -> byLevel
+                        .computeIfAbsent(factor.level(shot.sheet()).orElse(UNKNOWN), key -> new ArrayList<>())
                         .add(new LinedUpCurve(shot, curve)));
             }
             if (!byLevel.isEmpty()) {
@@ -58,7 +60,8 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
             case RESISTANCE_SQUARED -> shot.measures().hydraulics().resistance().map(r -> r.squared());
             default -> shot.measures().curve().find(channel);
         };
-        return lacking ? Optional.empty() : found.map(axis::along).map(CurveOverlay::onGrid).filter(curve -> curve.values().hasAny());
+        return lacking ? Optional.empty()
+                : found.map(axis::along).map(CurveOverlay::onGrid).filter(curve -> curve.values().hasAny());
     }
 
     /** At whole multiples of the step, so that curves of different shots have their points in common. */
@@ -73,8 +76,18 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
     }
 
     private static List<CurveGroup> grouped(Map<String, List<LinedUpCurve>> byLevel) {
-        int from = byLevel.values().stream().flatMap(List::stream).mapToInt(one -> index(one.curve().start())).min().orElse(0);
-        int to = byLevel.values().stream().flatMap(List::stream).mapToInt(one -> index(one.curve().end())).max().orElse(0);
+        int from = byLevel.values()
+                .stream()
+                .flatMap(List::stream)
+                .mapToInt(one -> index(one.curve().start()))
+                .min()
+                .orElse(0);
+        int to = byLevel.values()
+                .stream()
+                .flatMap(List::stream)
+                .mapToInt(one -> index(one.curve().end()))
+                .max()
+                .orElse(0);
         double[] squares = new double[to - from + 1];
         int[] freedom = new int[squares.length];
         Map<String, double[]> means = new LinkedHashMap<>();
@@ -85,12 +98,14 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
             double[] mean = means.get(level);
             double[] half = new double[mean.length];
             for (int i = 0; i < half.length; i++) {
-                half[i] = freedom[i] < 1 ? Double.NaN : quantiles.computeIfAbsent(freedom[i], CurveOverlay::quantile) * Math.sqrt(squares[i] / freedom[i] / members.size());
+                half[i] = freedom[i] < 1 ? Double.NaN : quantiles.computeIfAbsent(freedom[i], CurveOverlay::quantile)
+                        * Math.sqrt(squares[i] / freedom[i] / members.size());
             }
             boolean several = members.size() > 1 && DoubleStream.of(mean).anyMatch(Double::isFinite);
             UniformCurve along = new UniformCurve(from * STEP, STEP, Samples.of(mean));
             groups.add(new CurveGroup(level, members, several ? Optional.of(along) : Optional.empty(),
-                    several && DoubleStream.of(half).anyMatch(Double::isFinite) ? Optional.of(along.withValues(half)) : Optional.empty()));
+                    several && DoubleStream.of(half).anyMatch(Double::isFinite) ? Optional.of(along.withValues(half))
+                            : Optional.empty()));
         });
         return groups;
     }

@@ -10,7 +10,10 @@ import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
 
-/** What an answer has to be held against: shots that stand apart, what nobody wrote down, what fell out, what the arms consist of. */
+/**
+ * What an answer has to be held against: shots that stand apart, what nobody wrote down, what fell out, what the
+ * arms consist of.
+ */
 final class Doubts {
 
     private static final int MOST_NAMED = 4;
@@ -31,7 +34,9 @@ final class Doubts {
     List<String> of(ResponseAnswer main) {
         List<String> doubts = new ArrayList<>();
         PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
-        guard.stream().filter(note -> note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT) || note.sensitivity().filter(without -> !without.stands()).isPresent())
+        guard.stream()
+                .filter(note -> note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT)
+                        || note.sensitivity().filter(without -> !without.stands()).isPresent())
                 .forEach(note -> doubts.add(standingOut(note)));
         halfKnown(main, doubts);
         fallenOut(doubts);
@@ -40,29 +45,43 @@ final class Doubts {
     }
 
     private static String standingOut(GuardNote note) {
-        String words = note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT) ? note.words() : note.title() + ": " + note.words();
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".") + note.sensitivity().map(without -> " " + without.words()).orElse("");
+        String words = note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT)
+                ? note.words() : note.title() + ": " + note.words();
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".")
+                + note.sensitivity().map(without -> " " + without.words()).orElse("");
     }
 
     private void halfKnown(ResponseAnswer main, List<String> doubts) {
-        List<String> titles = guard.stream().filter(note -> note.kind() == GuardNote.Kind.HALF_KNOWN).map(note -> Wording.small(note.title())).toList();
+        List<String> titles = guard.stream()
+                .filter(note -> note.kind() == GuardNote.Kind.HALF_KNOWN)
+                .map(note -> Wording.small(note.title()))
+                .toList();
         if (!titles.isEmpty() && shots.size() > 2 && !main.effects().isEmpty()) {
-            List<String> named = new ArrayList<>(titles.stream().limit(titles.size() > MOST_NAMED ? MOST_NAMED - 1 : MOST_NAMED).toList());
+            List<String> named = new ArrayList<>(
+                    titles.stream().limit(titles.size() > MOST_NAMED ? MOST_NAMED - 1 : MOST_NAMED).toList());
             if (titles.size() > MOST_NAMED) {
                 named.add((titles.size() - MOST_NAMED + 1) + " more");
             }
-            doubts.add("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote " + (titles.size() == 1 ? "it" : "them") + " down.");
+            doubts.add("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote "
+                    + (titles.size() == 1 ? "it" : "them") + " down.");
         }
     }
 
     private void fallenOut(List<String> doubts) {
         List<MeasuredShot> tooShort = ground.tooShort();
         if (!tooShort.isEmpty() && question.responses().stream().anyMatch(ground::offTheCurve)) {
-            String ends = ground.basis().heldEqual().map(held -> tooShort.stream().flatMap(shot -> held.of(shot).stream())
-                    .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10)).collect(Collectors.joining(", ")) + " " + held.unit()).orElse("");
+            String ends = ground.basis()
+                    .heldEqual()
+                    .map(held -> tooShort.stream()
+                            .flatMap(shot -> held.of(shot).stream())
+                            .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10))
+                            .collect(Collectors.joining(", ")) + " " + held.unit())
+                    .orElse("");
             String names = Guarding.names(tooShort);
-            doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1) + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
-                    + ", before the " + ground.words() + " at which curves are read, and " + (tooShort.size() == 1 ? "falls" : "fall") + " out there.");
+            doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1)
+                    + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
+                    + ", before the " + ground.words() + " at which curves are read, and "
+                    + (tooShort.size() == 1 ? "falls" : "fall") + " out there.");
         }
     }
 
@@ -74,8 +93,9 @@ final class Doubts {
             }
             List<Characteristic> parts = new ConfounderCheck(question, shots, ground).partsOf(asked, shots);
             if (!parts.isEmpty()) {
-                doubts.add("The levels of " + Wording.small(asked.title()) + " differ in " + ConfounderCheck.names(parts)
-                        + (parts.size() == 1 ? "." : ": which of them did it cannot be told."));
+                doubts.add(
+                        "The levels of " + Wording.small(asked.title()) + " differ in " + ConfounderCheck.names(parts)
+                                + (parts.size() == 1 ? "." : ": which of them did it cannot be told."));
             }
         }
     }

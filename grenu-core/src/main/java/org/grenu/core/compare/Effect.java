@@ -10,22 +10,26 @@ import org.grenu.core.response.Variable;
  *
  * @param variable  what changed
  * @param change    by how much, such as {@code +0.2} or {@code Gentle ramp, not Straight nine}
- * @param at        where the other variable stands when the two act together, such as {@code at profile Gentle ramp}; else empty
+ * @param at        where the other variable stands when the two act together, such as {@code at profile Gentle ramp};
+ *                  else empty
  * @param step      size of a numeric change, in the variable's unit; empty for levels
  * @param estimate  of the change's effect, in the response's unit; empty where there is none
- * @param halfWidth of its 95 % interval; among several levels wide enough for all their pairs (Tukey); NaN where there is none
+ * @param halfWidth of its 95 % interval; among several levels wide enough for all their pairs (Tukey); NaN where
+ *                  there is none
  * @param p         against no effect, corrected as the question asks; NaN where there is none
  * @param rankP     the same by ranks, which neither wild shots nor odd spreads sway
  * @param margin    half the zone in which a difference makes none in practice
  * @param verdict   what may be said
  */
-public record Effect(Variable variable, String change, String at, OptionalDouble step, Optional<Estimate> estimate, double halfWidth, double p,
-                     OptionalDouble rankP, double margin, Verdict verdict) {
+public record Effect(Variable variable, String change, String at, OptionalDouble step, Optional<Estimate> estimate,
+        double halfWidth, double p,
+        OptionalDouble rankP, double margin, Verdict verdict) {
 
     /** {@return whether ranks and means tell different stories} */
     public boolean ranksDisagree() {
         return rankP.isPresent() && Double.isFinite(p)
-                && (p <= Question.ALPHA && rankP.getAsDouble() > 2 * Question.ALPHA || p > 2 * Question.ALPHA && rankP.getAsDouble() <= Question.ALPHA);
+                && (p <= Question.ALPHA && rankP.getAsDouble() > 2 * Question.ALPHA
+                        || p > 2 * Question.ALPHA && rankP.getAsDouble() <= Question.ALPHA);
     }
 
     /** {@return how well founded the verdict is, in the words of the trade} */
@@ -39,7 +43,10 @@ public record Effect(Variable variable, String change, String at, OptionalDouble
         return verdict instanceof Verdict.Differs ? "repeated, interval excludes zero" : "repeated, open";
     }
 
-    /** {@return the change with its unit and where the other variable stands, such as {@code +2 °C at profile Gentle ramp}} */
+    /**
+     * {@return the change with its unit and where the other variable stands, such as {@code +2 °C at profile Gentle
+     * ramp}}
+     */
     public String words() {
         return ((step.isPresent() ? change + " " + variable.unit() : change).strip() + " " + at).strip();
     }

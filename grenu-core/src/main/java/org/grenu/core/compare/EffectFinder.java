@@ -46,7 +46,9 @@ final class EffectFinder {
     List<Effect> effects() {
         List<Contrast> contrasts = Contrast.of(question, model);
         Map<Contrast, Tested> tested = tested(contrasts);
-        return contrasts.stream().map(contrast -> tested.containsKey(contrast) ? judged(tested.get(contrast)) : untested(contrast)).toList();
+        return contrasts.stream()
+                .map(contrast -> tested.containsKey(contrast) ? judged(tested.get(contrast)) : untested(contrast))
+                .toList();
     }
 
     private Map<Contrast, Tested> tested(List<Contrast> contrasts) {
@@ -55,14 +57,19 @@ final class EffectFinder {
             if (model.fit().estimable(contrast.weights())) {
                 model.fit().estimate(contrast.weights()).map(EffectFinder::divisible).ifPresent(estimate -> {
                     double own = estimate.pAgainst(0);
-                    tested.put(contrast, new Tested(contrast, estimate, own, contrast.levels() > 2 ? Adjustment.tukey(estimate, contrast.levels()) : own));
+                    tested.put(contrast, new Tested(contrast, estimate, own,
+                            contrast.levels() > 2 ? Adjustment.tukey(estimate, contrast.levels()) : own));
                 });
             }
         }
         if (question.holm()) {
-            // What the basis or the user holds equal is no question; pairs of levels have their own correction already.
-            List<Tested> questions = contrasts.stream().filter(contrast -> contrast.levels() == 2 && !(contrast.variable() instanceof Variable.Covariate))
-                    .map(tested::get).filter(test -> test != null).toList();
+            // What the basis or the user holds equal is no question; pairs of levels have their own correction
+            // already.
+            List<Tested> questions = contrasts.stream()
+                    .filter(contrast -> contrast.levels() == 2 && !(contrast.variable() instanceof Variable.Covariate))
+                    .map(tested::get)
+                    .filter(test -> test != null)
+                    .toList();
             List<Double> corrected = Adjustment.holm(questions.stream().map(Tested::own).toList());
             for (int i = 0; i < questions.size(); i++) {
                 Tested test = questions.get(i);
@@ -75,10 +82,14 @@ final class EffectFinder {
     private Effect judged(Tested test) {
         Contrast contrast = test.contrast;
         boolean pairs = contrast.levels() > 2;
-        double halfWidth = pairs ? wide(contrast.levels(), test.estimate.df()) * test.estimate.se() : test.estimate.halfWidth(1 - Question.ALPHA);
-        OptionalDouble rankP = pairs || !contrast.at().isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(RankCheck.p(model.fit().design(),
-                model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(), SHUFFLES, SEED));
-        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.of(test.estimate), halfWidth, test.shown, rankP, margin,
+        double halfWidth = pairs ? wide(contrast.levels(), test.estimate.df()) * test.estimate.se()
+                : test.estimate.halfWidth(1 - Question.ALPHA);
+        OptionalDouble rankP = pairs || !contrast.at().isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(RankCheck.p(model.fit().design(),
+                        model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(),
+                        SHUFFLES, SEED));
+        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(),
+                Optional.of(test.estimate), halfWidth, test.shown, rankP, margin,
                 verdict(test));
     }
 
@@ -86,12 +97,14 @@ final class EffectFinder {
         if (!model.fit().estimable(contrast.weights())) {
             return without(contrast, new Verdict.Confounded(Confounding.with(model, contrast.variable())));
         }
-        return SingleShots.effect(model, contrast, margin).orElseGet(() -> without(contrast, new Verdict.CannotSay(0, false, List.of())));
+        return SingleShots.effect(model, contrast, margin)
+                .orElseGet(() -> without(contrast, new Verdict.CannotSay(0, false, List.of())));
     }
 
     /** Tukey's factor for the pairs of so many means; that of fixed effects is always the same. */
     private double wide(int means, double df) {
-        return factors.computeIfAbsent(means + " " + df, key -> StudentizedRange.quantile(Question.ALPHA, means, df) / Math.sqrt(2));
+        return factors.computeIfAbsent(means + " " + df,
+                key -> StudentizedRange.quantile(Question.ALPHA, means, df) / Math.sqrt(2));
     }
 
     private Verdict verdict(Tested test) {
@@ -102,13 +115,16 @@ final class EffectFinder {
             return new Verdict.Differs();
         }
         // A corrected p-value passes when the contrast's own passes a stricter level.
-        double level = test.own > 0 ? Math.max(1e-9, Question.ALPHA * Math.min(1, test.own / test.shown)) : Question.ALPHA;
+        double level = test.own > 0 ? Math.max(1e-9, Question.ALPHA * Math.min(1, test.own / test.shown))
+                : Question.ALPHA;
         Forecast forecast = Forecast.of(model.fit(), test.contrast.weights(), margin, level, SHOTS_TO_TRY);
-        return new Verdict.CannotSay(forecast.more(), forecast.likely(), forecast.repeat().stream().map(row -> model.shots().get(row).name()).toList());
+        return new Verdict.CannotSay(forecast.more(), forecast.likely(),
+                forecast.repeat().stream().map(row -> model.shots().get(row).name()).toList());
     }
 
     private Effect without(Contrast contrast, Verdict verdict) {
-        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty(), margin, verdict);
+        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.empty(),
+                Double.NaN, Double.NaN, OptionalDouble.empty(), margin, verdict);
     }
 
     private static Estimate divisible(Estimate estimate) {

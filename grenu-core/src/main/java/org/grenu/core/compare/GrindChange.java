@@ -17,7 +17,10 @@ final class GrindChange {
     private GrindChange() {
     }
 
-    /** {@return the shots pulled right after a change of the grind on the same grinder and day without a purge of a gram} */
+    /**
+     * {@return the shots pulled right after a change of the grind on the same grinder and day without a purge of a
+     * gram}
+     */
     static List<MeasuredShot> withoutPurge(List<MeasuredShot> shots) {
         List<MeasuredShot> found = new ArrayList<>();
         Map<String, OptionalDouble> last = new LinkedHashMap<>();
@@ -26,7 +29,8 @@ final class GrindChange {
             OptionalDouble grind = shot.sheet().number(SheetField.GRIND);
             OptionalDouble purge = shot.sheet().number(SheetField.PURGE);
             OptionalDouble before = last.put(grinder, grind);
-            boolean changed = before != null && before.isPresent() && grind.isPresent() && before.getAsDouble() != grind.getAsDouble();
+            boolean changed = before != null && before.isPresent() && grind.isPresent()
+                    && before.getAsDouble() != grind.getAsDouble();
             if (changed && purge.isPresent() && purge.getAsDouble() < LEAST_PURGE_GRAMS) {
                 found.add(shot);
             }

@@ -21,7 +21,9 @@ record Hull(List<double[]> corners) {
 
     /** Andrew's monotone chain. */
     static Hull of(List<double[]> points) {
-        List<double[]> sorted = points.stream().sorted(Comparator.<double[]>comparingDouble(p -> p[0]).thenComparingDouble(p -> p[1])).toList();
+        List<double[]> sorted = points.stream()
+                .sorted(Comparator.<double[]>comparingDouble(p -> p[0]).thenComparingDouble(p -> p[1]))
+                .toList();
         double least = ROUNDING * range(sorted, 0) * range(sorted, 1);
         List<double[]> lower = chain(sorted, least);
         List<double[]> reversed = new ArrayList<>(sorted);
@@ -33,13 +35,15 @@ record Hull(List<double[]> corners) {
     }
 
     private static double range(List<double[]> points, int of) {
-        return points.stream().mapToDouble(p -> p[of]).max().orElse(0) - points.stream().mapToDouble(p -> p[of]).min().orElse(0);
+        return points.stream().mapToDouble(p -> p[of]).max().orElse(0)
+                - points.stream().mapToDouble(p -> p[of]).min().orElse(0);
     }
 
     private static List<double[]> chain(List<double[]> points, double least) {
         List<double[]> chain = new ArrayList<>();
         for (double[] point : points) {
-            while (chain.size() > 1 && cross(chain.get(chain.size() - 2), chain.get(chain.size() - 1), point) <= least) {
+            while (chain.size() > 1
+                    && cross(chain.get(chain.size() - 2), chain.get(chain.size() - 1), point) <= least) {
                 chain.remove(chain.size() - 1);
             }
             chain.add(point);

@@ -14,8 +14,10 @@ import org.grenu.core.model.Term;
 import org.grenu.core.response.Variable;
 
 /**
- * Whether what one variable does depends on another. Where it does, no effect by itself says anything: what it is at each
- * level of the other has to be said. Pairs of treatments are looked at unasked, too, as a crossover hides in the means.
+ * Whether what one variable does depends on another. Where it does, no effect by itself says anything: what it is at
+ * each
+ * level of the other has to be said. Pairs of treatments are looked at unasked, too, as a crossover hides in the
+ * means.
  */
 final class Interplay {
 
@@ -32,9 +34,15 @@ final class Interplay {
     static List<Question.Pair> significant(Question question, Map<Variable, Term> terms, ModelFit fit) {
         List<Tested> tested = new ArrayList<>();
         for (Question.Pair pair : question.interactions()) {
-            product(pair, terms).filter(fit.design().terms()::contains).flatMap(fit::typeTwo).ifPresent(test -> tested.add(new Tested(pair, test.p())));
+            product(pair, terms).filter(fit.design().terms()::contains)
+                    .flatMap(fit::typeTwo)
+                    .ifPresent(test -> tested.add(new Tested(pair, test.p())));
         }
-        return tested.stream().filter(one -> one.p <= Question.ALPHA).sorted(Comparator.comparingDouble(Tested::p)).map(Tested::pair).toList();
+        return tested.stream()
+                .filter(one -> one.p <= Question.ALPHA)
+                .sorted(Comparator.comparingDouble(Tested::p))
+                .map(Tested::pair)
+                .toList();
     }
 
     /** {@return pairs that were not asked about and act together, corrected after Holm for looking at them all} */
@@ -47,7 +55,8 @@ final class Interplay {
         for (int i = 0; i < treatments.size(); i++) {
             for (int j = i + 1; j < treatments.size(); j++) {
                 Question.Pair pair = new Question.Pair(treatments.get(i), treatments.get(j));
-                boolean asked = question.interactions().contains(pair) || question.interactions().contains(new Question.Pair(pair.second(), pair.first()));
+                boolean asked = question.interactions().contains(pair)
+                        || question.interactions().contains(new Question.Pair(pair.second(), pair.first()));
                 if (!asked) {
                     test(pair, model).ifPresent(test -> tested.add(new Tested(pair, test.p())));
                 }

@@ -13,7 +13,8 @@ import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 
 /**
- * Whether something that is held equal by regression is itself changed by what is asked about. A time that a finer grind makes
+ * Whether something that is held equal by regression is itself changed by what is asked about. A time that a finer
+ * grind makes
  * longer is a way in which the grind acts: adjusted for it, the answer would leave out what it is to tell.
  */
 final class Mediation {
@@ -28,15 +29,20 @@ final class Mediation {
             return effects;
         }
         return effects.stream().map(effect -> {
-            boolean open = !(effect.variable() instanceof Variable.Covariate) && !(effect.verdict() instanceof Verdict.Confounded) && effect.estimate().isPresent();
-            Optional<Variable> through = open ? held.stream().filter(one -> changedBy(effect, one, question, model.shots())).findFirst() : Optional.empty();
-            return through.isEmpty() ? effect : effect.judged(new Verdict.Mediated(Wording.within(through.get().title())));
+            boolean open = !(effect.variable() instanceof Variable.Covariate)
+                    && !(effect.verdict() instanceof Verdict.Confounded) && effect.estimate().isPresent();
+            Optional<Variable> through = open
+                    ? held.stream().filter(one -> changedBy(effect, one, question, model.shots())).findFirst()
+                    : Optional.empty();
+            return through.isEmpty() ? effect
+                    : effect.judged(new Verdict.Mediated(Wording.within(through.get().title())));
         }).toList();
     }
 
     /** Beverage mass and ratio are what the operator stops at; all other measures come about. */
     static boolean comesAbout(Variable variable) {
-        return variable instanceof Variable.Covariate covariate && covariate.response() != StandardResponse.BEVERAGE && covariate.response() != StandardResponse.RATIO
+        return variable instanceof Variable.Covariate covariate && covariate.response() != StandardResponse.BEVERAGE
+                && covariate.response() != StandardResponse.RATIO
                 && covariate.response() != StandardResponse.TEMPERATURE_SHOWN;
     }
 
@@ -45,7 +51,10 @@ final class Mediation {
                 && (contrast.pair().isEmpty() || contrast.change().equals(effect.change())));
     }
 
-    /** {@return whether that variable of the question changes the measure, beyond chance and beyond what makes no difference} */
+    /**
+     * {@return whether that variable of the question changes the measure, beyond chance and beyond what makes no
+     * difference}
+     */
     static boolean changes(Variable asked, Variable measure, Question question, List<MeasuredShot> shots) {
         return changes(question, measure, shots).anyMatch(contrast -> contrast.variable().equals(asked));
     }
@@ -54,9 +63,14 @@ final class Mediation {
     private static Stream<Contrast> changes(Question question, Variable held, List<MeasuredShot> shots) {
         Response measure = ((Variable.Covariate) held).response();
         Question asked = Question.of(question.treatments(), List.of(measure)).inBlocks(question.block());
-        ResponseModel model = ResponseModel.of(asked, measure, shots, MatchedBasis.of(ComparisonBasis.EQUAL_SETTING, shots));
-        return model.fit() == null ? Stream.empty() : Contrast.of(asked, model).stream()
-                .filter(contrast -> model.fit().estimate(contrast.weights()).filter(estimate -> sure(estimate, measure.usualMargin())).isPresent());
+        ResponseModel model = ResponseModel.of(asked, measure, shots,
+                MatchedBasis.of(ComparisonBasis.EQUAL_SETTING, shots));
+        return model.fit() == null ? Stream.empty() : Contrast.of(asked, model)
+                .stream()
+                .filter(contrast -> model.fit()
+                        .estimate(contrast.weights())
+                        .filter(estimate -> sure(estimate, measure.usualMargin()))
+                        .isPresent());
     }
 
     private static boolean sure(Estimate estimate, double margin) {

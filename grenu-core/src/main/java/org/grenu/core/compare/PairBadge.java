@@ -32,9 +32,13 @@ public record PairBadge(List<String> changes, List<String> unknown) {
     }
 
     private static PairBadge of(Question question, MeasuredShot from, MeasuredShot to) {
-        Stream<Characteristic> asked = question.variables().stream().map(variable -> new Characteristic(variable.title(), variable, Double.NaN));
-        Stream<Characteristic> beside = Characteristic.beside(question.asked(), List.of(from, to)).stream()
-                .filter(one -> !(one.variable() instanceof Variable.Placed) && !one.variable().key().equals(SheetFactor.STUDY.key()));
+        Stream<Characteristic> asked = question.variables()
+                .stream()
+                .map(variable -> new Characteristic(variable.title(), variable, Double.NaN));
+        Stream<Characteristic> beside = Characteristic.beside(question.asked(), List.of(from, to))
+                .stream()
+                .filter(one -> !(one.variable() instanceof Variable.Placed)
+                        && !one.variable().key().equals(SheetFactor.STUDY.key()));
         List<String> changes = new ArrayList<>();
         List<String> unknown = new ArrayList<>();
         List<Variable> changed = new ArrayList<>();
@@ -47,7 +51,8 @@ public record PairBadge(List<String> changes, List<String> unknown) {
                 unknown.add(Wording.small(one.title()));
             } else if (variable.known(from) && differs(one, from, to)) {
                 changed.add(variable);
-                changes.add((Wording.small(one.title()) + " " + shown(one, from) + " → " + shown(one, to) + " " + variable.unit()).strip());
+                changes.add((Wording.small(one.title()) + " " + shown(one, from) + " → " + shown(one, to) + " "
+                        + variable.unit()).strip());
             }
         }
         return new PairBadge(changes, unknown);
@@ -55,13 +60,16 @@ public record PairBadge(List<String> changes, List<String> unknown) {
 
     private static boolean differs(Characteristic one, MeasuredShot from, MeasuredShot to) {
         if (one.variable().numeric() && one.tolerance() > 0) {
-            return Math.abs(one.variable().number(from).orElseThrow() - one.variable().number(to).orElseThrow()) > one.tolerance() + 1e-9;
+            return Math.abs(one.variable().number(from).orElseThrow() - one.variable().number(to).orElseThrow())
+                    > one.tolerance() + 1e-9;
         }
         return !one.variable().level(from).equals(one.variable().level(to));
     }
 
     private static String shown(Characteristic one, MeasuredShot shot) {
-        String level = one.variable().numeric() ? DecimalText.exact(Math.rint(one.variable().number(shot).orElseThrow() * 100) / 100) : one.variable().level(shot).orElseThrow();
+        String level = one.variable().numeric()
+                ? DecimalText.exact(Math.rint(one.variable().number(shot).orElseThrow() * 100) / 100)
+                : one.variable().level(shot).orElseThrow();
         return level.length() > LONGEST ? level.substring(0, LONGEST - 1).strip() + "…" : level;
     }
 
@@ -72,11 +80,15 @@ public record PairBadge(List<String> changes, List<String> unknown) {
 
     /** {@return such as "One thing changed: grind 2.4 → 2.2"} */
     public String words() {
-        String open = unknown.isEmpty() ? "" : "; written down for only one of them: " + Wording.list(unknown.size() > MOST_UNKNOWN
-                ? Stream.concat(unknown.stream().limit(MOST_UNKNOWN - 1), Stream.of((unknown.size() - MOST_UNKNOWN + 1) + " more")).toList() : unknown);
+        String open = unknown.isEmpty() ? ""
+                : "; written down for only one of them: " + Wording.list(unknown.size() > MOST_UNKNOWN
+                        ? Stream.concat(unknown.stream().limit(MOST_UNKNOWN - 1),
+                                Stream.of((unknown.size() - MOST_UNKNOWN + 1) + " more")).toList()
+                        : unknown);
         if (changes.isEmpty()) {
             return "Nothing that is written down changed" + open;
         }
-        return (changes.size() == 1 ? "One thing changed: " : changes.size() + " things changed: ") + String.join(", ", changes) + open;
+        return (changes.size() == 1 ? "One thing changed: " : changes.size() + " things changed: ")
+                + String.join(", ", changes) + open;
     }
 }

@@ -19,12 +19,15 @@ import org.grenu.core.study.Factor;
  * @param responses    what is asked about
  * @param basis        what is held equal
  * @param block        days or sessions whose own level is taken out, when the user wants that
- * @param margins      by response key: half the zone in which a difference makes none in practice; the usual one where missing
- * @param steps        by variable key: the change that a numeric effect is stated and judged for; the range used where missing
+ * @param margins      by response key: half the zone in which a difference makes none in practice; the usual one
+ *                     where missing
+ * @param steps        by variable key: the change that a numeric effect is stated and judged for; the range used
+ *                     where missing
  * @param holm         whether the p-values of one response are corrected for asking about several variables
  */
-public record Question(List<Variable> variables, List<Pair> interactions, List<Response> responses, ComparisonBasis basis,
-                       Optional<Factor> block, Map<String, Double> margins, Map<String, Double> steps, boolean holm) {
+public record Question(List<Variable> variables, List<Pair> interactions, List<Response> responses,
+        ComparisonBasis basis,
+        Optional<Factor> block, Map<String, Double> margins, Map<String, Double> steps, boolean holm) {
 
     /** Level of every test; intervals cover 1 − ALPHA. */
     public static final double ALPHA = 0.05;
@@ -52,7 +55,8 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return a question of those variables and responses, as the shots came} */
     public static Question of(List<Variable> variables, List<Response> responses) {
-        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), false);
+        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(),
+                Map.of(), false);
     }
 
     /** {@return what it names: its variables, and what its blocks are of} */
@@ -110,7 +114,8 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
     List<Variable> explaining(Response response, MatchedBasis ground) {
         List<Variable> all = new ArrayList<>(variables);
         ground.covariate(response).filter(covariate -> !all.contains(covariate)).ifPresent(all::add);
-        all.removeIf(variable -> variable instanceof Variable.Covariate covariate && covariate.response().equals(response));
+        all.removeIf(
+                variable -> variable instanceof Variable.Covariate covariate && covariate.response().equals(response));
         return all;
     }
 }

@@ -14,7 +14,8 @@ import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.MeasuredShot;
 
 /**
- * How far the curves of each shot run from those of a reference, lined up as they are: the root of the mean squared difference
+ * How far the curves of each shot run from those of a reference, lined up as they are: the root of the mean squared
+ * difference
  * where both are known.
  *
  * @param reference the shot they are held against
@@ -41,12 +42,15 @@ public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
         Map<MeasuredShot, Map<Channel, Double>> byShot = new LinkedHashMap<>();
         overlay.groups().forEach((channel, groups) -> {
             List<LinedUpCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
-            curves.stream().filter(one -> one.shot() == reference).findFirst().ifPresent(own -> curves.stream().filter(one -> one.shot() != reference).forEach(other -> {
-                double distance = rms(own.curve(), other.curve());
-                if (Double.isFinite(distance)) {
-                    byShot.computeIfAbsent(other.shot(), key -> new LinkedHashMap<>()).put(channel, distance);
-                }
-            }));
+            curves.stream()
+                    .filter(one -> one.shot() == reference)
+                    .findFirst()
+                    .ifPresent(own -> curves.stream().filter(one -> one.shot() != reference).forEach(other -> {
+                        double distance = rms(own.curve(), other.curve());
+                        if (Double.isFinite(distance)) {
+                            byShot.computeIfAbsent(other.shot(), key -> new LinkedHashMap<>()).put(channel, distance);
+                        }
+                    }));
         });
         List<OfShot> shots = new ArrayList<>();
         byShot.forEach((shot, distances) -> shots.add(new OfShot(shot, distances)));
@@ -75,7 +79,12 @@ public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
     }
 
     private static String words(OfShot one) {
-        return "shot " + one.shot().name() + " " + one.distances().entrySet().stream().map(entry -> entry.getKey().title().toLowerCase(Locale.ROOT) + " "
-                + Reported.fixed(entry.getValue(), 2) + " " + entry.getKey().unit().symbol()).collect(Collectors.joining(", "));
+        return "shot " + one.shot().name() + " "
+                + one.distances()
+                        .entrySet()
+                        .stream()
+                        .map(entry -> entry.getKey().title().toLowerCase(Locale.ROOT) + " "
+                                + Reported.fixed(entry.getValue(), 2) + " " + entry.getKey().unit().symbol())
+                        .collect(Collectors.joining(", "));
     }
 }

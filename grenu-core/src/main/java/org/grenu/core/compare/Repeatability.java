@@ -18,12 +18,16 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * @param spreadHigh upper end
  * @param detectable least difference between two arms of as many shots each that is found four times in five
  */
-public record Repeatability(Response response, int shots, double mean, double half, double spread, double spreadLow, double spreadHigh, double detectable) {
+public record Repeatability(Response response, int shots, double mean, double half, double spread, double spreadLow,
+        double spreadHigh, double detectable) {
 
     private static final double LIKELY = 0.8;
     private static final int HALVINGS = 50;
 
-    /** {@return the repeatability; empty when something that was asked about changed, or fewer than two shots tell of the response} */
+    /**
+     * {@return the repeatability; empty when something that was asked about changed, or fewer than two shots tell
+     * of the response}
+     */
     public static Optional<Repeatability> of(ResponseAnswer answer) {
         int n = answer.rows().size();
         if (!answer.effects().isEmpty() || n < 2 || !(answer.deviation() > 0)) {
@@ -33,8 +37,10 @@ public record Repeatability(Response response, int shots, double mean, double ha
         double spread = answer.deviation();
         int df = answer.residualDf();
         ChiSquaredDistribution chi = new ChiSquaredDistribution(df);
-        double half = new TDistribution(df).inverseCumulativeProbability(1 - Question.ALPHA / 2) * spread / Math.sqrt(n);
-        return Optional.of(new Repeatability(answer.response(), n, mean, half, spread, spread * Math.sqrt(df / chi.inverseCumulativeProbability(1 - Question.ALPHA / 2)),
+        double half = new TDistribution(df).inverseCumulativeProbability(1 - Question.ALPHA / 2) * spread
+                / Math.sqrt(n);
+        return Optional.of(new Repeatability(answer.response(), n, mean, half, spread,
+                spread * Math.sqrt(df / chi.inverseCumulativeProbability(1 - Question.ALPHA / 2)),
                 spread * Math.sqrt(df / chi.inverseCumulativeProbability(Question.ALPHA / 2)), detectable(spread, n)));
     }
 
@@ -53,9 +59,14 @@ public record Repeatability(Response response, int shots, double mean, double ha
         return high;
     }
 
-    /** {@return such as "EY as dosed 21.30 ±0.13 %, spread 0.21 (0.15–0.36) points; two arms of 12 tell differences from 0.25 on"} */
+    /**
+     * {@return such as "EY as dosed 21.30 ±0.13 %, spread 0.21 (0.15–0.36) points; two arms of 12 tell differences
+     * from 0.25 on"}
+     */
     public String words() {
-        return response.title() + " " + (Wording.reported(mean, half) + " " + response.unit()).strip() + ", spread " + Wording.digits(spread) + " (" + Wording.digits(spreadLow) + "–"
-                + Wording.digits(spreadHigh) + ") " + (response.differenceUnit() + "; two arms of " + shots).strip() + " tell differences from " + Wording.digits(detectable) + " on";
+        return response.title() + " " + (Wording.reported(mean, half) + " " + response.unit()).strip() + ", spread "
+                + Wording.digits(spread) + " (" + Wording.digits(spreadLow) + "–"
+                + Wording.digits(spreadHigh) + ") " + (response.differenceUnit() + "; two arms of " + shots).strip()
+                + " tell differences from " + Wording.digits(detectable) + " on";
     }
 }

@@ -34,8 +34,9 @@ import org.grenu.core.study.SheetField;
  * @param together pairs that act together beyond chance, the surest first
  * @param fit      the model, straight from all terms
  */
-record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured> values, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
-                     boolean random, Samples weights, List<Question.Pair> together, ModelFit fit) {
+record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured> values, Map<Variable, Term> terms,
+        Optional<Term.Levels> blocks,
+        boolean random, Samples weights, List<Question.Pair> together, ModelFit fit) {
 
     /** With fewer, their spread cannot be told; they enter as themselves (common practice, no source). */
     private static final int LEAST_RANDOM_BLOCKS = 4;
@@ -44,27 +45,37 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
 
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
         List<Variable> variables = question.explaining(response, ground);
-        List<MeasuredShot> shots = candidates.stream().filter(shot -> ground.value(response, shot).isPresent())
+        List<MeasuredShot> shots = candidates.stream()
+                .filter(shot -> ground.value(response, shot).isPresent())
                 .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
-                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent()).toList();
+                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent())
+                .toList();
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
         variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
-        Optional<Term.Levels> blocks = question.block().map(block -> Term.Levels.of(block.title(),
-                shots.stream().map(shot -> block.level(shot.sheet()).orElseThrow()).toList())).filter(levels -> levels.levels().size() > 1);
-        boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS && repeats(blocks.get());
+        Optional<Term.Levels> blocks = question.block()
+                .map(block -> Term.Levels.of(block.title(),
+                        shots.stream().map(shot -> block.level(shot.sheet()).orElseThrow()).toList()))
+                .filter(levels -> levels.levels().size() > 1);
+        boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS
+                && repeats(blocks.get());
         ResponseModel asked = fitted(question, response, shots, values, terms, blocks, random);
         List<Question.Pair> unasked = Interplay.unasked(question, asked);
-        return unasked.isEmpty() ? asked : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
+        return unasked.isEmpty() ? asked
+                : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
     }
 
-    private static ResponseModel fitted(Question question, Response response, List<MeasuredShot> shots, List<Measured> values,
+    private static ResponseModel fitted(Question question, Response response, List<MeasuredShot> shots,
+            List<Measured> values,
             Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random) {
         List<Term> all = new ArrayList<>();
         blocks.filter(levels -> !random).ifPresent(all::add);
         terms.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
-        question.interactions().stream().filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
-                .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second()))).forEach(all::add);
+        question.interactions()
+                .stream()
+                .filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
+                .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second())))
+                .forEach(all::add);
         Design design = new Design(shots.size(), all);
         Samples y = Samples.of(values.stream().mapToDouble(Measured::value).toArray());
         Samples weights = shots.isEmpty() ? y : weights(design, y, errors(shots, values));
@@ -75,12 +86,16 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
     }
 
     /**
-     * What one instrument gets wrong in all shots cancels between them; with several it does not, and neither where nobody
+     * What one instrument gets wrong in all shots cancels between them; with several it does not, and neither where
+     * nobody
      * wrote down which it was. Moisture is the coffee's.
      */
     private static boolean sameInstruments(List<MeasuredShot> shots) {
-        return one(shots, SheetField.REFRACTOMETER) && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.SCALE_BIAS)) || one(shots, SheetField.SCALE))
-                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.MOISTURE)) || one(shots, SheetField.COFFEE));
+        return one(shots, SheetField.REFRACTOMETER)
+                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.SCALE_BIAS))
+                        || one(shots, SheetField.SCALE))
+                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.MOISTURE))
+                        || one(shots, SheetField.COFFEE));
     }
 
     /** By row what each shot's measurement has for itself, against the others. */
@@ -110,12 +125,14 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
         if (variable.numeric()) {
             double[] numbers = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).toArray();
             Samples samples = Samples.of(numbers);
-            return shots.isEmpty() || samples.max() - samples.min() <= 1e-9 * Math.max(1, Math.abs(samples.max())) ? Optional.empty()
+            return shots.isEmpty() || samples.max() - samples.min() <= 1e-9 * Math.max(1, Math.abs(samples.max()))
+                    ? Optional.empty()
                     : Optional.of(new Term.Numeric(variable.title(), samples));
         }
         List<String> byRow = shots.stream().map(shot -> variable.level(shot).orElseThrow()).toList();
         List<String> levels = byRow.stream().distinct().sorted(Levels.ORDER).toList();
-        return levels.size() < 2 ? Optional.empty() : Optional.of(new Term.Levels(variable.title(), levels, byRow.stream().map(levels::indexOf).toList()));
+        return levels.size() < 2 ? Optional.empty()
+                : Optional.of(new Term.Levels(variable.title(), levels, byRow.stream().map(levels::indexOf).toList()));
     }
 
     private static boolean repeats(Term.Levels blocks) {
@@ -124,11 +141,16 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
 
     /** {@return the variable that this one acts together with beyond chance; of several the surest} */
     Optional<Variable> actsTogetherWith(Variable variable) {
-        return together.stream().filter(pair -> pair.first().equals(variable) || pair.second().equals(variable))
-                .map(pair -> pair.first().equals(variable) ? pair.second() : pair.first()).findFirst();
+        return together.stream()
+                .filter(pair -> pair.first().equals(variable) || pair.second().equals(variable))
+                .map(pair -> pair.first().equals(variable) ? pair.second() : pair.first())
+                .findFirst();
     }
 
-    /** {@return the columns of the variable at each place where the other's effect is told: its levels, or its lowest and highest number} */
+    /**
+     * {@return the columns of the variable at each place where the other's effect is told: its levels, or its
+     * lowest and highest number}
+     */
     Map<String, double[]> places(Variable variable) {
         Map<String, double[]> places = new LinkedHashMap<>();
         if (terms.get(variable) instanceof Term.Levels levels) {
@@ -173,6 +195,7 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
     /** The model's terms without the variable's own and those it acts together with. */
     Design without(Variable variable) {
         Term own = terms.get(variable);
-        return new Design(shots.size(), fit.design().terms().stream().filter(term -> !term.equals(own) && !term.contains(own)).toList());
+        return new Design(shots.size(),
+                fit.design().terms().stream().filter(term -> !term.equals(own) && !term.contains(own)).toList());
     }
 }

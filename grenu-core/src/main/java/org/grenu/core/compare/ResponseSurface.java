@@ -16,7 +16,8 @@ import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 
 /**
- * How responses depend on two numbers at once: a second-order model each, as far as the shots can tell its terms, read on a
+ * How responses depend on two numbers at once: a second-order model each, as far as the shots can tell its terms,
+ * read on a
  * grid within the hull of the settings that were tried. Other variables of the question stand at their average.
  *
  * @param across  the first number
@@ -28,12 +29,15 @@ import org.grenu.core.response.Variable;
  * @param hull    corners of the hull of those settings: beyond it nothing was tried, and nothing is to be shown
  * @param windows what is wanted of responses, by key
  */
-public record ResponseSurface(Variable across, Variable up, double[] xs, double[] ys, List<Layer> layers, List<double[]> tried, List<double[]> hull,
-                              Map<String, Window> windows) {
+public record ResponseSurface(Variable across, Variable up, double[] xs, double[] ys, List<Layer> layers,
+        List<double[]> tried, List<double[]> hull,
+        Map<String, Window> windows) {
 
     /** What is wanted where the user says nothing (common practice, no source). */
-    public static final Map<String, Window> USUAL_WINDOWS = Map.of(StandardResponse.EY_AS_DOSED.key(), new Window(18, 22), StandardResponse.EY_DRY.key(), new Window(18, 22),
-            StandardResponse.STRENGTH.key(), new Window(7, 12));
+    public static final Map<String,
+            Window> USUAL_WINDOWS = Map.of(StandardResponse.EY_AS_DOSED.key(), new Window(18, 22),
+                    StandardResponse.EY_DRY.key(), new Window(18, 22),
+                    StandardResponse.STRENGTH.key(), new Window(7, 12));
 
     private static final int GRID = 41;
     private static final int LEAST_SETTINGS = 3;
@@ -83,14 +87,24 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         return any;
     }
 
-    /** {@return the surface; empty when fewer than two numbers were asked about, or their settings lie on one line} */
+    /**
+     * {@return the surface; empty when fewer than two numbers were asked about, or their settings lie on one line}
+     */
     public static Optional<ResponseSurface> of(Comparison comparison, Map<String, Window> windows) {
-        List<Variable> numbers = comparison.question().variables().stream().filter(variable -> variable instanceof Variable.Treatment treatment
-                && treatment.factor().numeric()).map(variable -> Variable.of(((Variable.Treatment) variable).factor())).toList();
+        List<Variable> numbers = comparison.question()
+                .variables()
+                .stream()
+                .filter(variable -> variable instanceof Variable.Treatment treatment
+                        && treatment.factor().numeric())
+                .map(variable -> Variable.of(((Variable.Treatment) variable).factor()))
+                .toList();
         if (numbers.size() < 2) {
             return Optional.empty();
         }
-        List<MeasuredShot> shots = comparison.shots().stream().filter(shot -> numbers.get(0).known(shot) && numbers.get(1).known(shot)).toList();
+        List<MeasuredShot> shots = comparison.shots()
+                .stream()
+                .filter(shot -> numbers.get(0).known(shot) && numbers.get(1).known(shot))
+                .toList();
         List<double[]> tried = settings(numbers.get(0), numbers.get(1), shots);
         Hull hull = Hull.of(tried);
         if (tried.size() < LEAST_SETTINGS || !hull.hasArea()) {
@@ -98,8 +112,13 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         }
         double[] xs = grid(tried, 0);
         double[] ys = grid(tried, 1);
-        List<Layer> layers = comparison.question().responses().stream().flatMap(response -> layer(comparison, numbers, response, xs, ys).stream()).toList();
-        return layers.isEmpty() ? Optional.empty() : Optional.of(new ResponseSurface(numbers.get(0), numbers.get(1), xs, ys, layers, tried, hull.corners(), windows));
+        List<Layer> layers = comparison.question()
+                .responses()
+                .stream()
+                .flatMap(response -> layer(comparison, numbers, response, xs, ys).stream())
+                .toList();
+        return layers.isEmpty() ? Optional.empty() : Optional.of(
+                new ResponseSurface(numbers.get(0), numbers.get(1), xs, ys, layers, tried, hull.corners(), windows));
     }
 
     private static List<double[]> settings(Variable across, Variable up, List<MeasuredShot> shots) {
@@ -121,32 +140,47 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         return grid;
     }
 
-    private static Optional<Layer> layer(Comparison comparison, List<Variable> numbers, Response response, double[] xs, double[] ys) {
-        List<Variable> others = comparison.question().variables().stream().filter(variable -> numbers.stream().limit(2).noneMatch(n -> n.key().equals(variable.key()))).toList();
+    private static Optional<Layer> layer(Comparison comparison, List<Variable> numbers, Response response, double[] xs,
+            double[] ys) {
+        List<Variable> others = comparison.question()
+                .variables()
+                .stream()
+                .filter(variable -> numbers.stream().limit(2).noneMatch(n -> n.key().equals(variable.key())))
+                .toList();
         List<Variable> asked = new ArrayList<>(numbers.subList(0, 2));
         asked.addAll(others);
-        Question question = new Question(asked, List.of(), List.of(response), comparison.question().basis(), Optional.empty(), Map.of(), Map.of(), false);
+        Question question = new Question(asked, List.of(), List.of(response), comparison.question().basis(),
+                Optional.empty(), Map.of(), Map.of(), false);
         ResponseModel linear = ResponseModel.of(question, response, comparison.shots(), comparison.ground());
-        if (linear.fit() == null || !(linear.terms().get(numbers.get(0)) instanceof Term.Numeric x) || !(linear.terms().get(numbers.get(1)) instanceof Term.Numeric y)) {
+        if (linear.fit() == null || !(linear.terms().get(numbers.get(0)) instanceof Term.Numeric x)
+                || !(linear.terms().get(numbers.get(1)) instanceof Term.Numeric y)) {
             return Optional.empty();
         }
         List<Term> terms = new ArrayList<>(linear.fit().design().terms());
-        Stream.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y)).filter(term -> !terms.contains(term)).forEach(terms::add);
+        Stream.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y))
+                .filter(term -> !terms.contains(term))
+                .forEach(terms::add);
         // What the settings cannot tell, such as a bend between two of them, is left at nought.
         FixedFit whole = FixedFit.of(new Design(linear.shots().size(), terms), linear.y(), linear.weights());
-        List<Term> told = terms.stream().filter(term -> !(term instanceof Term.Product) || whole.typeTwo(term).isPresent()).toList();
-        FixedFit fit = told.size() == terms.size() ? whole : FixedFit.of(new Design(linear.shots().size(), told), linear.y(), linear.weights());
+        List<Term> told = terms.stream()
+                .filter(term -> !(term instanceof Term.Product) || whole.typeTwo(term).isPresent())
+                .toList();
+        FixedFit fit = told.size() == terms.size() ? whole
+                : FixedFit.of(new Design(linear.shots().size(), told), linear.y(), linear.weights());
         double[][] mean = new double[ys.length][xs.length];
         double[][] half = new double[ys.length][xs.length];
         boolean any = false;
         for (int r = 0; r < ys.length; r++) {
             for (int c = 0; c < xs.length; c++) {
-                Optional<Estimate> estimate = fit.estimate(fit.design().row(Map.of(x, new double[] {xs[c]}, y, new double[] {ys[r]})));
+                Optional<Estimate> estimate = fit
+                        .estimate(fit.design().row(Map.of(x, new double[] {xs[c]}, y, new double[] {ys[r]})));
                 mean[r][c] = estimate.map(Estimate::value).orElse(Double.NaN);
                 half[r][c] = estimate.map(e -> e.halfWidth(1 - Question.ALPHA)).orElse(Double.NaN);
                 any |= estimate.isPresent();
             }
         }
-        return any ? Optional.of(new Layer(response, comparison.question().margin(response), mean, half, fit.deviation())) : Optional.empty();
+        return any
+                ? Optional.of(new Layer(response, comparison.question().margin(response), mean, half, fit.deviation()))
+                : Optional.empty();
     }
 }

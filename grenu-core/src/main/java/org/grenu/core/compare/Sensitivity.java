@@ -15,7 +15,8 @@ import org.grenu.core.response.Response;
  * @param before   the effect with all shots
  * @param after    the effect without them; empty when it can then no longer be asked
  */
-public record Sensitivity(String why, List<MeasuredShot> without, Response response, Effect before, Optional<Effect> after) {
+public record Sensitivity(String why, List<MeasuredShot> without, Response response, Effect before,
+        Optional<Effect> after) {
 
     public Sensitivity {
         without = List.copyOf(without);
@@ -36,14 +37,18 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
                 + (stands() ? ", the answer stands." : ", the answer becomes “" + after.get().verdict().words() + "”.");
     }
 
-    static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, String why, List<MeasuredShot> without, ResponseAnswer main, Effect before) {
+    static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, String why, List<MeasuredShot> without,
+            ResponseAnswer main, Effect before) {
         List<MeasuredShot> left = shots.stream().filter(shot -> !without.contains(shot)).toList();
         if (without.isEmpty() || left.isEmpty()) {
             return Optional.empty();
         }
         MatchedBasis ground = MatchedBasis.of(question.basis(), left);
         ResponseAnswer after = Answering.answer(question, main.response(), left, ground);
-        return Optional.of(new Sensitivity(why, without, main.response(), before, after.effects(before.variable()).stream()
-                .filter(effect -> effect.change().equals(before.change())).findFirst()));
+        return Optional.of(new Sensitivity(why, without, main.response(), before,
+                after.effects(before.variable())
+                        .stream()
+                        .filter(effect -> effect.change().equals(before.change()))
+                        .findFirst()));
     }
 }

@@ -28,7 +28,8 @@ final class SingleShots {
                 if (i != j && alone(rows, i) && alone(rows, j) && isDifference(contrast, rows[i], rows[j])) {
                     double scale = scale(contrast, rows[i], rows[j]);
                     double difference = (model.values().get(i).value() - model.values().get(j).value()) * scale;
-                    return Optional.of(between(asked, difference, Math.hypot(errors[i], errors[j]) * Math.abs(scale), margin));
+                    return Optional
+                            .of(between(asked, difference, Math.hypot(errors[i], errors[j]) * Math.abs(scale), margin));
                 }
             }
         }
@@ -37,18 +38,21 @@ final class SingleShots {
 
     private static Effect between(Contrast asked, double difference, double u, double margin) {
         boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
-        return new Effect(asked.variable(), asked.change(), asked.at(), asked.step(), Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
+        return new Effect(asked.variable(), asked.change(), asked.at(), asked.step(),
+                Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
                 OptionalDouble.empty(), margin, new Verdict.SeenOnce(beyond));
     }
 
     private static boolean alone(double[][] rows, int row) {
-        return IntStream.range(0, rows.length).filter(other -> java.util.Arrays.equals(rows[other], rows[row])).count() == 1;
+        return IntStream.range(0, rows.length).filter(other -> java.util.Arrays.equals(rows[other], rows[row])).count()
+                == 1;
     }
 
     private static boolean isDifference(double[] contrast, double[] one, double[] other) {
         double scale = scale(contrast, one, other);
         return Double.isFinite(scale) && IntStream.range(0, contrast.length)
-                .allMatch(k -> Math.abs(contrast[k] - scale * (one[k] - other[k])) < 1e-9 * Math.max(1, Math.abs(contrast[k])));
+                .allMatch(k -> Math.abs(contrast[k] - scale * (one[k] - other[k]))
+                        < 1e-9 * Math.max(1, Math.abs(contrast[k])));
     }
 
     /** How many times the rows' difference the contrast is, by the first column in which they differ. */

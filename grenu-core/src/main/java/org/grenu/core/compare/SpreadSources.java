@@ -25,10 +25,11 @@ import org.grenu.core.study.SheetField;
  * @param readings   mean number of readings a shot
  */
 public record SpreadSources(double reading, double weighing, double shotToShot, double dayToDay, boolean offCurve,
-                            double readings) {
+        double readings) {
 
-    private static final Set<Response> WEIGHED = Set.of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY, StandardResponse.STRENGTH,
-            StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.SOLIDS);
+    private static final Set<
+            Response> WEIGHED = Set.of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY, StandardResponse.STRENGTH,
+                    StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.SOLIDS);
 
     /** {@return the sources; empty when the shots leave nothing to judge by} */
     static Optional<SpreadSources> of(ResponseModel model) {
@@ -47,8 +48,10 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
             readings += (double) model.shots().get(i).sheet().numbers(SheetField.READINGS).size() / n;
         }
         double residual = model.fit().deviation() * model.fit().deviation();
-        double days = model.fit() instanceof RandomInterceptFit random ? random.groupDeviation() * random.groupDeviation() : 0;
-        return Optional.of(new SpreadSources(reading, weighing, Math.max(0, residual - reading - weighing), days, !WEIGHED.contains(model.response()), readings));
+        double days = model.fit() instanceof RandomInterceptFit random
+                ? random.groupDeviation() * random.groupDeviation() : 0;
+        return Optional.of(new SpreadSources(reading, weighing, Math.max(0, residual - reading - weighing), days,
+                !WEIGHED.contains(model.response()), readings));
     }
 
     /** Share of the shot's own variance that its strength readings make. */
@@ -82,8 +85,12 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
     /** {@return the sources by name, largest first} */
     public Map<String, Double> byName() {
         Map<String, Double> sources = new LinkedHashMap<>();
-        Map<String, Double> all = Map.of("reading strength", reading, offCurve ? "reading the curve" : "weighing", weighing, "shot to shot", shotToShot, "day to day", dayToDay);
-        all.entrySet().stream().filter(e -> e.getValue() > 0).sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+        Map<String, Double> all = Map.of("reading strength", reading, offCurve ? "reading the curve" : "weighing",
+                weighing, "shot to shot", shotToShot, "day to day", dayToDay);
+        all.entrySet()
+                .stream()
+                .filter(e -> e.getValue() > 0)
+                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .forEach(e -> sources.put(e.getKey(), e.getValue()));
         return sources;
     }

@@ -16,7 +16,10 @@ import org.grenu.core.response.Variable;
 /** A manipulation check: did a number that was to stay equal stay within its tolerance as a variable changed? */
 record StayedEqual(Characteristic characteristic) {
 
-    /** {@return the effects of the variable on it, over the range that the variable went through; none where it cannot be asked} */
+    /**
+     * {@return the effects of the variable on it, over the range that the variable went through; none where it
+     * cannot be asked}
+     */
     List<Effect> effects(Variable asked, List<MeasuredShot> known) {
         List<MeasuredShot> shots = known.stream().filter(asked::known).toList();
         double[] y = shots.stream().mapToDouble(shot -> characteristic.variable().number(shot).orElseThrow()).toArray();
@@ -30,7 +33,9 @@ record StayedEqual(Characteristic characteristic) {
         for (int i = 1; i < term.levels().size(); i++) {
             double[] contrast = Design.difference(fit.design().mean(term, i), fit.design().mean(term, 0));
             String change = term.levels().get(i) + ", not " + term.levels().get(0);
-            fit.estimate(contrast).map(StayedEqual::divisible).ifPresent(estimate -> effects.add(effect(asked, change, estimate)));
+            fit.estimate(contrast)
+                    .map(StayedEqual::divisible)
+                    .ifPresent(estimate -> effects.add(effect(asked, change, estimate)));
         }
         return effects;
     }
@@ -38,9 +43,11 @@ record StayedEqual(Characteristic characteristic) {
     private Effect effect(Variable asked, String change, Estimate estimate) {
         double p = estimate.pAgainst(0);
         boolean same = Equivalence.of(estimate, characteristic.tolerance()).p() <= Question.ALPHA;
-        return new Effect(asked, change, "", java.util.OptionalDouble.empty(), Optional.of(estimate), estimate.halfWidth(1 - Question.ALPHA), p,
+        return new Effect(asked, change, "", java.util.OptionalDouble.empty(), Optional.of(estimate),
+                estimate.halfWidth(1 - Question.ALPHA), p,
                 java.util.OptionalDouble.empty(), characteristic.tolerance(),
-                same ? new Verdict.SameInPractice(p <= Question.ALPHA) : p <= Question.ALPHA ? new Verdict.Differs() : new Verdict.CannotSay(0, false, List.of()));
+                same ? new Verdict.SameInPractice(p <= Question.ALPHA)
+                        : p <= Question.ALPHA ? new Verdict.Differs() : new Verdict.CannotSay(0, false, List.of()));
     }
 
     private static Estimate divisible(Estimate estimate) {

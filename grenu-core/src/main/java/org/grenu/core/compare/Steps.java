@@ -5,8 +5,10 @@ import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
 
 /**
- * The size of change that a numeric effect is stated and judged for: the step that the user names, else the range that
- * was used. A smaller gap that one shot happened to leave between two settings must not decide what is too little to matter.
+ * The size of change that a numeric effect is stated and judged for: the step that the user names, else the range
+ * that
+ * was used. A smaller gap that one shot happened to leave between two settings must not decide what is too little to
+ * matter.
  */
 final class Steps {
 

@@ -33,7 +33,8 @@ public sealed interface Verdict {
     /**
      * The data leave both open.
      *
-     * @param more   shots that are likely to settle it, if the effect is as large as it now seems; as many as were tried
+     * @param more   shots that are likely to settle it, if the effect is as large as it now seems; as many as were
+     *               tried
      *               when {@code likely} is false; 0 when nothing can be foreseen
      * @param likely whether that many are likely to do
      * @param repeat names of the shots to repeat, one for each more shot, where the forecast places them
@@ -46,7 +47,8 @@ public sealed interface Verdict {
 
         @Override
         public String words() {
-            return more == 0 ? "cannot say" : likely ? "cannot say: ~" + more + " more" : "cannot say: " + more + "+ more";
+            return more == 0 ? "cannot say"
+                    : likely ? "cannot say: ~" + more + " more" : "cannot say: " + more + "+ more";
         }
     }
 
@@ -64,7 +66,8 @@ public sealed interface Verdict {
     }
 
     /**
-     * What the model holds equal is something that the change itself changes: with it taken out, part of the effect is
+     * What the model holds equal is something that the change itself changes: with it taken out, part of the effect
+     * is
      * taken out too.
      *
      * @param through what the change changes on the way to the response, in words
@@ -78,7 +81,8 @@ public sealed interface Verdict {
     }
 
     /**
-     * One shot on each side: the uncertainty of measuring is all there is to judge by, and nothing is said of what the
+     * One shot on each side: the uncertainty of measuring is all there is to judge by, and nothing is said of what
+     * the
      * change does.
      *
      * @param beyondMeasuring whether the two shots differ by more than measuring explains

@@ -12,7 +12,10 @@ public final class Wording {
     private Wording() {
     }
 
-    /** {@return the effect with its interval and unit, such as {@code +0.62 ±0.21 points}; the value alone without one} */
+    /**
+     * {@return the effect with its interval and unit, such as {@code +0.62 ±0.21 points}; the value alone without
+     * one}
+     */
     public static String change(Response response, Effect effect) {
         if (effect.estimate().isEmpty()) {
             return effect.verdict().words();
@@ -20,9 +23,13 @@ public final class Wording {
         return (signed(effect) + " " + response.differenceUnit()).strip();
     }
 
-    /** {@return the effect with the 90 % interval that two one-sided tests rest on, such as {@code +0.12 ±0.15 points (90 %)}} */
+    /**
+     * {@return the effect with the 90 % interval that two one-sided tests rest on, such as {@code +0.12 ±0.15
+     * points (90 %)}}
+     */
     static String within90(Response response, Effect effect) {
-        return (signed(effect, effect.equivalenceHalfWidth()) + " " + response.differenceUnit()).strip() + " (90 % interval)";
+        return (signed(effect, effect.equivalenceHalfWidth()) + " " + response.differenceUnit()).strip()
+                + " (90 % interval)";
     }
 
     /** {@return the effect with its sign and interval, without unit} */
@@ -33,7 +40,8 @@ public final class Wording {
     private static String signed(Effect effect, double halfWidth) {
         double value = effect.estimate().orElseThrow().value();
         String text = reported(value, halfWidth);
-        return value > 0 && text.chars().takeWhile(c -> c != '±').anyMatch(c -> c >= '1' && c <= '9') ? "+" + text : text;
+        return value > 0 && text.chars().takeWhile(c -> c != '±').anyMatch(c -> c >= '1' && c <= '9') ? "+" + text
+                : text;
     }
 
     /** {@return the value with half its interval, both to the digits that the interval supports} */
@@ -54,7 +62,9 @@ public final class Wording {
         return effect.step().isPresent() ? effect.variable().title() + " " + effect.words() : effect.words();
     }
 
-    /** {@return the title within a sentence: what it is by in brackets, such as {@code time (pump on to pump off)}} */
+    /**
+     * {@return the title within a sentence: what it is by in brackets, such as {@code time (pump on to pump off)}}
+     */
     static String within(String title) {
         int comma = title.indexOf(", ");
         return small(comma < 0 ? title : title.substring(0, comma) + " (" + title.substring(comma + 2) + ")");
@@ -62,7 +72,8 @@ public final class Wording {
 
     /** {@return such as "a, b and c"} */
     static String list(List<String> parts) {
-        return parts.size() < 2 ? String.join("", parts) : String.join(", ", parts.subList(0, parts.size() - 1)) + " and " + parts.get(parts.size() - 1);
+        return parts.size() < 2 ? String.join("", parts)
+                : String.join(", ", parts.subList(0, parts.size() - 1)) + " and " + parts.get(parts.size() - 1);
     }
 
     static String small(String title) {

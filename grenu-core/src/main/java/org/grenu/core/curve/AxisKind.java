@@ -4,7 +4,8 @@ import java.util.Optional;
 
 /** What curves are lined up along. */
 public enum AxisKind {
-    PUMP_ON("pump_on", "pump on"), PRESSURE_ONSET("pressure_onset", "first pressure"), FIRST_DRIP("first_drip", "first drip"),
+    PUMP_ON("pump_on", "pump on"), PRESSURE_ONSET("pressure_onset", "first pressure"),
+    FIRST_DRIP("first_drip", "first drip"),
     CUP_MASS("cup_mass", "by cup mass");
 
     private final String key;

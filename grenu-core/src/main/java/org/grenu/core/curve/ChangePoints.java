@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Splits a curve into straight pieces, as few as explain it: the pieces minimise the squared residuals over the noise's
+ * Splits a curve into straight pieces, as few as explain it: the pieces minimise the squared residuals over the
+ * noise's
  * variance plus a penalty for each piece, by dynamic programming with pruning (PELT).
  *
  * <p>Reference: R. Killick, P. Fearnhead, I. A. Eckley, Optimal detection of changepoints with a linear computational

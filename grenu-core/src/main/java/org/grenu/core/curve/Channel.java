@@ -6,7 +6,10 @@ import java.util.Optional;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
 
-/** What a log can hold beside time, and what is computed from it, in the order the strips are stacked. Values are in the canonical unit. */
+/**
+ * What a log can hold beside time, and what is computed from it, in the order the strips are stacked. Values are in
+ * the canonical unit.
+ */
 public enum Channel {
     PRESSURE("pressure", "Pressure", Unit.BAR),
     /** Pump-side flow: what goes into the group. */

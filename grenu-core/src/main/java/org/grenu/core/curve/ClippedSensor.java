@@ -43,7 +43,10 @@ final class ClippedSensor implements CurveRepair {
 
     private static boolean fine(Samples pressure) {
         double[] levels = Arrays.stream(pressure.toArray()).filter(Double::isFinite).sorted().distinct().toArray();
-        return IntStream.range(1, levels.length).mapToDouble(i -> levels[i] - levels[i - 1]).min().orElse(Double.POSITIVE_INFINITY)
+        return IntStream.range(1, levels.length)
+                .mapToDouble(i -> levels[i] - levels[i - 1])
+                .min()
+                .orElse(Double.POSITIVE_INFINITY)
                 < COARSEST_STEP_BAR;
     }
 
@@ -54,7 +57,8 @@ final class ClippedSensor implements CurveRepair {
         int moving = 0;
         for (int i = 2; i < pressure.size(); i++) {
             double second = pressure.get(i) - 2 * pressure.get(i - 1) + pressure.get(i - 2);
-            if (pressure.get(i) > LEAST_BAR && pressure.get(i) < top && pressure.get(i - 1) < top && pressure.get(i - 2) < top) {
+            if (pressure.get(i) > LEAST_BAR && pressure.get(i) < top && pressure.get(i - 1) < top
+                    && pressure.get(i - 2) < top) {
                 still += Math.abs(second) < LEAST_NOISE_BAR ? 1 : 0;
                 moving += Math.abs(second) < LEAST_NOISE_BAR ? 0 : 1;
             }
@@ -64,7 +68,8 @@ final class ClippedSensor implements CurveRepair {
 
     private static Repair mark(ShotLog log, int from, int to, double top, CurveSettings settings) {
         return new Repair(RepairKind.CLIPPED, log.time().get(from), log.time().get(to), String.format(Locale.ROOT,
-                "exactly %.2f bar for %.1f s: the true pressure may be higher", top, log.time().get(to) - log.time().get(from)),
+                "exactly %.2f bar for %.1f s: the true pressure may be higher", top,
+                log.time().get(to) - log.time().get(from)),
                 settings.applies(RepairKind.CLIPPED));
     }
 }

@@ -6,8 +6,10 @@ import java.util.Locale;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Follows the cup mass across jumps that no flow can make: a cup that is lifted and comes back to its course, a cup that
- * comes late, a cup that takes over from another. Excursions shorter than {@value #KNOCK_SECONDS} s are knocks and left
+ * Follows the cup mass across jumps that no flow can make: a cup that is lifted and comes back to its course, a cup
+ * that
+ * comes late, a cup that takes over from another. Excursions shorter than {@value #KNOCK_SECONDS} s are knocks and
+ * left
  * to {@link KnockRepair}.
  */
 final class CupChangeRepair implements CurveRepair {
@@ -91,7 +93,8 @@ final class CupChangeRepair implements CurveRepair {
         }
 
         private void addIfLasting(List<Stretch> stretches, int first, int last) {
-            if (first < mass.length && last < mass.length && last > first + 1 && time[last] - time[first] >= SETTLING_SECONDS) {
+            if (first < mass.length && last < mass.length && last > first + 1
+                    && time[last] - time[first] >= SETTLING_SECONDS) {
                 stretches.add(new Stretch(first, last));
             }
         }

@@ -13,7 +13,10 @@ final class CupMassEnd {
     private CupMassEnd() {
     }
 
-    /** Median of the last second less the median before the first drip; only the display step and noise count as uncertainty. */
+    /**
+     * Median of the last second less the median before the first drip; only the display step and noise count as
+     * uncertainty.
+     */
     static Optional<Measured> beverage(UniformCurve mass, Optional<TimedEvent> firstDrip, double resolution) {
         double[] values = finite(mass.values().toArray());
         int last = Math.max(1, (int) Math.round(FINAL_SECONDS / mass.step()));
@@ -21,7 +24,8 @@ final class CupMassEnd {
             return Optional.empty();
         }
         double[] end = Arrays.copyOfRange(values, values.length - last, values.length);
-        int before = firstDrip.map(drip -> (int) ((drip.seconds() - mass.start()) / mass.step()) - last / 2).orElse(last);
+        int before = firstDrip.map(drip -> (int) ((drip.seconds() - mass.start()) / mass.step()) - last / 2)
+                .orElse(last);
         double[] start = Arrays.copyOfRange(values, 0, Math.min(values.length, Math.max(3, before)));
         double u = Math.hypot(resolution / Math.sqrt(12), spread(end) / Math.sqrt(end.length));
         return Optional.of(Measured.independent(Math.max(0, median(end) - median(start)), u));
@@ -38,7 +42,8 @@ final class CupMassEnd {
         double level = median(Arrays.copyOfRange(known, Math.max(0, known.length - last), known.length)) - STILL_GRAMS;
         for (int i = values.length - 1; i >= 0; i--) {
             if (values[i] < level) {
-                return Optional.of(new TimedEvent(mass.time(Math.min(i + 1, values.length - 1)), 2 * mass.step(), "cup mass"));
+                return Optional
+                        .of(new TimedEvent(mass.time(Math.min(i + 1, values.length - 1)), 2 * mass.step(), "cup mass"));
             }
         }
         return Optional.empty();

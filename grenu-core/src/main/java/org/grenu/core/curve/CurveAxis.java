@@ -106,7 +106,8 @@ public sealed interface CurveAxis {
             while (k < seconds.size() - 1 && seconds.value(k + 1) <= time) {
                 k++;
             }
-            double onward = k == seconds.size() - 1 ? 0 : (time - seconds.value(k)) / (seconds.value(k + 1) - seconds.value(k));
+            double onward = k == seconds.size() - 1 ? 0
+                    : (time - seconds.value(k)) / (seconds.value(k + 1) - seconds.value(k));
             return seconds.time(k) + onward * STEP;
         }
 

@@ -12,11 +12,12 @@ import org.grenu.core.quantity.Measured;
  * @param beverage     from the cup-mass curve, g
  * @param peakPressure bar
  * @param meanPressure bar
- * @param miniature    {@value #POINTS} even samples of the pressure over the whole log, bar, or of the cup mass over its
+ * @param miniature    {@value #POINTS} even samples of the pressure over the whole log, bar, or of the cup mass over
+ *                     its
  *                     largest value, scaled to 9, where no pressure was logged
  */
 public record CurveDigest(ShotTimes times, Optional<Measured> beverage, OptionalDouble peakPressure,
-                          OptionalDouble meanPressure, Samples miniature) {
+        OptionalDouble meanPressure, Samples miniature) {
 
     /** Samples in the miniature. */
     public static final int POINTS = 48;

@@ -23,8 +23,8 @@ import org.grenu.core.quantity.Measured;
  * @param meanPressure time-weighted mean pressure from pump on to pump off, bar
  */
 public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> curves, Map<Channel, Double> noise,
-                            Optional<UniformCurve> flowU, boolean sparse, ShotTimes times, Optional<Measured> beverage,
-                            OptionalDouble peakPressure, OptionalDouble meanPressure) {
+        Optional<UniformCurve> flowU, boolean sparse, ShotTimes times, Optional<Measured> beverage,
+        OptionalDouble peakPressure, OptionalDouble meanPressure) {
 
     /** Counts up whenever the same log would give other numbers, so that stored results are made anew. */
     public static final int ALGORITHM_VERSION = 2;
@@ -62,10 +62,13 @@ public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> cur
         }
         Optional<UniformCurve> pressure = Optional.ofNullable(curves.get(Channel.PRESSURE));
         ShotTimes times = times(repaired, curves, settings);
-        Optional<Measured> beverage = Optional.ofNullable(mass).filter(m -> endKnown(repaired))
+        Optional<Measured> beverage = Optional.ofNullable(mass)
+                .filter(m -> endKnown(repaired))
                 .flatMap(m -> CupMassEnd.beverage(m, times.firstDrip(), settings.massResolution()));
-        OptionalDouble peak = pressure.map(p -> p.values().max()).filter(Double::isFinite)
-                .map(OptionalDouble::of).orElse(OptionalDouble.empty());
+        OptionalDouble peak = pressure.map(p -> p.values().max())
+                .filter(Double::isFinite)
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
         return new CurveMeasures(repaired, curves, noise, flowU, sparse, times, beverage, peak,
                 mean(pressure, times.pumpOn(), times.pumpOff()));
     }
@@ -99,9 +102,11 @@ public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> cur
         Optional<TimedEvent> on = stated(settings.pumpOn()).or(() -> PumpTimes.on(pressure, pumpFlow));
         Optional<TimedEvent> off = stated(settings.pumpOff()).or(() -> PumpTimes.off(pressure, pumpFlow));
         Optional<TimedEvent> onset = on.isPresent() && off.isPresent()
-                ? pressure.flatMap(p -> PumpTimes.pressureOnset(p, on.get().seconds(), off.get().seconds())) : Optional.empty();
+                ? pressure.flatMap(p -> PumpTimes.pressureOnset(p, on.get().seconds(), off.get().seconds()))
+                : Optional.empty();
         Optional<TimedEvent> drip = mass.flatMap(FirstDrip::find);
-        Optional<TimedEvent> last = drip.isPresent() && endKnown(repaired) ? mass.flatMap(CupMassEnd::lastDrip) : Optional.empty();
+        Optional<TimedEvent> last = drip.isPresent() && endKnown(repaired) ? mass.flatMap(CupMassEnd::lastDrip)
+                : Optional.empty();
         return new ShotTimes(on, onset, drip, off, last);
     }
 
@@ -125,7 +130,8 @@ public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> cur
         return second.length == 0 ? 0 : second[(int) (0.683 * (second.length - 1))] / Math.sqrt(6);
     }
 
-    private static OptionalDouble mean(Optional<UniformCurve> pressure, Optional<TimedEvent> on, Optional<TimedEvent> off) {
+    private static OptionalDouble mean(Optional<UniformCurve> pressure, Optional<TimedEvent> on,
+            Optional<TimedEvent> off) {
         if (pressure.isEmpty() || on.isEmpty() || off.isEmpty()) {
             return OptionalDouble.empty();
         }

@@ -13,11 +13,11 @@ import java.util.Set;
  * @param scaleLag       stated delay of the scale, s; empty: found from the log
  */
 public record CurveSettings(Set<RepairKind> repairsOff, OptionalDouble pumpOn, OptionalDouble pumpOff,
-                            double massResolution, OptionalDouble scaleLag) {
+        double massResolution, OptionalDouble scaleLag) {
 
     /** Nothing stated, all repairs on, a 0.1 g scale. */
-    public static final CurveSettings STANDARD =
-            new CurveSettings(Set.of(), OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty());
+    public static final CurveSettings STANDARD = new CurveSettings(Set.of(), OptionalDouble.empty(),
+            OptionalDouble.empty(), 0.1, OptionalDouble.empty());
 
     public CurveSettings {
         repairsOff = Set.copyOf(repairsOff);

@@ -6,10 +6,13 @@ import java.util.Optional;
 /**
  * Finds the first drip: the moment the cup mass leaves its baseline and keeps rising.
  *
- * <p>The rise is placed roughly where the mass last lay below a tenth of its height. About it a hinge is fitted by least
+ * <p>The rise is placed roughly where the mass last lay below a tenth of its height. About it a hinge is fitted by
+ * least
  * squares: level up to the first drip, from there a rise that starts with some flow and gathers speed,
- * m(t) = b + v·(t − t₀) + a·(t − t₀)², v and a not negative. The t₀ with the smallest sum of squares is the first drip;
- * its uncertainty is where the sum grows by one variance of the residuals. A scale's response is taken off. Levels are relative to the baseline, so a tare offset
+ * m(t) = b + v·(t − t₀) + a·(t − t₀)², v and a not negative. The t₀ with the smallest sum of squares is the first
+ * drip;
+ * its uncertainty is where the sum grows by one variance of the residuals. A scale's response is taken off. Levels
+ * are relative to the baseline, so a tare offset
  * does not move the result.
  */
 final class FirstDrip {
@@ -35,12 +38,14 @@ final class FirstDrip {
         if (finite.length < 8) {
             return Optional.empty();
         }
-        double roughBaseline = quantile(Arrays.copyOf(finite, Math.min(finite.length, (int) Math.ceil(1 / mass.step()))), 0.5);
+        double roughBaseline = quantile(
+                Arrays.copyOf(finite, Math.min(finite.length, (int) Math.ceil(1 / mass.step()))), 0.5);
         double top = quantile(finite, 0.95);
         if (top - roughBaseline < LEAST_BEVERAGE) {
             return Optional.empty();
         }
-        int risen = lastBelow(mass, roughBaseline + Math.max(2 * LEAST_RISE, 0.1 * (top - roughBaseline)), mass.size() - 1);
+        int risen = lastBelow(mass, roughBaseline + Math.max(2 * LEAST_RISE, 0.1 * (top - roughBaseline)),
+                mass.size() - 1);
         if (risen < 0) {
             return Optional.empty();
         }
@@ -139,8 +144,11 @@ final class FirstDrip {
         static Baseline of(UniformCurve mass, int end) {
             int most = (int) Math.ceil(6 / mass.step());
             int to = Math.min(mass.size(), Math.max(5, end));
-            double[] before = Arrays.stream(mass.values().toArray()).limit(to).skip(Math.max(0, to - most))
-                    .filter(Double::isFinite).toArray();
+            double[] before = Arrays.stream(mass.values().toArray())
+                    .limit(to)
+                    .skip(Math.max(0, to - most))
+                    .filter(Double::isFinite)
+                    .toArray();
             if (before.length == 0) {
                 return new Baseline(0, LEAST_NOISE);
             }
@@ -148,7 +156,10 @@ final class FirstDrip {
             double spread = quantile(Arrays.stream(before).map(v -> Math.abs(v - median)).toArray(), 0.5);
             double noise = Math.max(LEAST_NOISE, 1.4826 * spread);
             // A display that moves in steps has the median on a step; the mean of what lies near it is finer.
-            double level = Arrays.stream(before).filter(v -> Math.abs(v - median) <= 4 * noise).average().orElse(median);
+            double level = Arrays.stream(before)
+                    .filter(v -> Math.abs(v - median) <= 4 * noise)
+                    .average()
+                    .orElse(median);
             return new Baseline(level, noise);
         }
 

@@ -11,8 +11,10 @@ import org.grenu.core.numbers.Samples;
  * Finds short excursions of the cup mass and bridges them.
  *
  * <p>A cup that fills only rises, and the running median of a rising curve is the curve itself, however bent. What
- * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock or
- * a spike, never the shot. The limit is the larger of {@value #SMALLEST_GRAMS} g and six robust standard deviations of
+ * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock
+ * or
+ * a spike, never the shot. The limit is the larger of {@value #SMALLEST_GRAMS} g and six robust standard deviations
+ * of
  * the residuals (1.4826 · MAD).
  *
  * <p>A long knock pulls the running median along, so that its neighbours seem to stand off too. Hence a second look:
@@ -26,7 +28,10 @@ final class KnockRepair implements CurveRepair {
     private static final double SHOULDER_SECONDS = 0.15;
     /** Excursions closer than this are one knock, still ringing. */
     private static final double RINGING_SECONDS = 0.5;
-    /** The median does not look past a longer pause, counted in steps of the log: on its far side the cup has filled on. */
+    /**
+     * The median does not look past a longer pause, counted in steps of the log: on its far side the cup has filled
+     * on.
+     */
     private static final double LONGEST_PAUSE_STEPS = 6;
     /** A window of more samples is thinned: the median needs no more, and a log of 10 kHz stays fast. */
     private static final int LARGEST_WINDOW = 300;
@@ -38,7 +43,10 @@ final class KnockRepair implements CurveRepair {
         if (mass == null || mass.size() < 7) {
             return new RepairedLog(log, List.of());
         }
-        double[] time = IntStream.range(0, mass.size()).filter(i -> Double.isFinite(mass.get(i))).mapToDouble(log.time()::get).toArray();
+        double[] time = IntStream.range(0, mass.size())
+                .filter(i -> Double.isFinite(mass.get(i)))
+                .mapToDouble(log.time()::get)
+                .toArray();
         double[] values = Arrays.stream(mass.toArray()).filter(Double::isFinite).toArray();
         if (values.length < 7) {
             return new RepairedLog(log, List.of());
@@ -69,7 +77,10 @@ final class KnockRepair implements CurveRepair {
         return Samples.of(values);
     }
 
-    /** First and last index of each excursion; those that touch an end of the log cannot be bridged and are left out. */
+    /**
+     * First and last index of each excursion; those that touch an end of the log cannot be bridged and are left
+     * out.
+     */
     private static List<int[]> stretches(double[] time, boolean[] off) {
         List<int[]> stretches = new ArrayList<>();
         for (int i = 0; i < off.length; i++) {
@@ -126,7 +137,9 @@ final class KnockRepair implements CurveRepair {
         return off;
     }
 
-    /** The window shrinks evenly towards both ends and towards long pauses, so that it stays centred on its sample. */
+    /**
+     * The window shrinks evenly towards both ends and towards long pauses, so that it stays centred on its sample.
+     */
     private static double[] runningMedian(double[] time, double[] values) {
         int n = values.length;
         double[] medians = new double[n];
@@ -169,7 +182,9 @@ final class KnockRepair implements CurveRepair {
         return medians;
     }
 
-    /** A median changes less from sample to sample than its window was thinned by: between two a straight line does. */
+    /**
+     * A median changes less from sample to sample than its window was thinned by: between two a straight line does.
+     */
     private static void between(double[] time, double[] medians, int from, int to) {
         double width = time[to] - time[from];
         for (int i = from + 1; i < to; i++) {

@@ -6,7 +6,8 @@ import java.util.Locale;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Subtracts the pressure that the sensor shows at rest. Rest is the log's last second, when it lies still, the pressure
+ * Subtracts the pressure that the sensor shows at rest. Rest is the log's last second, when it lies still, the
+ * pressure
  * has fallen to it from a height, no pump flows, and nothing in the log lies below it.
  */
 final class PressureOffsetRepair implements CurveRepair {
@@ -26,7 +27,8 @@ final class PressureOffsetRepair implements CurveRepair {
         double end = log.time().get(log.size() - 1);
         double[] rest = tail(log, pressure, end - REST_SECONDS);
         double[] before = tail(log, pressure, end - 2 * REST_SECONDS);
-        boolean pumping = log.find(Channel.PUMP_FLOW).map(flow -> Arrays.stream(tail(log, flow, end - REST_SECONDS)).anyMatch(q -> q > 0.3))
+        boolean pumping = log.find(Channel.PUMP_FLOW)
+                .map(flow -> Arrays.stream(tail(log, flow, end - REST_SECONDS)).anyMatch(q -> q > 0.3))
                 .orElse(false);
         if (rest.length < 4 || pumping || rest[rest.length - 1] - rest[0] > STILL_WITHIN_BAR) {
             return new RepairedLog(log, List.of());
@@ -40,7 +42,8 @@ final class PressureOffsetRepair implements CurveRepair {
         }
         boolean applied = settings.applies(RepairKind.PRESSURE_OFFSET);
         Repair repair = new Repair(RepairKind.PRESSURE_OFFSET, end - REST_SECONDS, end,
-                String.format(Locale.ROOT, "the sensor showed %.2f bar at rest", offset).replace('-', '\u2212'), applied);
+                String.format(Locale.ROOT, "the sensor showed %.2f bar at rest", offset).replace('-', '\u2212'),
+                applied);
         double[] shifted = Arrays.stream(pressure.toArray()).map(p -> p - offset).toArray();
         return new RepairedLog(applied ? log.with(Channel.PRESSURE, Samples.of(shifted)) : log, List.of(repair));
     }

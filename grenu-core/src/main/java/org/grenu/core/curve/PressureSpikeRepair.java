@@ -7,7 +7,8 @@ import java.util.Locale;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Bridges one or two values of the pressure that stand apart from those on both sides, which agree with each other: no
+ * Bridges one or two values of the pressure that stand apart from those on both sides, which agree with each other:
+ * no
  * pump and no puck moves the pressure there and back within a fifth of a second.
  */
 final class PressureSpikeRepair implements CurveRepair {
@@ -29,16 +30,19 @@ final class PressureSpikeRepair implements CurveRepair {
                 double left = values[i - 1];
                 double right = values[i + width];
                 double off = values[i] - (left + right) / 2;
-                if (Math.abs(off) > Math.max(SMALLEST_BAR, 3 * Math.abs(right - left)) && outside(values, i, width, left, right, off)) {
+                if (Math.abs(off) > Math.max(SMALLEST_BAR, 3 * Math.abs(right - left))
+                        && outside(values, i, width, left, right, off)) {
                     found.add(new Repair(RepairKind.PRESSURE_SPIKE, log.time().get(i), log.time().get(i + width - 1),
                             String.format(Locale.ROOT, "%+.1f bar for %d sample%s", off, width, width == 1 ? "" : "s")
-                                    .replace('-', '\u2212'), applied));
+                                    .replace('-', '\u2212'),
+                            applied));
                     Arrays.fill(values, i, i + width, (left + right) / 2);
                     break;
                 }
             }
         }
-        return new RepairedLog(applied && !found.isEmpty() ? log.with(Channel.PRESSURE, Samples.of(values)) : log, found);
+        return new RepairedLog(applied && !found.isEmpty() ? log.with(Channel.PRESSURE, Samples.of(values)) : log,
+                found);
     }
 
     private static boolean outside(double[] values, int from, int width, double left, double right, double off) {

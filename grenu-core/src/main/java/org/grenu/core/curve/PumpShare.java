@@ -8,7 +8,10 @@ final class PumpShare {
     private PumpShare() {
     }
 
-    /** {@return the share of what flowed between two samples that had flowed at each, from 0 to 1; even when the pump is unknown} */
+    /**
+     * {@return the share of what flowed between two samples that had flowed at each, from 0 to 1; even when the
+     * pump is unknown}
+     */
     static double[] between(ShotLog log, int from, int to) {
         double[] share = new double[to - from + 1];
         double[] flow = log.find(Channel.PUMP_FLOW).map(Samples::toArray).orElse(null);

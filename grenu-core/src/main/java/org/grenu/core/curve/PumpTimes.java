@@ -4,7 +4,8 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * Finds when the pump ran, from pump-side flow and from pressure; where both are logged, the earlier start and the later
+ * Finds when the pump ran, from pump-side flow and from pressure; where both are logged, the earlier start and the
+ * later
  * end count, since a choked shot has pressure without flow and a wetting phase flow without pressure.
  */
 final class PumpTimes {
@@ -13,7 +14,10 @@ final class PumpTimes {
     private static final String END_OF_LOG = "end of log";
     private static final double FLOWING = 0.3;
     private static final double PRESSED = 0.3;
-    /** Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no source). */
+    /**
+     * Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no
+     * source).
+     */
     private static final double RELEASE_SHARE_PER_SECOND = 0.3;
     private static final double LEAST_RELEASE = 0.15;
     private static final double ONSET = 0.35;
@@ -45,7 +49,9 @@ final class PumpTimes {
         return byFlow.or(() -> byPressure);
     }
 
-    /** Where the pressure begins to build: from the first clear pressure back along its rise to the level before it. */
+    /**
+     * Where the pressure begins to build: from the first clear pressure back along its rise to the level before it.
+     */
     static Optional<TimedEvent> pressureOnset(UniformCurve pressure, double on, double off) {
         double[] running = pressure.between(on, off);
         if (running.length < 6) {
@@ -64,9 +70,11 @@ final class PumpTimes {
         }
         double[] before = Arrays.copyOf(running, Math.max(1, above));
         Arrays.sort(before);
-        int later = Math.min(running.length - 1, above + (int) Math.max(1, Math.round(SLOPE_SECONDS / pressure.step())));
+        int later = Math.min(running.length - 1,
+                above + (int) Math.max(1, Math.round(SLOPE_SECONDS / pressure.step())));
         double slope = (running[later] - running[above]) / (later - above);
-        double back = slope > 0 ? Math.min(0.5 / pressure.step(), (running[above] - before[before.length / 2]) / slope) : 0;
+        double back = slope > 0 ? Math.min(0.5 / pressure.step(), (running[above] - before[before.length / 2]) / slope)
+                : 0;
         double at = Math.max(on, on + (above - back) * pressure.step());
         return Optional.of(new TimedEvent(at, Math.max(pressure.step(), back * pressure.step() / 2), "pressure"));
     }
@@ -78,7 +86,8 @@ final class PumpTimes {
             run = curve.value(i) > level ? run + 1 : 0;
             if (run >= hold) {
                 int first = i - run + 1;
-                double time = first == 0 ? curve.start() : curve.time(first) - curve.step() * fractionAbove(curve, first, level);
+                double time = first == 0 ? curve.start()
+                        : curve.time(first) - curve.step() * fractionAbove(curve, first, level);
                 return Optional.of(new TimedEvent(time, curve.step(), how));
             }
         }
@@ -94,7 +103,8 @@ final class PumpTimes {
     private static Optional<TimedEvent> lastAbove(UniformCurve curve, double level, String how) {
         for (int i = curve.size() - 1; i >= 0; i--) {
             if (curve.value(i) > level) {
-                return Optional.of(new TimedEvent(curve.time(i), curve.step(), i == curve.size() - 1 ? END_OF_LOG : how));
+                return Optional
+                        .of(new TimedEvent(curve.time(i), curve.step(), i == curve.size() - 1 ? END_OF_LOG : how));
             }
         }
         return Optional.empty();

@@ -4,7 +4,10 @@ import java.util.Optional;
 
 /** The faults of a log that Grenu finds, each reversibly: one that is switched off leaves the curve as logged. */
 public enum RepairKind {
-    /** Repeated times keep the last sample; short steps backward are put between their neighbours. Off: such samples are left out. */
+    /**
+     * Repeated times keep the last sample; short steps backward are put between their neighbours. Off: such samples
+     * are left out.
+     */
     TIME_ORDER("time_order", "timestamps put in order"),
     /** The clock started again; time goes on from where it was. Off: what came after it is left out. */
     CLOCK_RESET("clock_reset", "clock reset continued"),

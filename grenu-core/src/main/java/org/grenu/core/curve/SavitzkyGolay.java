@@ -10,8 +10,10 @@ import org.hipparchus.linear.RealMatrix;
  *
  * <p>A polynomial of the given order is fitted to each window; its value or slope at the centre is the result. The
  * weights come from a QR decomposition rather than the published tables, so that any window and order serve. At the
- * ends the first and last window's polynomial is evaluated off its centre: nothing is padded, so no flow appears where
- * there was none. Gaps (NaN) split the curve; a piece shorter than the window is fitted with the largest odd window that
+ * ends the first and last window's polynomial is evaluated off its centre: nothing is padded, so no flow appears
+ * where
+ * there was none. Gaps (NaN) split the curve; a piece shorter than the window is fitted with the largest odd window
+ * that
  * it holds, and is left as it is when it has fewer than {@code order + 2} values.
  *
  * <p>Reference: A. Savitzky, M. J. E. Golay, Smoothing and differentiation of data by simplified least squares
@@ -29,7 +31,8 @@ public final class SavitzkyGolay {
      */
     public SavitzkyGolay(int window, int order) {
         if (window % 2 != 1 || order < 0 || order > 8 || window < order + 1) {
-            throw new IllegalArgumentException("window must be odd and larger than the order, are " + window + " and " + order);
+            throw new IllegalArgumentException(
+                    "window must be odd and larger than the order, are " + window + " and " + order);
         }
         this.window = window;
         this.order = order;
@@ -57,7 +60,8 @@ public final class SavitzkyGolay {
     }
 
     /**
-     * {@return the standard deviation of each value of {@link #derivative} when the samples' noise is white} Larger at the
+     * {@return the standard deviation of each value of {@link #derivative} when the samples' noise is white} Larger
+     * at the
      * ends, where fewer neighbours speak.
      *
      * @param noise standard deviation of the samples
@@ -70,7 +74,9 @@ public final class SavitzkyGolay {
             return curve.withValues(result);
         }
         double[][] rows = weights(size)[1];
-        double[] gain = Arrays.stream(rows).mapToDouble(row -> Math.sqrt(Arrays.stream(row).map(w -> w * w).sum())).toArray();
+        double[] gain = Arrays.stream(rows)
+                .mapToDouble(row -> Math.sqrt(Arrays.stream(row).map(w -> w * w).sum()))
+                .toArray();
         for (int i = 0; i < result.length; i++) {
             int first = Math.min(Math.max(0, i - size / 2), result.length - size);
             result[i] = noise * gain[i - first] / curve.step();

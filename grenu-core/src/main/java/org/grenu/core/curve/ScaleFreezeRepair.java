@@ -7,7 +7,8 @@ import java.util.Locale;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Finds a scale that sends one and the same value while coffee flows. When it catches up, the cup mass between follows
+ * Finds a scale that sends one and the same value while coffee flows. When it catches up, the cup mass between
+ * follows
  * the pump, or a straight line where no pump flow is logged; when it does not, the cup mass from there on is unknown.
  */
 final class ScaleFreezeRepair implements CurveRepair {
@@ -39,7 +40,8 @@ final class ScaleFreezeRepair implements CurveRepair {
         return new RepairedLog(found.isEmpty() ? log : log.with(Channel.CUP_MASS, Samples.of(values)), found);
     }
 
-    private static void frozen(ShotLog log, double[] values, int from, int to, CurveSettings settings, List<Repair> found) {
+    private static void frozen(ShotLog log, double[] values, int from, int to, CurveSettings settings,
+            List<Repair> found) {
         double[] time = log.time().toArray();
         double before = slope(time, values, from - 1, -1);
         if (!(before > FLOWING)) {
@@ -63,7 +65,8 @@ final class ScaleFreezeRepair implements CurveRepair {
     }
 
     /** Until the end: either zeros, or the pump still ran while nothing seemed to arrive. */
-    private static void timedOut(ShotLog log, double[] values, int from, CurveSettings settings, List<Repair> found, double held) {
+    private static void timedOut(ShotLog log, double[] values, int from, CurveSettings settings, List<Repair> found,
+            double held) {
         double[] time = log.time().toArray();
         boolean zeros = values[from] == 0 && values[from - 1] > 2;
         boolean pumping = PumpShare.after(log, time[from]) > 1.5;
@@ -90,7 +93,8 @@ final class ScaleFreezeRepair implements CurveRepair {
     /** Slope over a second and a half before that sample, g/s. */
     private static double slope(double[] time, double[] values, int at, int direction) {
         int other = at;
-        while (other + direction >= 0 && other + direction < values.length && Math.abs(time[other] - time[at]) < SLOPE_SECONDS) {
+        while (other + direction >= 0 && other + direction < values.length
+                && Math.abs(time[other] - time[at]) < SLOPE_SECONDS) {
             other += direction;
         }
         return other == at ? 0 : (values[at] - values[other]) / (time[at] - time[other]);

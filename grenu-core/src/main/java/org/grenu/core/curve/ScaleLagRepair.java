@@ -7,8 +7,10 @@ import java.util.OptionalDouble;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Finds a scale whose values come late, by cross-correlation with the pressure (or the pump flow) about the stop, where
- * both fall: the shift at which the cup flow follows it best. Some shift is the machine's own, since spouts drip on and
+ * Finds a scale whose values come late, by cross-correlation with the pressure (or the pump flow) about the stop,
+ * where
+ * both fall: the shift at which the cup flow follows it best. Some shift is the machine's own, since spouts drip on
+ * and
  * every scale settles; only what goes far beyond that is taken for a delay and removed. A stated delay goes before.
  */
 final class ScaleLagRepair implements CurveRepair {
@@ -35,18 +37,22 @@ final class ScaleLagRepair implements CurveRepair {
             return new RepairedLog(log, List.of());
         }
         String evidence = stated.isPresent() ? String.format(Locale.ROOT, "%.1f s, as entered", lag)
-                : String.format(Locale.ROOT, "the cup follows the pump %.1f s late, %.1f s more than usual (correlation %.3f)",
-                lag + USUAL_SECONDS, lag, found.get().correlation());
+                : String.format(Locale.ROOT,
+                        "the cup follows the pump %.1f s late, %.1f s more than usual (correlation %.3f)",
+                        lag + USUAL_SECONDS, lag, found.get().correlation());
         boolean applied = settings.applies(RepairKind.SCALE_LAG);
-        Repair repair = new Repair(RepairKind.SCALE_LAG, log.time().get(0), log.time().get(log.size() - 1), evidence, applied);
-        return new RepairedLog(applied ? log.with(Channel.CUP_MASS, earlier(log.time(), mass, lag)) : log, List.of(repair));
+        Repair repair = new Repair(RepairKind.SCALE_LAG, log.time().get(0), log.time().get(log.size() - 1), evidence,
+                applied);
+        return new RepairedLog(applied ? log.with(Channel.CUP_MASS, earlier(log.time(), mass, lag)) : log,
+                List.of(repair));
     }
 
     private record Shift(double seconds, double correlation) {
     }
 
     private static Optional<Shift> find(ShotLog log, Samples mass, CurveSettings settings) {
-        Optional<UniformCurve> pressure = log.find(Channel.PRESSURE).map(p -> Resampling.STANDARD.resample(log.time(), p));
+        Optional<UniformCurve> pressure = log.find(Channel.PRESSURE)
+                .map(p -> Resampling.STANDARD.resample(log.time(), p));
         Optional<UniformCurve> pump = log.find(Channel.PUMP_FLOW).map(q -> Resampling.STANDARD.resample(log.time(), q));
         Optional<UniformCurve> driver = pressure.or(() -> pump);
         OptionalDouble off = settings.pumpOff().isPresent() ? settings.pumpOff()
@@ -56,10 +62,12 @@ final class ScaleLagRepair implements CurveRepair {
         }
         UniformCurve flow = CurveMeasures.cupFlow(Resampling.STANDARD.resample(log.time(), mass));
         double stop = off.getAsDouble();
-        if (flow.end() < stop + AFTER_SECONDS || stop - BEFORE_SECONDS < flow.start() || !(flow.at(stop - 1) > LEAST_FLOW)) {
+        if (flow.end() < stop + AFTER_SECONDS || stop - BEFORE_SECONDS < flow.start()
+                || !(flow.at(stop - 1) > LEAST_FLOW)) {
             return Optional.empty();
         }
-        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, flow.step(), 2).smooth(driver.get());
+        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, flow.step(), 2)
+                .smooth(driver.get());
         Shift best = new Shift(0, -1);
         for (double lag = 0; lag <= LONGEST_SECONDS; lag += flow.step()) {
             double correlation = correlation(smooth, flow, stop, lag);

@@ -16,7 +16,8 @@ public record ShotLog(Samples time, Map<Channel, Samples> channels) {
     public static final ShotLog NONE = new ShotLog(Samples.of(), Map.of());
 
     /**
-     * @throws IllegalArgumentException if there are times and no channel, a time is not finite, a channel's length differs or a
+     * @throws IllegalArgumentException if there are times and no channel, a time is not finite, a channel's length
+     * differs or a
      *                                  sample is infinite
      */
     public ShotLog {

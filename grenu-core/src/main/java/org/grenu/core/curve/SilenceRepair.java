@@ -44,7 +44,8 @@ final class SilenceRepair implements CurveRepair {
                         "no %s for %.1f s%s", channel.title().toLowerCase(Locale.ROOT), time[i] - time[known],
                         time[i] - time[known] > LONGEST_SECONDS ? ": too long to bridge" : ""), bridged));
                 for (int j = known + 1; j < i && bridged; j++) {
-                    values[j] = values[known] + (values[i] - values[known]) * (time[j] - time[known]) / (time[i] - time[known]);
+                    values[j] = values[known]
+                            + (values[i] - values[known]) * (time[j] - time[known]) / (time[i] - time[known]);
                 }
             }
             known = i;
@@ -60,8 +61,10 @@ final class SilenceRepair implements CurveRepair {
             double seconds = time[i] - time[i - 1];
             if (seconds > Math.max(SHORTEST_SECONDS, GAP_STEPS * step)) {
                 boolean bridge = settings.applies(RepairKind.GAP) && seconds <= LONGEST_SECONDS;
-                repairs.add(new Repair(RepairKind.GAP, time[i - 1], time[i], String.format(Locale.ROOT, "no rows for %.1f s%s", seconds,
-                        seconds > LONGEST_SECONDS ? ": too long to bridge" : ""), bridge));
+                repairs.add(new Repair(RepairKind.GAP, time[i - 1], time[i],
+                        String.format(Locale.ROOT, "no rows for %.1f s%s", seconds,
+                                seconds > LONGEST_SECONDS ? ": too long to bridge" : ""),
+                        bridge));
                 if (bridge) {
                     bridged.add(new double[] {i - 1, Math.ceil(seconds / step) - 1});
                 }
@@ -74,7 +77,9 @@ final class SilenceRepair implements CurveRepair {
         int added = after.stream().mapToInt(a -> (int) a[1]).sum();
         double[] time = spread(log.time().toArray(), after, added);
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
-        log.channels().forEach((channel, samples) -> channels.put(channel, Samples.of(spread(samples.toArray(), after, added))));
+        log.channels()
+                .forEach((channel, samples) -> channels.put(channel,
+                        Samples.of(spread(samples.toArray(), after, added))));
         return new ShotLog(Samples.of(time), channels);
     }
 

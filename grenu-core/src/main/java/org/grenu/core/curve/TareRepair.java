@@ -6,13 +6,17 @@ import java.util.Locale;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Removes what the scale showed before anything dripped: a forgotten tare. The offset is the median of the first 1.5 s
+ * Removes what the scale showed before anything dripped: a forgotten tare. The offset is the median of the first 1.5
+ * s
  * of cup mass (at least three samples), taken only when those samples lie still.
  */
 final class TareRepair implements CurveRepair {
 
     private static final double BASELINE_SECONDS = 1.5;
-    /** Below this an offset cannot be told from the display step and drift of a kitchen scale (common practice, no source). */
+    /**
+     * Below this an offset cannot be told from the display step and drift of a kitchen scale (common practice, no
+     * source).
+     */
     private static final double SMALLEST_OFFSET_GRAMS = 0.3;
     private static final double STILL_WITHIN_GRAMS = 0.5;
 

@@ -9,11 +9,15 @@ import java.util.function.Function;
 public enum TimeConvention {
     PUMP_ON_TO_PUMP_OFF("pump_on_to_pump_off", "pump on to pump off", ShotTimes::pumpOn, ShotTimes::pumpOff),
     PUMP_ON_TO_LAST_DRIP("pump_on_to_last_drip", "pump on to last drip", ShotTimes::pumpOn, ShotTimes::lastDrip),
-    FIRST_DRIP_TO_PUMP_OFF("first_drip_to_pump_off", "first drip to pump off", ShotTimes::firstDrip, ShotTimes::pumpOff),
-    FIRST_DRIP_TO_LAST_DRIP("first_drip_to_last_drip", "first drip to last drip", ShotTimes::firstDrip, ShotTimes::lastDrip),
+    FIRST_DRIP_TO_PUMP_OFF("first_drip_to_pump_off", "first drip to pump off", ShotTimes::firstDrip,
+            ShotTimes::pumpOff),
+    FIRST_DRIP_TO_LAST_DRIP("first_drip_to_last_drip", "first drip to last drip", ShotTimes::firstDrip,
+            ShotTimes::lastDrip),
     /** Without the wetting phase. */
-    PRESSURE_TO_PUMP_OFF("pressure_to_pump_off", "first pressure to pump off", ShotTimes::pressureOnset, ShotTimes::pumpOff),
-    PRESSURE_TO_LAST_DRIP("pressure_to_last_drip", "first pressure to last drip", ShotTimes::pressureOnset, ShotTimes::lastDrip);
+    PRESSURE_TO_PUMP_OFF("pressure_to_pump_off", "first pressure to pump off", ShotTimes::pressureOnset,
+            ShotTimes::pumpOff),
+    PRESSURE_TO_LAST_DRIP("pressure_to_last_drip", "first pressure to last drip", ShotTimes::pressureOnset,
+            ShotTimes::lastDrip);
 
     private final String key;
     private final String title;

@@ -9,7 +9,8 @@ import java.util.Map;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Makes times increase strictly, which everything after it relies on. A step backward that the clock makes good within
+ * Makes times increase strictly, which everything after it relies on. A step backward that the clock makes good
+ * within
  * a few samples is disorder; one that it does not make good is a clock that started again.
  */
 final class TimeOrderRepair implements CurveRepair {
@@ -51,12 +52,17 @@ final class TimeOrderRepair implements CurveRepair {
         }
         if (repeated + backward > 0) {
             repairs.add(0, new Repair(RepairKind.TIME_ORDER, first, Math.max(first, last), String.format(Locale.ROOT,
-                    "%d repeated and %d backward timestamps", repeated, backward), settings.applies(RepairKind.TIME_ORDER)));
+                    "%d repeated and %d backward timestamps", repeated, backward),
+                    settings.applies(RepairKind.TIME_ORDER)));
         }
-        return repairs.isEmpty() ? new RepairedLog(log, List.of()) : new RepairedLog(keepIncreasing(log, time), repairs);
+        return repairs.isEmpty() ? new RepairedLog(log, List.of())
+                : new RepairedLog(keepIncreasing(log, time), repairs);
     }
 
-    /** {@return the next sample later than the one before the step, or −1 when the clock does not make the step good} */
+    /**
+     * {@return the next sample later than the one before the step, or −1 when the clock does not make the step
+     * good}
+     */
     private static int caughtUp(double[] time, int at) {
         for (int j = at + 1; j <= Math.min(time.length - 1, at + DISORDER_SAMPLES); j++) {
             if (time[j] > time[at - 1]) {
@@ -100,7 +106,9 @@ final class TimeOrderRepair implements CurveRepair {
 
     private static ShotLog cut(ShotLog log, int size) {
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
-        log.channels().forEach((channel, samples) -> channels.put(channel, Samples.of(Arrays.copyOf(samples.toArray(), size))));
+        log.channels()
+                .forEach((channel, samples) -> channels.put(channel,
+                        Samples.of(Arrays.copyOf(samples.toArray(), size))));
         return new ShotLog(Samples.of(Arrays.copyOf(log.time().toArray(), size)), channels);
     }
 

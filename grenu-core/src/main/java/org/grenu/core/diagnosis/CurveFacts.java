@@ -23,29 +23,40 @@ final class CurveFacts {
 
     static final List<Fact> ALL = List.of(
             new Fact("peak_pressure_bar", 1, "largest pressure", c -> FactValue.of(curve(c).peakPressure())),
-            new Fact("mean_pressure_bar", 1, "mean pressure while the pump ran", c -> FactValue.of(curve(c).meanPressure())),
-            new Fact("pressure_short_bar", 1, "what the pressure stayed below the largest that was meant", CurveFacts::pressureShort),
-            new Fact("shot_time_s", 1, "pump on to pump off", c -> FactValue.of(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(times(c)))),
+            new Fact("mean_pressure_bar", 1, "mean pressure while the pump ran",
+                    c -> FactValue.of(curve(c).meanPressure())),
+            new Fact("pressure_short_bar", 1, "what the pressure stayed below the largest that was meant",
+                    CurveFacts::pressureShort),
+            new Fact("shot_time_s", 1, "pump on to pump off",
+                    c -> FactValue.of(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(times(c)))),
             new Fact("drip_wait_s", 1, "pump on to first drip", CurveFacts::dripWait),
             new Fact("first_drip_s", 1, "first drip, on the log's clock", c -> at(times(c).firstDrip())),
             new Fact("pump_off_s", 1, "pump off, on the log's clock", c -> at(times(c).pumpOff())),
-            new Fact("pressure_before_drip_bar", 1, "pressure one second before the first drip", CurveFacts::pressureBeforeDrip),
+            new Fact("pressure_before_drip_bar", 1, "pressure one second before the first drip",
+                    CurveFacts::pressureBeforeDrip),
             new Fact("cup_gain_g", 1, "what the cup gained", CurveFacts::cupGain),
             new Fact("flow_mean_g_s", 1, "mean cup flow from first drip to pump off", CurveFacts::meanFlow),
             new Fact("flow_at_end_g_s", 1, "cup flow at the log's last sample", CurveFacts::flowAtEnd),
-            new Fact("soak_s", 1, "length of the soak, 0 without one", c -> FactValue.of(phase(c, PhaseKind.SOAK).map(Phase::seconds).orElse(0.0))),
-            new Fact("main_from_s", 1, "begin of the main phase, on the log's clock", c -> phase(c, PhaseKind.MAIN).flatMap(p -> FactValue.of(p.from()))),
-            new Fact("pressure_sag_bar", 1, "what the pressure lost in the main phase while the stream ran", c -> change(c, Channel.PRESSURE).flatMap(d -> FactValue.of(-d))),
-            new Fact("flow_rise_g_s", 1, "what the cup flow gained in that time", c -> change(c, Channel.CUP_FLOW).flatMap(FactValue::of)),
-            new Fact("time_limit_steps", 0, "steps of the profile that ended by their time limit", CurveFacts::timeLimitSteps),
+            new Fact("soak_s", 1, "length of the soak, 0 without one",
+                    c -> FactValue.of(phase(c, PhaseKind.SOAK).map(Phase::seconds).orElse(0.0))),
+            new Fact("main_from_s", 1, "begin of the main phase, on the log's clock",
+                    c -> phase(c, PhaseKind.MAIN).flatMap(p -> FactValue.of(p.from()))),
+            new Fact("pressure_sag_bar", 1, "what the pressure lost in the main phase while the stream ran",
+                    c -> change(c, Channel.PRESSURE).flatMap(d -> FactValue.of(-d))),
+            new Fact("flow_rise_g_s", 1, "what the cup flow gained in that time",
+                    c -> change(c, Channel.CUP_FLOW).flatMap(FactValue::of)),
+            new Fact("time_limit_steps", 0, "steps of the profile that ended by their time limit",
+                    CurveFacts::timeLimitSteps),
             new Fact("time_limit_at_s", 1, "end of the first such step, on the log's clock", CurveFacts::timeLimitAt),
             new Fact("inside_share_pct", 0, "share of the time within the profile's corridor", CurveFacts::insideShare),
             new Fact("overshoot_g", 1, "mass that came after pump off", CurveFacts::overshoot),
             new Fact("stop_lag_s", 1, "that mass over the flow at pump off", CurveFacts::stopLag),
             new Fact("stop_at_g", 1, "scale reading to stop at for the beverage that is meant", CurveFacts::stopAt),
-            new Fact("beverage_disagreement_g", 1, "weighed beverage less the curve's, without sign", CurveFacts::disagreement),
-            new Fact("weighed_g", 1, "beverage mass as weighed", c -> c.measures().masses().beverageSource() == BeverageSource.WEIGHED
-                    ? FactValue.of(c.measures().masses().beverage()) : Optional.empty()),
+            new Fact("beverage_disagreement_g", 1, "weighed beverage less the curve's, without sign",
+                    CurveFacts::disagreement),
+            new Fact("weighed_g", 1, "beverage mass as weighed",
+                    c -> c.measures().masses().beverageSource() == BeverageSource.WEIGHED
+                            ? FactValue.of(c.measures().masses().beverage()) : Optional.empty()),
             new Fact("curve_beverage_g", 1, "beverage mass by the curve", c -> FactValue.of(curve(c).beverage())));
 
     /** Common practice, no source. */
@@ -73,16 +84,23 @@ final class CurveFacts {
 
     private static Optional<FactValue> pressureShort(ShotContext context) {
         OptionalDouble peak = curve(context).peakPressure();
-        OptionalDouble meant = context.measures().planned().stream().flatMap(run -> run.steps().stream())
-                .filter(run -> run.step().target() == Target.PRESSURE).mapToDouble(run -> run.step().to()).max();
-        return peak.isPresent() && meant.isPresent() ? FactValue.of(meant.getAsDouble() - peak.getAsDouble()) : Optional.empty();
+        OptionalDouble meant = context.measures()
+                .planned()
+                .stream()
+                .flatMap(run -> run.steps().stream())
+                .filter(run -> run.step().target() == Target.PRESSURE)
+                .mapToDouble(run -> run.step().to())
+                .max();
+        return peak.isPresent() && meant.isPresent() ? FactValue.of(meant.getAsDouble() - peak.getAsDouble())
+                : Optional.empty();
     }
 
     private static Optional<FactValue> dripWait(ShotContext context) {
         Optional<TimedEvent> on = times(context).pumpOn();
         Optional<TimedEvent> drip = times(context).firstDrip();
         return on.isPresent() && drip.isPresent()
-                ? FactValue.of(drip.get().seconds() - on.get().seconds(), Math.hypot(drip.get().u(), on.get().u())) : Optional.empty();
+                ? FactValue.of(drip.get().seconds() - on.get().seconds(), Math.hypot(drip.get().u(), on.get().u()))
+                : Optional.empty();
     }
 
     private static Optional<FactValue> pressureBeforeDrip(ShotContext context) {
@@ -115,7 +133,8 @@ final class CurveFacts {
     }
 
     /**
-     * Mean of the main phase's last two seconds less that of two seconds at its begin. A main phase that begins before
+     * Mean of the main phase's last two seconds less that of two seconds at its begin. A main phase that begins
+     * before
      * the first drip counts from when the stream runs: what flows then has not risen, it has begun.
      */
     private static Optional<Double> change(ShotContext context, Channel channel) {
@@ -124,7 +143,9 @@ final class CurveFacts {
         if (main.isEmpty() || curve.isEmpty()) {
             return Optional.empty();
         }
-        double running = times(context).firstDrip().map(drip -> drip.seconds() + STREAM_RUNS_SECONDS).orElse(main.get().from());
+        double running = times(context).firstDrip()
+                .map(drip -> drip.seconds() + STREAM_RUNS_SECONDS)
+                .orElse(main.get().from());
         double from = Math.max(main.get().from(), running) + 0.5;
         double to = main.get().to() - 0.5;
         if (to - from < LEAST_MAIN_SECONDS) {
@@ -136,24 +157,36 @@ final class CurveFacts {
     }
 
     private static Optional<FactValue> timeLimitSteps(ShotContext context) {
-        return context.measures().planned().flatMap(run -> FactValue.of(
-                run.steps().stream().filter(step -> step.ending() == StepEnding.TIME_LIMIT).count()));
+        return context.measures()
+                .planned()
+                .flatMap(run -> FactValue.of(
+                        run.steps().stream().filter(step -> step.ending() == StepEnding.TIME_LIMIT).count()));
     }
 
     private static Optional<FactValue> timeLimitAt(ShotContext context) {
-        return context.measures().planned().flatMap(run -> run.steps().stream().filter(step -> step.ending() == StepEnding.TIME_LIMIT)
-                .findFirst()).map(StepRun::toSeconds).flatMap(FactValue::of);
+        return context.measures()
+                .planned()
+                .flatMap(run -> run.steps()
+                        .stream()
+                        .filter(step -> step.ending() == StepEnding.TIME_LIMIT)
+                        .findFirst())
+                .map(StepRun::toSeconds)
+                .flatMap(FactValue::of);
     }
 
     private static Optional<FactValue> insideShare(ShotContext context) {
-        return context.measures().planned().map(PlannedRun::inside).flatMap(share -> share.isPresent()
-                ? FactValue.of(100 * share.getAsDouble()) : Optional.empty());
+        return context.measures()
+                .planned()
+                .map(PlannedRun::inside)
+                .flatMap(share -> share.isPresent()
+                        ? FactValue.of(100 * share.getAsDouble()) : Optional.empty());
     }
 
     private static Optional<FactValue> overshoot(ShotContext context) {
         Optional<TimedEvent> off = times(context).pumpOff();
         Optional<UniformCurve> mass = curve(context).find(Channel.CUP_MASS);
-        if (off.isEmpty() || mass.isEmpty() || curve(context).beverage().isEmpty() || times(context).firstDrip().isEmpty()) {
+        if (off.isEmpty() || mass.isEmpty() || curve(context).beverage().isEmpty()
+                || times(context).firstDrip().isEmpty()) {
             return Optional.empty();
         }
         return FactValue.of(curve(context).beverage().get().value() - mass.get().at(off.get().seconds()));
@@ -172,13 +205,16 @@ final class CurveFacts {
     private static Optional<FactValue> stopAt(ShotContext context) {
         Optional<FactValue> gained = overshoot(context);
         Optional<FactValue> meant = RecordFacts.beverageTarget(context);
-        return gained.isPresent() && meant.isPresent() ? FactValue.of(meant.get().value() - gained.get().value()) : Optional.empty();
+        return gained.isPresent() && meant.isPresent() ? FactValue.of(meant.get().value() - gained.get().value())
+                : Optional.empty();
     }
 
     private static Optional<FactValue> disagreement(ShotContext context) {
-        if (context.measures().masses().beverageSource() != BeverageSource.WEIGHED || curve(context).beverage().isEmpty()) {
+        if (context.measures().masses().beverageSource() != BeverageSource.WEIGHED
+                || curve(context).beverage().isEmpty()) {
             return Optional.empty();
         }
-        return FactValue.of(Math.abs(context.measures().masses().beverage().orElseThrow().value() - curve(context).beverage().get().value()));
+        return FactValue.of(Math.abs(context.measures().masses().beverage().orElseThrow().value()
+                - curve(context).beverage().get().value()));
     }
 }

@@ -13,7 +13,10 @@ public final class Diagnosis {
     private Diagnosis() {
     }
 
-    /** {@return the findings on that shot by those packs; where an entry is hardly meant, the question comes first and nothing is advised} */
+    /**
+     * {@return the findings on that shot by those packs; where an entry is hardly meant, the question comes first
+     * and nothing is advised}
+     */
     public static List<Finding> of(ShotContext shot, Collection<RulePack> packs) {
         List<Finding> findings = new ArrayList<>();
         for (RulePack pack : packs) {
@@ -24,8 +27,10 @@ public final class Diagnosis {
         List<Plausibility.Doubt> doubts = Plausibility.of(shot.sheet(), shot.measures().masses());
         if (!doubts.isEmpty()) {
             findings.replaceAll(Finding::withoutAdvice);
-            doubts.forEach(doubt -> findings.add(new Finding("implausible_entry", Severity.FAULT, doubt.field().title() + ": " + doubt.question(),
-                    "No advice is given before it is answered", OptionalDouble.empty(), 1, "Correct the entry, or say in the note why it is so.", "", Finding.SHARED_PRACTICE)));
+            doubts.forEach(doubt -> findings.add(
+                    new Finding("implausible_entry", Severity.FAULT, doubt.field().title() + ": " + doubt.question(),
+                            "No advice is given before it is answered", OptionalDouble.empty(), 1,
+                            "Correct the entry, or say in the note why it is so.", "", Finding.SHARED_PRACTICE)));
         }
         findings.sort(Comparator.comparing(Finding::severity).reversed());
         return findings;

@@ -15,8 +15,9 @@ import java.util.OptionalDouble;
  * @param next       the one change it asks for, in a few words; empty when it asks for none
  * @param school     whose advice that is
  */
-public record Finding(String rule, Severity severity, String statement, String evidence, OptionalDouble atSeconds, double confidence,
-                      String toTry, String next, String school) {
+public record Finding(String rule, Severity severity, String statement, String evidence, OptionalDouble atSeconds,
+        double confidence,
+        String toTry, String next, String school) {
 
     /** Advice that the schools share. */
     public static final String SHARED_PRACTICE = "common practice";
@@ -28,6 +29,7 @@ public record Finding(String rule, Severity severity, String statement, String e
 
     /** {@return the confidence in words} */
     public String confidenceWords() {
-        return confidence >= 0.99 ? "sure" : confidence >= 0.9 ? "very likely" : confidence >= 0.7 ? "likely" : "possible";
+        return confidence >= 0.99 ? "sure"
+                : confidence >= 0.9 ? "very likely" : confidence >= 0.7 ? "likely" : "possible";
     }
 }

@@ -21,8 +21,9 @@ import org.grenu.core.quantity.Reported;
  * @param toTry      advice
  * @param next       the one change it asks for; empty when none
  */
-public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, String statement, String evidence,
-                   Optional<Fact> at, String toTry, String next) {
+public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, String statement,
+        String evidence,
+        Optional<Fact> at, String toTry, String next) {
 
     private static final int MOST_DECIMALS = 3;
     static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
@@ -40,31 +41,40 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
                 return Optional.empty();
             }
         }
-        OptionalDouble seconds = at.flatMap(fact -> fact.of(shot)).map(v -> OptionalDouble.of(v.value())).orElse(OptionalDouble.empty());
-        return Optional.of(new Finding(name, severity, filled(statement, shot), filled(evidence, shot), seconds, confidence,
-                filled(toTry, shot), filled(next, shot), school));
+        OptionalDouble seconds = at.flatMap(fact -> fact.of(shot))
+                .map(v -> OptionalDouble.of(v.value()))
+                .orElse(OptionalDouble.empty());
+        return Optional
+                .of(new Finding(name, severity, filled(statement, shot), filled(evidence, shot), seconds, confidence,
+                        filled(toTry, shot), filled(next, shot), school));
     }
 
     private String filled(String text, ShotContext shot) {
-        return PLACE.matcher(text).replaceAll(match -> Matcher.quoteReplacement(number(match.group(1), !match.group(2).isEmpty(), shot)));
+        return PLACE.matcher(text)
+                .replaceAll(match -> Matcher.quoteReplacement(number(match.group(1), !match.group(2).isEmpty(), shot)));
     }
 
     private String number(String name, boolean signed, ShotContext shot) {
         Fact fact = Facts.find(name).orElseThrow();
-        return fact.of(shot).map(v -> (signed && v.value() > 0 ? "+" : "") + Reported.fixed(v.value(), decimals(fact, v))).orElse("unknown");
+        return fact.of(shot)
+                .map(v -> (signed && v.value() > 0 ? "+" : "") + Reported.fixed(v.value(), decimals(fact, v)))
+                .orElse("unknown");
     }
 
     /** The fact's own; as many as were entered; and enough to tell it from the limit that it is held against. */
     private int decimals(Fact fact, FactValue value) {
         int decimals = fact.decimals();
         if (value.entered()) {
-            String exact = DecimalText.exact(Math.rint(value.value() * Math.pow(10, MOST_DECIMALS)) / Math.pow(10, MOST_DECIMALS));
+            String exact = DecimalText
+                    .exact(Math.rint(value.value() * Math.pow(10, MOST_DECIMALS)) / Math.pow(10, MOST_DECIMALS));
             int point = exact.indexOf('.');
             decimals = Math.max(decimals, point < 0 ? 0 : exact.length() - point - 1);
         }
         for (Condition condition : conditions) {
-            boolean compared = condition.fact().equals(fact) && (condition.sign() == Condition.Sign.ABOVE || condition.sign() == Condition.Sign.BELOW);
-            while (compared && decimals < MOST_DECIMALS && Reported.fixed(value.value(), decimals).equals(Reported.fixed(condition.limit(), decimals))
+            boolean compared = condition.fact().equals(fact)
+                    && (condition.sign() == Condition.Sign.ABOVE || condition.sign() == Condition.Sign.BELOW);
+            while (compared && decimals < MOST_DECIMALS
+                    && Reported.fixed(value.value(), decimals).equals(Reported.fixed(condition.limit(), decimals))
                     && value.value() != condition.limit()) {
                 decimals++;
             }

@@ -25,19 +25,24 @@ public record NextStep(String change, String reason, String school) {
     private static final double APART = 3;
 
     /**
-     * {@return the step that the gravest and surest finding asks for} What is unknown or hardly meant comes before any
+     * {@return the step that the gravest and surest finding asks for} What is unknown or hardly meant comes before
+     * any
      * advice but that of a fault; where nothing asks for a change, the shot's siblings say whether a repeat would.
      *
      * @param masses   the shot's
      * @param doubts   entries that were hardly meant
      * @param siblings shots of the same recipe, this one not among them
      */
-    public static NextStep of(List<Finding> findings, Masses masses, List<Plausibility.Doubt> doubts, Siblings siblings) {
+    public static NextStep of(List<Finding> findings, Masses masses, List<Plausibility.Doubt> doubts,
+            Siblings siblings) {
         if (!doubts.isEmpty()) {
-            return new NextStep("Check the " + Title.inSentence(doubts.get(0).field().title()), doubts.get(0).question() + " No advice is given before it is answered.", "");
+            return new NextStep("Check the " + Title.inSentence(doubts.get(0).field().title()),
+                    doubts.get(0).question() + " No advice is given before it is answered.", "");
         }
-        List<Finding> asking = findings.stream().filter(finding -> !finding.next().isEmpty())
-                .sorted(Comparator.comparing(Finding::severity).thenComparingDouble(Finding::confidence).reversed()).toList();
+        List<Finding> asking = findings.stream()
+                .filter(finding -> !finding.next().isEmpty())
+                .sorted(Comparator.comparing(Finding::severity).thenComparingDouble(Finding::confidence).reversed())
+                .toList();
         boolean fault = !asking.isEmpty() && asking.get(0).severity() == Severity.FAULT;
         Optional<NextStep> unknown = unknown(masses);
         if (unknown.isPresent() && !fault) {
@@ -49,35 +54,53 @@ public record NextStep(String change, String reason, String school) {
     private static Optional<NextStep> unknown(Masses masses) {
         List<Input> missing = masses.missing();
         boolean dose = missing.contains(Input.DOSE);
-        return dose || missing.contains(Input.BEVERAGE) ? Optional.of(new NextStep("Enter the " + (dose ? "dose" : "beverage mass"),
-                "Advice rests on dose and beverage mass; without them none is given.", "")) : Optional.empty();
+        return dose || missing.contains(Input.BEVERAGE)
+                ? Optional.of(new NextStep("Enter the " + (dose ? "dose" : "beverage mass"),
+                        "Advice rests on dose and beverage mass; without them none is given.", ""))
+                : Optional.empty();
     }
 
     private static NextStep advised(List<Finding> asking) {
         Finding first = asking.get(0);
-        Optional<Finding> other = asking.stream().skip(1).filter(finding -> finding.severity() == first.severity() && !finding.next().equals(first.next())
-                && !finding.school().equals(first.school()) && !finding.school().equals(Finding.SHARED_PRACTICE) && !first.school().equals(Finding.SHARED_PRACTICE)).findFirst();
-        return other.map(second -> new NextStep(first.next() + ", or " + second.next().substring(0, 1).toLowerCase(Locale.ROOT) + second.next().substring(1),
-                "Two schools ask for different changes. " + first.statement() + (second.statement().equals(first.statement()) ? "" : " " + second.statement()) + " Change only one of them.",
-                first.school() + "; " + second.school()))
+        Optional<Finding> other = asking.stream()
+                .skip(1)
+                .filter(finding -> finding.severity() == first.severity() && !finding.next().equals(first.next())
+                        && !finding.school().equals(first.school()) && !finding.school().equals(Finding.SHARED_PRACTICE)
+                        && !first.school().equals(Finding.SHARED_PRACTICE))
+                .findFirst();
+        return other
+                .map(second -> new NextStep(
+                        first.next() + ", or " + second.next().substring(0, 1).toLowerCase(Locale.ROOT)
+                                + second.next().substring(1),
+                        "Two schools ask for different changes. " + first.statement()
+                                + (second.statement().equals(first.statement()) ? "" : " " + second.statement())
+                                + " Change only one of them.",
+                        first.school() + "; " + second.school()))
                 .orElseGet(() -> new NextStep(first.next(), first.statement() + " Change only this.", first.school()));
     }
 
     private static NextStep repeat(Masses masses, Siblings siblings) {
         int shots = siblings.count() + 1;
         if (shots < ENOUGH) {
-            return new NextStep("Repeat this recipe", "Nothing asks for a change, and " + (shots == 1 ? "one shot does" : "two shots do") + " not show how much the next may differ.", "");
+            return new NextStep("Repeat this recipe", "Nothing asks for a change, and "
+                    + (shots == 1 ? "one shot does" : "two shots do") + " not show how much the next may differ.", "");
         }
         Optional<Double> yield = masses.brew().map(brew -> brew.asDosed().percent().value());
         if (yield.isPresent() && siblings.spread().isPresent() && siblings.spread().getAsDouble() > 0) {
             double off = yield.get() - siblings.mean().orElseThrow();
             if (Math.abs(off) > APART * siblings.spread().getAsDouble() * Math.sqrt(1 + 1.0 / siblings.count())) {
-                return new NextStep("Repeat this recipe", String.format(Locale.ROOT, "This shot extracted %s points %s than its %d siblings, which spread by %s: find out what was otherwise before changing anything.",
-                        Reported.fixed(Math.abs(off), 1), off > 0 ? "more" : "less", siblings.count(), Reported.fixed(siblings.spread().getAsDouble(), 2)), "");
+                return new NextStep("Repeat this recipe", String.format(Locale.ROOT,
+                        "This shot extracted %s points %s than its %d siblings, which spread by %s: find out what "
+                                + "was otherwise before changing anything.",
+                        Reported.fixed(Math.abs(off), 1), off > 0 ? "more" : "less", siblings.count(),
+                        Reported.fixed(siblings.spread().getAsDouble(), 2)), "");
             }
-            return new NextStep("Keep this recipe", String.format(Locale.ROOT, "Nothing asks for a change, and %d shots of it agree: their extraction spreads by %s points. A repeat would add little.",
+            return new NextStep("Keep this recipe", String.format(Locale.ROOT,
+                    "Nothing asks for a change, and %d shots of it agree: their extraction spreads by %s points. A "
+                            + "repeat would add little.",
                     shots, Reported.fixed(siblings.spread().getAsDouble(), 2)), "");
         }
-        return new NextStep("Keep this recipe", "Nothing asks for a change in " + shots + " shots of it. Strength readings would show how well they agree.", "");
+        return new NextStep("Keep this recipe", "Nothing asks for a change in " + shots
+                + " shots of it. Strength readings would show how well they agree.", "");
     }
 }

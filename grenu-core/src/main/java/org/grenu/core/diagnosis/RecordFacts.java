@@ -22,25 +22,38 @@ final class RecordFacts {
 
     static final List<Fact> ALL = List.of(
             new Fact("dose_g", 1, "dose", c -> number(c, SheetField.DOSE)),
-            new Fact("dose_off_g", 2, "dose less the dose meant, without sign", c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
+            new Fact("dose_off_g", 2, "dose less the dose meant, without sign",
+                    c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
             new Fact("dose_target_g", 1, "dose meant", c -> number(c, SheetField.DOSE_TARGET)),
             new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
-            new Fact("beverage_over_g", 1, "beverage mass less that meant", c -> beverageTarget(c).flatMap(meant ->
-                    c.measures().masses().beverage().flatMap(mass -> FactValue.of(mass.value() - meant.value())))),
-            new Fact("beverage_g", 1, "beverage mass", c -> c.measures().masses().beverage().flatMap(mass -> weighed(c, mass.value()))),
+            new Fact("beverage_over_g", 1, "beverage mass less that meant",
+                    c -> beverageTarget(c).flatMap(meant -> c.measures()
+                            .masses()
+                            .beverage()
+                            .flatMap(mass -> FactValue.of(mass.value() - meant.value())))),
+            new Fact("beverage_g", 1, "beverage mass",
+                    c -> c.measures().masses().beverage().flatMap(mass -> weighed(c, mass.value()))),
             new Fact("beverage_target_g", 1, "beverage mass meant", RecordFacts::beverageTarget),
             new Fact("ratio", 2, "brew ratio", c -> FactValue.of(c.measures().masses().ratio())),
             new Fact("age_days", 0, "days since roast", c -> FactValue.of(c.sheet().ageDays())),
-            new Fact("basket_over_g", 1, "dose above what the basket holds", c -> basket(c).flatMap(range -> off(c, range[1], 1))),
-            new Fact("basket_under_g", 1, "dose below what the basket takes", c -> basket(c).flatMap(range -> off(c, range[0], -1))),
-            new Fact("basket_from_g", 1, "the least dose the basket takes", c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[0])))),
-            new Fact("basket_to_g", 1, "the largest dose the basket holds", c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[1])))),
+            new Fact("basket_over_g", 1, "dose above what the basket holds",
+                    c -> basket(c).flatMap(range -> off(c, range[1], 1))),
+            new Fact("basket_under_g", 1, "dose below what the basket takes",
+                    c -> basket(c).flatMap(range -> off(c, range[0], -1))),
+            new Fact("basket_from_g", 1, "the least dose the basket takes",
+                    c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[0])))),
+            new Fact("basket_to_g", 1, "the largest dose the basket holds",
+                    c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[1])))),
             new Fact("temperature_c", 1, "set temperature", c -> number(c, SheetField.TEMPERATURE)),
-            new Fact("temperature_shown_c", 1, "mean temperature shown while the pump ran", c -> FactValue.of(ShotMeasures.measuredTemperature(c.measures().curve()))),
-            new Fact("temperature_off_c", 1, "that less the set temperature, without sign", RecordFacts::temperatureOff),
-            new Fact("boiling_point_c", 1, "boiling point at the altitude (ISO 2533, IAPWS)", RecordFacts::boilingPoint),
+            new Fact("temperature_shown_c", 1, "mean temperature shown while the pump ran",
+                    c -> FactValue.of(ShotMeasures.measuredTemperature(c.measures().curve()))),
+            new Fact("temperature_off_c", 1, "that less the set temperature, without sign",
+                    RecordFacts::temperatureOff),
+            new Fact("boiling_point_c", 1, "boiling point at the altitude (ISO 2533, IAPWS)",
+                    RecordFacts::boilingPoint),
             new Fact("above_boiling_c", 1, "set temperature less the boiling point", RecordFacts::aboveBoiling),
-            new Fact("grind_changed", 1, "change of the grind since the shot before, without sign", RecordFacts::grindChanged),
+            new Fact("grind_changed", 1, "change of the grind since the shot before, without sign",
+                    RecordFacts::grindChanged),
             new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, SheetField.PURGE)),
             new Fact("taste_under", 0, "taste words of too little extraction", c -> taste(c, UNDER)),
             new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, OVER)));
@@ -65,13 +78,15 @@ final class RecordFacts {
     /** How far the dose lies beyond that, in that direction. */
     private static Optional<FactValue> off(ShotContext context, double limit, int direction) {
         OptionalDouble dose = context.sheet().number(SheetField.DOSE);
-        return dose.isPresent() ? FactValue.entered(OptionalDouble.of(direction * (dose.getAsDouble() - limit))) : Optional.empty();
+        return dose.isPresent() ? FactValue.entered(OptionalDouble.of(direction * (dose.getAsDouble() - limit)))
+                : Optional.empty();
     }
 
     private static Optional<FactValue> difference(ShotContext context, SheetField of, SheetField less) {
         OptionalDouble a = context.sheet().number(of);
         OptionalDouble b = context.sheet().number(less);
-        return a.isPresent() && b.isPresent() ? FactValue.entered(OptionalDouble.of(a.getAsDouble() - b.getAsDouble())) : Optional.empty();
+        return a.isPresent() && b.isPresent() ? FactValue.entered(OptionalDouble.of(a.getAsDouble() - b.getAsDouble()))
+                : Optional.empty();
     }
 
     private static Optional<FactValue> off(ShotContext context, SheetField of, SheetField meant) {
@@ -84,19 +99,23 @@ final class RecordFacts {
 
     private static Optional<FactValue> beverageOff(ShotContext context) {
         Optional<FactValue> meant = beverageTarget(context);
-        return meant.isEmpty() ? Optional.empty() : context.measures().masses().beverage()
+        return meant.isEmpty() ? Optional.empty() : context.measures()
+                .masses()
+                .beverage()
                 .flatMap(mass -> weighed(context, Math.abs(mass.value() - meant.get().value())));
     }
 
     /** With all its digits where the mass was weighed; one read off the curve has none to spare. */
     private static Optional<FactValue> weighed(ShotContext context, double grams) {
-        return context.sheet().has(SheetField.BEVERAGE) ? FactValue.entered(OptionalDouble.of(grams)) : FactValue.of(grams);
+        return context.sheet().has(SheetField.BEVERAGE) ? FactValue.entered(OptionalDouble.of(grams))
+                : FactValue.of(grams);
     }
 
     private static Optional<FactValue> temperatureOff(ShotContext context) {
         OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
         OptionalDouble shown = ShotMeasures.measuredTemperature(context.measures().curve());
-        return set.isPresent() && shown.isPresent() ? FactValue.of(Math.abs(shown.getAsDouble() - set.getAsDouble())) : Optional.empty();
+        return set.isPresent() && shown.isPresent() ? FactValue.of(Math.abs(shown.getAsDouble() - set.getAsDouble()))
+                : Optional.empty();
     }
 
     private static Optional<FactValue> boilingPoint(ShotContext context) {
@@ -106,20 +125,29 @@ final class RecordFacts {
 
     private static Optional<FactValue> aboveBoiling(ShotContext context) {
         OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
-        return set.isEmpty() ? Optional.empty() : boilingPoint(context).flatMap(boiling -> FactValue.of(set.getAsDouble() - boiling.value()));
+        return set.isEmpty() ? Optional.empty()
+                : boilingPoint(context).flatMap(boiling -> FactValue.of(set.getAsDouble() - boiling.value()));
     }
 
     /** Only a change on the same grinder with the same coffee tells of what its burrs still hold. */
     private static Optional<FactValue> grindChanged(ShotContext context) {
         ShotSheet sheet = context.sheet();
         OptionalDouble now = sheet.number(SheetField.GRIND);
-        OptionalDouble then = context.before().filter(b -> b.text(SheetField.GRINDER).equals(sheet.text(SheetField.GRINDER)))
-                .map(b -> b.number(SheetField.GRIND)).orElse(OptionalDouble.empty());
-        return now.isPresent() && then.isPresent() ? FactValue.of(Math.abs(now.getAsDouble() - then.getAsDouble())) : Optional.empty();
+        OptionalDouble then = context.before()
+                .filter(b -> b.text(SheetField.GRINDER).equals(sheet.text(SheetField.GRINDER)))
+                .map(b -> b.number(SheetField.GRIND))
+                .orElse(OptionalDouble.empty());
+        return now.isPresent() && then.isPresent() ? FactValue.of(Math.abs(now.getAsDouble() - then.getAsDouble()))
+                : Optional.empty();
     }
 
     private static Optional<FactValue> taste(ShotContext context, Set<String> words) {
-        return context.sheet().text(SheetField.TASTE).flatMap(taste -> FactValue.of(
-                Arrays.stream(taste.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).filter(words::contains).distinct().count()));
+        return context.sheet()
+                .text(SheetField.TASTE)
+                .flatMap(taste -> FactValue.of(
+                        Arrays.stream(taste.toLowerCase(Locale.ROOT).split("[^\\p{L}]+"))
+                                .filter(words::contains)
+                                .distinct()
+                                .count()));
     }
 }

@@ -71,8 +71,9 @@ final class RulePackText {
             check(word, rest, number);
             rule.put(word, rest);
         } else {
-            throw new RulePackError(number, "“" + word + "” is not known here. A rule has the lines rule, severity, when, say, because, "
-                    + "at, try, next and sure.");
+            throw new RulePackError(number,
+                    "“" + word + "” is not known here. A rule has the lines rule, severity, when, say, because, "
+                            + "at, try, next and sure.");
         }
     }
 
@@ -88,18 +89,25 @@ final class RulePackText {
                 }
             }
         }
-        throw new RulePackError(number, "write a condition such as “when " + fact.name() + " > 10”, with >, <, known or unknown.");
+        throw new RulePackError(number,
+                "write a condition such as “when " + fact.name() + " > 10”, with >, <, known or unknown.");
     }
 
     private static Fact fact(String name, int number) {
-        return Facts.find(name).orElseThrow(() -> new RulePackError(number, "there is no fact “" + name + "”. " + near(name)));
+        return Facts.find(name)
+                .orElseThrow(() -> new RulePackError(number, "there is no fact “" + name + "”. " + near(name)));
     }
 
     /** Facts that share a word with what was written; who shares none is sent to the list. */
     private static String near(String name) {
         Set<String> words = new HashSet<>(Arrays.asList(name.split("_")));
-        List<String> near = Facts.all().stream().map(Fact::name).filter(known -> Arrays.stream(known.split("_"))
-                .anyMatch(word -> word.length() > 2 && words.contains(word))).limit(5).toList();
+        List<String> near = Facts.all()
+                .stream()
+                .map(Fact::name)
+                .filter(known -> Arrays.stream(known.split("_"))
+                        .anyMatch(word -> word.length() > 2 && words.contains(word)))
+                .limit(5)
+                .toList();
         return near.isEmpty() ? "docs/rules.md lists the facts." : "Perhaps " + String.join(", ", near) + "?";
     }
 
@@ -138,11 +146,14 @@ final class RulePackText {
         Set<String> wanting = new HashSet<>(Set.of("severity", "say"));
         wanting.removeAll(rule.keySet());
         if (!wanting.isEmpty() || conditions.isEmpty()) {
-            throw new RulePackError(ruleLine, "rule “" + ruleName + "” needs at least the lines severity, when and say.");
+            throw new RulePackError(ruleLine,
+                    "rule “" + ruleName + "” needs at least the lines severity, when and say.");
         }
         rules.add(new FindingRule(ruleName, severity(rule.get("severity"), ruleLine),
-                DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions, rule.get("say"), rule.getOrDefault("because", ""),
-                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)), rule.getOrDefault("try", ""), rule.getOrDefault("next", "")));
+                DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions, rule.get("say"),
+                rule.getOrDefault("because", ""),
+                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)), rule.getOrDefault("try", ""),
+                rule.getOrDefault("next", "")));
         rule.clear();
         conditions.clear();
         ruleName = "";

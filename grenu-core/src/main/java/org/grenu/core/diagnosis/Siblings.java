@@ -22,7 +22,9 @@ public record Siblings(int count, OptionalDouble mean, OptionalDouble spread) {
         if (known.length < 2) {
             return new Siblings(count, mean, OptionalDouble.empty());
         }
-        double squares = DoubleStream.of(known).map(yield -> (yield - mean.getAsDouble()) * (yield - mean.getAsDouble())).sum();
+        double squares = DoubleStream.of(known)
+                .map(yield -> (yield - mean.getAsDouble()) * (yield - mean.getAsDouble()))
+                .sum();
         return new Siblings(count, mean, OptionalDouble.of(Math.sqrt(squares / (known.length - 1))));
     }
 }

@@ -9,8 +9,9 @@ import java.util.Locale;
  * @param choices of a {@link FieldKind#CHOICE}
  * @param columns of {@link FieldKind#ROWS}
  */
-public record FieldForm(String key, String title, FieldKind kind, String unit, double low, double high, List<String> choices,
-                        List<RowColumn> columns) {
+public record FieldForm(String key, String title, FieldKind kind, String unit, double low, double high,
+        List<String> choices,
+        List<RowColumn> columns) {
 
     public FieldForm {
         choices = List.copyOf(choices);
@@ -19,7 +20,8 @@ public record FieldForm(String key, String title, FieldKind kind, String unit, d
 
     /** {@return an entry of that kind, without a unit} */
     public static FieldForm of(String key, String title, FieldKind kind) {
-        return new FieldForm(key, title, kind, "", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, List.of(), List.of());
+        return new FieldForm(key, title, kind, "", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, List.of(),
+                List.of());
     }
 
     /** {@return a number, or a list of numbers, in [low, high]} */

@@ -101,7 +101,9 @@ public final class FieldText {
     }
 
     static String choice(String title, List<String> choices, String text) {
-        return choices.stream().filter(choice -> choice.equalsIgnoreCase(text)).findFirst()
+        return choices.stream()
+                .filter(choice -> choice.equalsIgnoreCase(text))
+                .findFirst()
                 .orElseThrow(() -> new RefusedEntry(title + " must be one of: " + String.join(", ", choices) + "."));
     }
 
@@ -202,8 +204,11 @@ public final class FieldText {
             PhaseKind kind = PhaseKind.find(words[0]).orElse(null);
             OptionalDouble seconds = words.length == 2 ? DecimalText.parse(words[1]) : OptionalDouble.empty();
             if (kind == null || seconds.isEmpty()) {
-                throw new RefusedEntry("“" + shortened(part.strip()) + "” is not a phase and where it begins. Write it such as "
-                        + "“soak 4.2”. Known: " + Arrays.stream(PhaseKind.values()).map(PhaseKind::key).collect(Collectors.joining(", ")) + ".");
+                throw new RefusedEntry("“" + shortened(part.strip())
+                        + "” is not a phase and where it begins. Write it such as "
+                        + "“soak 4.2”. Known: "
+                        + Arrays.stream(PhaseKind.values()).map(PhaseKind::key).collect(Collectors.joining(", "))
+                        + ".");
             }
             if (!borders.isEmpty() && seconds.getAsDouble() <= borders.get(borders.size() - 1).seconds()) {
                 throw new RefusedEntry("Each phase must begin after the one before it.");
@@ -226,7 +231,8 @@ public final class FieldText {
             String[] words = part.strip().split("\\s+", 2);
             OptionalDouble seconds = DecimalText.parse(words[0]);
             if (seconds.isEmpty() || words.length < 2 || words[1].length() > LONGEST_TEXT / 10) {
-                throw new RefusedEntry("“" + shortened(part.strip()) + "” is not a note at a moment. Write it such as “12.5 first blond streak”.");
+                throw new RefusedEntry("“" + shortened(part.strip())
+                        + "” is not a note at a moment. Write it such as “12.5 first blond streak”.");
             }
             notes.add(new MomentNote(seconds.getAsDouble(), words[1].replaceAll("\\s+", " ").strip()));
         }
@@ -241,9 +247,12 @@ public final class FieldText {
         TreeSet<RepairKind> kinds = new TreeSet<>();
         for (String part : text.split("[;\\s]+")) {
             if (!part.isBlank()) {
-                kinds.add(RepairKind.find(part.strip()).orElseThrow(() -> new RefusedEntry("“" + shortened(part)
-                        + "” is not a kind of repair. Known: " + Arrays.stream(RepairKind.values())
-                        .map(RepairKind::key).collect(Collectors.joining(", ")) + ".")));
+                kinds.add(RepairKind.find(part.strip())
+                        .orElseThrow(() -> new RefusedEntry("“" + shortened(part)
+                                + "” is not a kind of repair. Known: " + Arrays.stream(RepairKind.values())
+                                        .map(RepairKind::key)
+                                        .collect(Collectors.joining(", "))
+                                + ".")));
             }
         }
         return List.copyOf(kinds);

@@ -39,7 +39,8 @@ public record Row(List<String> cells) {
 
     /** {@return the moment in that column, when known; a day alone is its begin} */
     public Optional<LocalDateTime> moment(int column) {
-        return words(column).map(text -> text.length() == 10 ? LocalDate.parse(text).atStartOfDay() : LocalDateTime.parse(text));
+        return words(column)
+                .map(text -> text.length() == 10 ? LocalDate.parse(text).atStartOfDay() : LocalDateTime.parse(text));
     }
 
     /** {@return the words in that column, when known} */

@@ -12,10 +12,13 @@ import java.util.List;
  * @param high     largest number
  * @param choices  words that are possible, of a choice
  */
-public record RowColumn(String title, Type type, String unit, boolean needed, double low, double high, List<String> choices) {
+public record RowColumn(String title, Type type, String unit, boolean needed, double low, double high,
+        List<String> choices) {
 
     /** What stands in it; words may only be the last column, since they hold spaces. */
-    public enum Type { NUMBER, DAY, MOMENT, CHOICE, WORDS }
+    public enum Type {
+        NUMBER, DAY, MOMENT, CHOICE, WORDS
+    }
 
     public RowColumn {
         choices = List.copyOf(choices);

@@ -36,15 +36,17 @@ final class RowText {
         boolean wordy = form.columns().get(columns - 1).type() == RowColumn.Type.WORDS;
         String[] cells = text.split("\\s+", wordy ? columns : -1);
         if (cells.length > columns) {
-            throw new RefusedEntry(form.title() + ": “" + FieldText.shortened(text) + "” has " + cells.length + " values; a row is "
-                    + described() + ".");
+            throw new RefusedEntry(
+                    form.title() + ": “" + FieldText.shortened(text) + "” has " + cells.length + " values; a row is "
+                            + described() + ".");
         }
         List<String> read = new ArrayList<>();
         for (int i = 0; i < columns; i++) {
             String cell = i < cells.length && !cells[i].equals(Row.UNKNOWN) ? cells[i].strip() : "";
             RowColumn column = form.columns().get(i);
             if (cell.isEmpty() && column.needed()) {
-                throw new RefusedEntry(form.title() + ": “" + FieldText.shortened(text) + "” lacks its " + column.title() + "; a row is "
+                throw new RefusedEntry(form.title() + ": “" + FieldText.shortened(text) + "” lacks its "
+                        + column.title() + "; a row is "
                         + described() + ".");
             }
             read.add(cell.isEmpty() ? "" : cell(column, cell));
@@ -55,7 +57,8 @@ final class RowText {
     private String described() {
         List<String> words = new ArrayList<>();
         for (RowColumn column : form.columns()) {
-            words.add(column.title() + (column.unit().isEmpty() ? "" : " in " + column.unit()) + (column.needed() ? "" : " (may be left out)"));
+            words.add(column.title() + (column.unit().isEmpty() ? "" : " in " + column.unit())
+                    + (column.needed() ? "" : " (may be left out)"));
         }
         return String.join(", ", words);
     }

@@ -8,7 +8,8 @@ import org.grenu.core.quantity.Measured;
 /**
  * The masses and the strength of one beverage, and what follows from them.
  *
- * <p>EY as dosed = c·m_b/m_d; EY dry = c·m_b/(m_d·(1 − w)). Uncertainty by the law of propagation for the product model
+ * <p>EY as dosed = c·m_b/m_d; EY dry = c·m_b/(m_d·(1 − w)). Uncertainty by the law of propagation for the product
+ * model
  * (JCGM 100:2008, 5.1.6): (u(EY)/EY)² = (u(c)/c)² + (u(m_b)/m_b)² + (u(m_d)/m_d)² + (u(w)/(1 − w))².
  *
  * @param dose     dry ground coffee, g, in (0, ∞)

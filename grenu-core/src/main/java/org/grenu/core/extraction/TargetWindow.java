@@ -1,7 +1,8 @@
 package org.grenu.core.extraction;
 
 /**
- * Where a beverage is meant to lie. The strength part is met only at some ratios: since c = EY/R, a window of strength
+ * Where a beverage is meant to lie. The strength part is met only at some ratios: since c = EY/R, a window of
+ * strength
  * and one of yield can exclude each other.
  *
  * @param yieldLow     least extraction yield as dosed, %

@@ -7,7 +7,8 @@ import java.util.Map;
 /**
  * Where a result's variance comes from.
  *
- * @param shares share of the variance per input, each in [0, 1]; they add up to 1, or all are 0 when there is no variance
+ * @param shares share of the variance per input, each in [0, 1]; they add up to 1, or all are 0 when there is no
+ *               variance
  */
 public record UncertaintyBudget(Map<Input, Double> shares) {
 

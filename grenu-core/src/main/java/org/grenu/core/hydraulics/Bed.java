@@ -13,7 +13,8 @@ public record Bed(double diameterMetres, double depthMetres) {
     /** @throws IllegalArgumentException if a length is not positive */
     public Bed {
         if (!(diameterMetres > 0) || !(depthMetres > 0)) {
-            throw new IllegalArgumentException("a bed needs a diameter and a depth, are " + diameterMetres + " and " + depthMetres);
+            throw new IllegalArgumentException(
+                    "a bed needs a diameter and a depth, are " + diameterMetres + " and " + depthMetres);
         }
     }
 
@@ -36,7 +37,8 @@ public record Bed(double diameterMetres, double depthMetres) {
 
     /** {@return the flow that Darcy's law gives, g/s} Arguments as in {@link #permeability}. */
     public double flow(double permeability, double bar, double celsius) {
-        double cubicMetres = permeability * area() * bar * PASCAL_PER_BAR / (Water.viscosity(celsius) / 1000 * depthMetres);
+        double cubicMetres = permeability * area() * bar * PASCAL_PER_BAR
+                / (Water.viscosity(celsius) / 1000 * depthMetres);
         return cubicMetres * Water.density(celsius) * 1000;
     }
 }

@@ -5,7 +5,8 @@ import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.NormalEquations;
 
 /**
- * A sign of a channel: the resistance fell abruptly, where erosion would have let it fall smoothly. Found as the step that
+ * A sign of a channel: the resistance fell abruptly, where erosion would have let it fall smoothly. Found as the step
+ * that
  * best explains ln r beside a smooth course; how much better than the smooth course alone gives its likelihood. A
  * likelihood, not a fact: a kinked hose or a knocked cup can look alike.
  *
@@ -31,9 +32,11 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
     /** {@return the clearest sign; empty when a smooth course explains the resistance as well} */
     static Optional<ChannelSign> of(Resistance resistance) {
         UniformCurve r = resistance.linear();
-        Optional<ChannelSign> best = search(resistance, resistance.from() + MARGIN_SECONDS, resistance.to() - MARGIN_SECONDS, COARSE_SECONDS);
+        Optional<ChannelSign> best = search(resistance, resistance.from() + MARGIN_SECONDS,
+                resistance.to() - MARGIN_SECONDS, COARSE_SECONDS);
         if (best.isPresent()) {
-            best = search(resistance, best.get().seconds - COARSE_SECONDS, best.get().seconds + COARSE_SECONDS, r.step());
+            best = search(resistance, best.get().seconds - COARSE_SECONDS, best.get().seconds + COARSE_SECONDS,
+                    r.step());
         }
         return best.filter(sign -> sign.likelihood >= LEAST_LIKELIHOOD && sign.fall >= LEAST_FALL);
     }
@@ -87,6 +90,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         // Bayesian information criterion: one more parameter, placed anywhere in the window.
         double logOdds = evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
         double fall = 1 - Math.exp(solution[3]);
-        return solution[3] < 0 ? Optional.of(new ChannelSign(t, fall, FALL_SECONDS, 1 / (1 + Math.exp(-logOdds)))) : Optional.empty();
+        return solution[3] < 0 ? Optional.of(new ChannelSign(t, fall, FALL_SECONDS, 1 / (1 + Math.exp(-logOdds))))
+                : Optional.empty();
     }
 }

@@ -19,8 +19,9 @@ import org.grenu.core.quantity.Measured;
  * @param channel      sign of a channel
  * @param balance      where the water went
  */
-public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> peak, double peakSeconds, Optional<Measured> erosion,
-                         Optional<Measured> permeability, Optional<ChannelSign> channel, Optional<WaterBalance> balance) {
+public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> peak, double peakSeconds,
+        Optional<Measured> erosion,
+        Optional<Measured> permeability, Optional<ChannelSign> channel, Optional<WaterBalance> balance) {
 
     private static final double LEAST_EROSION_SECONDS = 4;
     private static final double DEPTH_SHARE = 0.05;
@@ -35,8 +36,9 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
      * @param solids   g
      * @param dose     g
      */
-    public record Known(Optional<Bed> bed, Optional<Double> celsius, Optional<Measured> beverage, Optional<Measured> solids,
-                        Optional<Measured> dose) {
+    public record Known(Optional<Bed> bed, Optional<Double> celsius, Optional<Measured> beverage,
+            Optional<Measured> solids,
+            Optional<Measured> dose) {
     }
 
     /** {@return what the curves say of the puck} */
@@ -44,12 +46,14 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
         Optional<Resistance> resistance = Resistance.of(measures);
         Optional<WaterBalance> balance = WaterBalance.of(measures, known.beverage, known.solids, known.dose);
         if (resistance.isEmpty()) {
-            return new Hydraulics(resistance, Optional.empty(), Double.NaN, Optional.empty(), Optional.empty(), Optional.empty(), balance);
+            return new Hydraulics(resistance, Optional.empty(), Double.NaN, Optional.empty(), Optional.empty(),
+                    Optional.empty(), balance);
         }
         UniformCurve r = resistance.get().linear();
         int top = peak(r);
         double u = flowShare(measures, r.time(top)) * r.value(top);
-        return new Hydraulics(resistance, Optional.of(Measured.independent(r.value(top), u)), r.time(top), erosion(resistance.get(), r.time(top)),
+        return new Hydraulics(resistance, Optional.of(Measured.independent(r.value(top), u)), r.time(top),
+                erosion(resistance.get(), r.time(top)),
                 permeability(resistance.get(), measures, known), ChannelSign.of(resistance.get()), balance);
     }
 
@@ -70,7 +74,9 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
         return Double.isFinite(u / q) ? Math.abs(u / q) : 0;
     }
 
-    /** Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other. */
+    /**
+     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other.
+     */
     private static Optional<Measured> erosion(Resistance resistance, double peak) {
         UniformCurve r = resistance.linear();
         double middle = (peak + resistance.to()) / 2;

@@ -9,7 +9,8 @@ import org.grenu.core.curve.UniformCurve;
 
 /**
  * The puck's resistance over time, from pressure and cup-side flow. Defined only where flow is established: from
- * {@value #SETTLE_SECONDS} s after the first drip to pump off, above {@value #LEAST_FLOW} g/s and {@value #LEAST_BAR} bar;
+ * {@value #SETTLE_SECONDS} s after the first drip to pump off, above {@value #LEAST_FLOW} g/s and {@value #LEAST_BAR}
+ * bar;
  * NaN elsewhere.
  *
  * @param linear  p/q, bar·s/g
@@ -45,8 +46,10 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
             return Optional.empty();
         }
         UniformCurve q = flow.get();
-        // Smoothed alike and read as much earlier as the cup hears of it later: else every ramp would show as a fall of r.
-        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, pressure.get().step(), 2).smooth(pressure.get());
+        // Smoothed alike and read as much earlier as the cup hears of it later: else every ramp would show as a fall
+        // of r.
+        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, pressure.get().step(), 2)
+                .smooth(pressure.get());
         double[] linear = new double[q.size()];
         double[] squared = new double[q.size()];
         boolean any = false;
@@ -58,7 +61,8 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
             squared[i] = established ? p / (q.value(i) * q.value(i)) : Double.NaN;
             any |= established;
         }
-        return any ? Optional.of(new Resistance(q.withValues(linear), q.withValues(squared), smooth, from, to)) : Optional.empty();
+        return any ? Optional.of(new Resistance(q.withValues(linear), q.withValues(squared), smooth, from, to))
+                : Optional.empty();
     }
 
     /** {@return whether the pressure stood still from one time to another: else the quotient tells of the machine} */

@@ -10,9 +10,11 @@ import org.grenu.core.numbers.MonotoneCurve;
 import org.grenu.core.quantity.Measured;
 
 /**
- * What a valve lets through an open group at each of its positions: water weighed over a time, flow = grams/seconds. Free
+ * What a valve lets through an open group at each of its positions: water weighed over a time, flow = grams/seconds.
+ * Free
  * flow: a puck lets far less through. Repeats at a position are averaged; positions that are out of order are pooled
- * (weighted by 1/u²), since a valve does not turn back; between positions a monotone cubic runs. A position's uncertainty is
+ * (weighted by 1/u²), since a valve does not turn back; between positions a monotone cubic runs. A position's
+ * uncertainty is
  * the larger of the repeats' pooled spread and what weighing and timing leave, over √n; between positions it is
  * interpolated linearly.
  */
@@ -58,7 +60,8 @@ public final class ValveCalibration {
      * A position for a wanted flow.
      *
      * @param at   the position
-     * @param low  lower end of the positions that the uncertainty (k = 2) of calibration and flow leaves open, as far as they are reached
+     * @param low  lower end of the positions that the uncertainty (k = 2) of calibration and flow leaves open, as far
+     *             as they are reached
      * @param high upper end
      */
     public record Opening(double at, double low, double high) {
@@ -87,7 +90,10 @@ public final class ValveCalibration {
         byPosition.forEach((at, group) -> {
             List<Double> flows = group.stream().map(run -> run.grams / run.seconds).toList();
             double mean = mean(flows);
-            double instrument = group.stream().mapToDouble(run -> Math.hypot(weighingU / run.seconds, mean * TIMING_U / run.seconds)).max().orElse(0);
+            double instrument = group.stream()
+                    .mapToDouble(run -> Math.hypot(weighingU / run.seconds, mean * TIMING_U / run.seconds))
+                    .max()
+                    .orElse(0);
             positions.add(new Position(at, flows, mean, Math.max(pooled, instrument) / Math.sqrt(flows.size()), mean));
         });
         return Optional.of(new ValveCalibration(inOrder(positions)));
@@ -113,7 +119,9 @@ public final class ValveCalibration {
     private static List<Position> inOrder(List<Position> positions) {
         double[] flows = positions.stream().mapToDouble(Position::mean).toArray();
         double[] turned = positions.stream().mapToDouble(position -> -position.mean).toArray();
-        double[] weights = positions.stream().mapToDouble(position -> 1 / Math.max(1e-18, position.u * position.u)).toArray();
+        double[] weights = positions.stream()
+                .mapToDouble(position -> 1 / Math.max(1e-18, position.u * position.u))
+                .toArray();
         double[] up = IsotonicMeans.rising(flows, weights);
         double[] down = IsotonicMeans.rising(turned, weights);
         boolean rising = misfit(flows, up, weights, 1) <= misfit(flows, down, weights, -1);
@@ -141,7 +149,9 @@ public final class ValveCalibration {
 
     /** {@return positions whose runs are out of order with their neighbours by more than their uncertainty, k = 2} */
     public List<Position> outOfOrder() {
-        return positions.stream().filter(position -> Math.abs(position.mean - position.fitted) > 2 * position.u).toList();
+        return positions.stream()
+                .filter(position -> Math.abs(position.mean - position.fitted) > 2 * position.u)
+                .toList();
     }
 
     /** {@return the free flow at that position, g/s; empty outside the positions that were run} */

@@ -24,7 +24,8 @@ public final class Water {
     public static double density(double celsius) {
         require(celsius, 0, 150);
         double t = celsius;
-        return (999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12)))))
+        return (999.83952
+                + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12)))))
                 / (1 + 16.879850e-3 * t);
     }
 
@@ -46,7 +47,8 @@ public final class Water {
     }
 
     /**
-     * {@return the saturation pressure, kPa} Wagner and Pruß, J. Phys. Chem. Ref. Data 31 (2002) 387–535, equation 2.5.
+     * {@return the saturation pressure, kPa} Wagner and Pruß, J. Phys. Chem. Ref. Data 31 (2002) 387–535, equation
+     * 2.5.
      *
      * @param celsius in [0.01, 373], °C
      * @throws IllegalArgumentException if the temperature is outside the equation

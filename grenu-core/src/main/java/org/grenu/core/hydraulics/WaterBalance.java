@@ -26,7 +26,8 @@ public record WaterBalance(Measured pumped, Measured beverageWater, Measured kep
      * @param solids   dissolved in it, g; without it the beverage counts as water
      * @param dose     g
      */
-    static Optional<WaterBalance> of(CurveMeasures measures, Optional<Measured> beverage, Optional<Measured> solids, Optional<Measured> dose) {
+    static Optional<WaterBalance> of(CurveMeasures measures, Optional<Measured> beverage, Optional<Measured> solids,
+            Optional<Measured> dose) {
         Optional<UniformCurve> flow = measures.find(Channel.PUMP_FLOW);
         if (flow.isEmpty() || beverage.isEmpty() || measures.sparse()) {
             return Optional.empty();
@@ -47,6 +48,7 @@ public record WaterBalance(Measured pumped, Measured beverageWater, Measured kep
     }
 
     private static Measured less(Measured a, Measured b) {
-        return new Measured(a.value() - b.value(), Math.hypot(a.independent(), b.independent()), Math.hypot(a.shared(), b.shared()));
+        return new Measured(a.value() - b.value(), Math.hypot(a.independent(), b.independent()),
+                Math.hypot(a.shared(), b.shared()));
     }
 }

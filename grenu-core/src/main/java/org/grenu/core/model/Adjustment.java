@@ -14,7 +14,11 @@ public final class Adjustment {
     /** {@return p-values after S. Holm, Scand. J. Statist. 6, 1979, 65–70, in the order given} */
     public static List<Double> holm(List<Double> p) {
         int m = p.size();
-        int[] order = IntStream.range(0, m).boxed().sorted(Comparator.comparing(p::get)).mapToInt(Integer::intValue).toArray();
+        int[] order = IntStream.range(0, m)
+                .boxed()
+                .sorted(Comparator.comparing(p::get))
+                .mapToInt(Integer::intValue)
+                .toArray();
         Double[] adjusted = new Double[m];
         double least = 0;
         for (int k = 0; k < m; k++) {
@@ -30,6 +34,7 @@ public final class Adjustment {
      * @param means number of means, at least 2
      */
     public static double tukey(Estimate difference, int means) {
-        return StudentizedRange.upperTail(Math.abs(difference.value() / difference.se()) * Math.sqrt(2), means, difference.df());
+        return StudentizedRange.upperTail(Math.abs(difference.value() / difference.se()) * Math.sqrt(2), means,
+                difference.df());
     }
 }

@@ -4,7 +4,8 @@ import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.special.Gamma;
 
 /**
- * Expectations over s = √(χ²/ν), the ratio of an estimated to the true standard deviation, by Gauss–Legendre quadrature
+ * Expectations over s = √(χ²/ν), the ratio of an estimated to the true standard deviation, by Gauss–Legendre
+ * quadrature
  * over ln s.
  */
 final class ChiScale {
@@ -30,7 +31,10 @@ final class ChiScale {
                 x -> Math.exp(constant - df * fall(x)) * g.applyAsDouble(Math.exp(x)));
     }
 
-    /** How far the log density at ln s = x lies below its peak at 0, over ν; {@code expm1} keeps the digits near the peak. */
+    /**
+     * How far the log density at ln s = x lies below its peak at 0, over ν; {@code expm1} keeps the digits near the
+     * peak.
+     */
     private static double fall(double x) {
         return Math.expm1(2 * x) / 2 - x;
     }

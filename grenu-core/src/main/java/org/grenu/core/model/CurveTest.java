@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Where two groups of curves differ: Student's t at every point, held against the largest of all points when the groups'
+ * Where two groups of curves differ: Student's t at every point, held against the largest of all points when the
+ * groups'
  * labels are shuffled, so that a false alarm anywhere stays at its rate (max-T, P. H. Westfall, S. S. Young,
  * Resampling-Based Multiple Testing, 1993).
  *
@@ -48,7 +49,8 @@ public record CurveTest(List<Double> p) {
      * @param shuffles number of shuffles
      * @param seed     of the shuffling
      */
-    public static CurveTest of(double[][] curves, boolean[] first, List<int[]> blocks, double[] floors, int shuffles, long seed) {
+    public static CurveTest of(double[][] curves, boolean[] first, List<int[]> blocks, double[] floors, int shuffles,
+            long seed) {
         double[][] z = centred(curves, blocks);
         int n = z.length;
         int points = floors.length;
@@ -75,7 +77,9 @@ public record CurveTest(List<Double> p) {
             largest[k] = most;
         }
         Arrays.sort(largest);
-        return new CurveTest(Arrays.stream(seen).mapToObj(ratio -> (1.0 + countFrom(largest, ratio - 1e-12)) / (shuffles + 1)).toList());
+        return new CurveTest(Arrays.stream(seen)
+                .mapToObj(ratio -> (1.0 + countFrom(largest, ratio - 1e-12)) / (shuffles + 1))
+                .toList());
     }
 
     /** Share of each point's squares that lies between the groups: rises with t². Kept in {@code sums}. */

@@ -65,7 +65,8 @@ public record Design(int rows, List<Term> terms) {
         if (given.containsKey(term)) {
             return given.get(term);
         }
-        return term instanceof Term.Product product ? Term.Product.outer(code(product.first(), given), code(product.second(), given))
+        return term instanceof Term.Product product
+                ? Term.Product.outer(code(product.first(), given), code(product.second(), given))
                 : term.averaged();
     }
 
@@ -79,7 +80,10 @@ public record Design(int rows, List<Term> terms) {
         return row(with(given, term, term.at(level)));
     }
 
-    /** {@return what one more of the number changes, other terms at their average; only its own and its interactions' columns differ} */
+    /**
+     * {@return what one more of the number changes, other terms at their average; only its own and its
+     * interactions' columns differ}
+     */
     public double[] slope(Term.Numeric term) {
         return slope(term, Map.of());
     }

@@ -1,7 +1,8 @@
 package org.grenu.core.model;
 
 /**
- * Two one-sided tests that an effect lies within a margin of nought (D. J. Schuirmann, J. Pharmacokinet. Biopharm. 15,
+ * Two one-sided tests that an effect lies within a margin of nought (D. J. Schuirmann, J. Pharmacokinet. Biopharm.
+ * 15,
  * 1987, 657–680).
  *
  * @param above p-value against the effect being −margin or less

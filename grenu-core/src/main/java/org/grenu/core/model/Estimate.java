@@ -18,7 +18,8 @@ public record Estimate(double value, double se, double df) {
 
     /** {@return two-sided p-value against that value} */
     public double pAgainst(double other) {
-        return se == 0 ? value == other ? 1 : 0 : 2 * new TDistribution(df).cumulativeProbability(-Math.abs((value - other) / se));
+        return se == 0 ? value == other ? 1 : 0
+                : 2 * new TDistribution(df).cumulativeProbability(-Math.abs((value - other) / se));
     }
 
     /** {@return one-sided p-value for being larger than that value} */

@@ -99,7 +99,8 @@ public final class FixedFit implements ModelFit {
         if (residualDf() < 1 || !estimable(contrast)) {
             return Optional.empty();
         }
-        return Optional.of(new Estimate(whitened.value(contrast), deviation() * Math.sqrt(whitened.unscaledVariance(contrast)), residualDf()));
+        return Optional.of(new Estimate(whitened.value(contrast),
+                deviation() * Math.sqrt(whitened.unscaledVariance(contrast)), residualDf()));
     }
 
     @Override
@@ -109,6 +110,7 @@ public final class FixedFit implements ModelFit {
             return Optional.empty();
         }
         double squares = contrasts.stream().mapToDouble(whitened::value).map(v -> v * v).sum();
-        return Optional.of(new FTest(squares / contrasts.size() / (deviation() * deviation()), contrasts.size(), residualDf()));
+        return Optional.of(
+                new FTest(squares / contrasts.size() / (deviation() * deviation()), contrasts.size(), residualDf()));
     }
 }

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How many more rows are likely to answer whether an effect differs from nought or stays within a margin, if it is as large
+ * How many more rows are likely to answer whether an effect differs from nought or stays within a margin, if it is as
+ * large
  * as it now seems and the spread stays.
  *
  * @param more   number of rows to add; the most that was tried when {@code power} is still short
@@ -26,8 +27,10 @@ public record Forecast(int more, double power, List<Integer> repeat) {
     }
 
     /**
-     * {@return the forecast} With fixed effects each row is put where it narrows the contrast most. With a random intercept
-     * the study's pattern is repeated, groups and all: more rows in the same groups would not average their shifts out.
+     * {@return the forecast} With fixed effects each row is put where it narrows the contrast most. With a random
+     * intercept
+     * the study's pattern is repeated, groups and all: more rows in the same groups would not average their shifts
+     * out.
      *
      * @param contrast estimable
      * @param margin   in the response's unit, in [0, ∞)
@@ -35,18 +38,21 @@ public record Forecast(int more, double power, List<Integer> repeat) {
      * @param atMost   rows to try
      */
     public static Forecast of(ModelFit fit, double[] contrast, double margin, double alpha, int atMost) {
-        Estimate now = fit.estimate(contrast).orElseThrow(() -> new IllegalArgumentException("the data give no estimate of that contrast"));
+        Estimate now = fit.estimate(contrast)
+                .orElseThrow(() -> new IllegalArgumentException("the data give no estimate of that contrast"));
         return fit instanceof FixedFit fixed ? byRow(fixed, now, contrast, margin, alpha, atMost)
                 : byPattern(now, fit.design().rows(), margin, alpha, atMost);
     }
 
-    private static Forecast byRow(FixedFit fit, Estimate now, double[] contrast, double margin, double alpha, int atMost) {
+    private static Forecast byRow(FixedFit fit, Estimate now, double[] contrast, double margin, double alpha,
+            int atMost) {
         MoreRows rows = fit.moreRows(contrast);
         List<Integer> repeat = new ArrayList<>();
         double power = 0;
         while (repeat.size() < atMost && power < LIKELY) {
             repeat.add(rows.add());
-            power = Power.ofAnswer(now.value(), fit.deviation() * Math.sqrt(rows.variance()), now.df() + repeat.size(), margin, alpha);
+            power = Power.ofAnswer(now.value(), fit.deviation() * Math.sqrt(rows.variance()), now.df() + repeat.size(),
+                    margin, alpha);
         }
         return new Forecast(repeat.size(), power, repeat);
     }

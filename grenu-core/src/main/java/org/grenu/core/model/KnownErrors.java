@@ -39,7 +39,8 @@ public record KnownErrors(Samples weights, double spread) {
         }
         double[] weights = raw(u, high);
         double mean = Arrays.stream(weights).average().orElse(1);
-        return new KnownErrors(Double.isFinite(mean) ? Samples.of(Arrays.stream(weights).map(w -> w / mean).toArray()) : ones(y.size()), high);
+        return new KnownErrors(Double.isFinite(mean) ? Samples.of(Arrays.stream(weights).map(w -> w / mean).toArray())
+                : ones(y.size()), high);
     }
 
     private static double chi(Design design, Samples y, Samples u, double spread) {

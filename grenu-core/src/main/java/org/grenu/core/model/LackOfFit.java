@@ -12,7 +12,8 @@ public final class LackOfFit {
     }
 
     /**
-     * {@return the test; empty when no row is repeated, or none is left over for the model to miss} Rows are replicates when
+     * {@return the test; empty when no row is repeated, or none is left over for the model to miss} Rows are
+     * replicates when
      * the model sees no difference between them.
      */
     public static Optional<FTest> of(FixedFit fit, Samples y, Samples weights) {

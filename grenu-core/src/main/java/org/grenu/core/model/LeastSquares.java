@@ -84,7 +84,10 @@ final class LeastSquares {
         return solve(x, y, REFINEMENTS);
     }
 
-    /** {@return the solution, refined that many times} Well-conditioned models that are solved over and over need none. */
+    /**
+     * {@return the solution, refined that many times} Well-conditioned models that are solved over and over need
+     * none.
+     */
     static Solution solve(double[][] x, double[] y, int refinements) {
         LeastSquares least = new LeastSquares(x);
         int p = least.kept.size();

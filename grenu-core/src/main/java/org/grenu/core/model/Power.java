@@ -23,7 +23,8 @@ public final class Power {
 
     /**
      * {@return the chance of an answer: either the effect differs from nought, or it lies within the margin by two
-     * one-sided tests} Given the ratio of estimated to true deviation, there is no answer where the estimate falls between
+     * one-sided tests} Given the ratio of estimated to true deviation, there is no answer where the estimate falls
+     * between
      * the two regions; that chance is averaged over the ratio.
      *
      * @param margin in the effect's unit, in [0, ∞)

@@ -10,7 +10,8 @@ import org.grenu.core.numbers.Samples;
  * Xβ + b + ε, Var b = τ², Var ε = σ²/w, fitted by restricted maximum likelihood over the ratio λ = τ²/σ².
  *
  * <p>Degrees of freedom after Satterthwaite: 2v²/Var v, with v the contrast's variance and the covariance of (σ², τ²)
- * from the curvature of the restricted likelihood; for several contrasts at once after A. Kuznetsova, P. B. Brockhoff,
+ * from the curvature of the restricted likelihood; for several contrasts at once after A. Kuznetsova, P. B.
+ * Brockhoff,
  * R. H. B. Christensen, J. Stat. Softw. 82(13), 2017. Where τ² is estimated as nought, those of fixed effects.
  */
 public final class RandomInterceptFit implements ModelFit {
@@ -52,8 +53,10 @@ public final class RandomInterceptFit implements ModelFit {
      * @throws IllegalArgumentException if there are fewer than two groups, or not more rows than columns
      */
     public static RandomInterceptFit of(Design design, Samples y, Samples weights, Term.Levels groups) {
-        if (groups.levels().size() < 2 || y.size() != design.rows() || groups.rows() != design.rows() || !(weights.min() > 0)) {
-            throw new IllegalArgumentException("a random intercept needs two groups, and every row a response and a positive weight");
+        if (groups.levels().size() < 2 || y.size() != design.rows() || groups.rows() != design.rows()
+                || !(weights.min() > 0)) {
+            throw new IllegalArgumentException(
+                    "a random intercept needs two groups, and every row a response and a positive weight");
         }
         List<int[]> rows = new ArrayList<>();
         for (int g = 0; g < groups.levels().size(); g++) {
@@ -128,7 +131,8 @@ public final class RandomInterceptFit implements ModelFit {
         if (residualDf() < 1 || !estimable(contrast)) {
             return Optional.empty();
         }
-        return Optional.of(new Estimate(whitened.value(contrast), Math.sqrt(variance * whitened.unscaledVariance(contrast)), satterthwaite(contrast)));
+        return Optional.of(new Estimate(whitened.value(contrast),
+                Math.sqrt(variance * whitened.unscaledVariance(contrast)), satterthwaite(contrast)));
     }
 
     @Override
@@ -162,7 +166,7 @@ public final class RandomInterceptFit implements ModelFit {
         double tau = ratio * variance;
         double v = variance * whitened.unscaledVariance(contrast);
         double[] gradient = {slope(h -> whitened(variance * (1 + h), tau).unscaledVariance(contrast)) / variance,
-            slope(h -> whitened(variance, tau * (1 + h)).unscaledVariance(contrast)) / tau};
+                slope(h -> whitened(variance, tau * (1 + h)).unscaledVariance(contrast)) / tau};
         double spread = 0;
         for (int i = 0; i < 2; i++) {
             for (int j = 0; j < 2; j++) {
@@ -191,7 +195,8 @@ public final class RandomInterceptFit implements ModelFit {
         double tt = second(h -> deviance(variance, tau * (1 + h)), middle) / (tau * tau);
         double st = slope(h -> slope(k -> deviance(variance * (1 + h), tau * (1 + k)))) / (variance * tau);
         double determinant = ss * tt - st * st;
-        return new double[][] {{2 * tt / determinant, -2 * st / determinant}, {-2 * st / determinant, 2 * ss / determinant}};
+        return new double[][] {{2 * tt / determinant, -2 * st / determinant},
+                {-2 * st / determinant, 2 * ss / determinant}};
     }
 
     private static double second(Along f, double middle) {
@@ -221,7 +226,8 @@ public final class RandomInterceptFit implements ModelFit {
     /** The profiled criterion: σ² at its best for that ratio. */
     private double profiled(double lambda) {
         Whitened at = whitened(1, lambda);
-        return at.residualDf() * Math.log(at.solution().rss()) + at.solution().logDeterminant() + logDeterminantOfErrors(1, lambda);
+        return at.residualDf() * Math.log(at.solution().rss()) + at.solution().logDeterminant()
+                + logDeterminantOfErrors(1, lambda);
     }
 
     /** A coarse look over all ratios, then golden sections about the best; nought when that is better still. */

@@ -26,7 +26,8 @@ public final class RankCheck {
      * @param shuffles number of shuffles
      * @param seed     of the shuffling
      */
-    public static double p(Design full, Design reduced, double[] contrast, Samples y, List<int[]> groups, int shuffles, long seed) {
+    public static double p(Design full, Design reduced, double[] contrast, Samples y, List<int[]> groups, int shuffles,
+            long seed) {
         Samples ones = KnownErrors.ones(y.size());
         double[] ranks = new NaturalRanking().rank(FixedFit.of(reduced, y, ones).residuals());
         double[][] x = full.matrix();

@@ -48,7 +48,8 @@ public sealed interface Term {
     }
 
     /**
-     * One of several levels, such as a profile: a column for each level but the first, which the others are held against.
+     * One of several levels, such as a profile: a column for each level but the first, which the others are held
+     * against.
      *
      * @param levels in their order
      * @param level  index into levels, by row

@@ -84,7 +84,10 @@ final class Whitened {
         return inverse;
     }
 
-    /** A combination is determined when it is one of the model matrix's rows, but for rounding in proportion to the columns. */
+    /**
+     * A combination is determined when it is one of the model matrix's rows, but for rounding in proportion to the
+     * columns.
+     */
     boolean estimable(double[] contrast) {
         double[] a = solution.root(contrast);
         double length = Math.sqrt(Arrays.stream(a).map(v -> v * v).sum());
@@ -111,7 +114,8 @@ final class Whitened {
     }
 
     /**
-     * The term's contrasts for a type II test, each of variance σ² and independent of the others: the rows of QᵀX that
+     * The term's contrasts for a type II test, each of variance σ² and independent of the others: the rows of QᵀX
+     * that
      * belong to the term when it stands after all terms that do not contain it. None when nothing of it can be told.
      */
     List<double[]> typeTwo(Term term) {

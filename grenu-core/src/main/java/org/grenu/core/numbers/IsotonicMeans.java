@@ -1,8 +1,10 @@
 package org.grenu.core.numbers;
 
 /**
- * Weighted least squares under the condition that values never fall: neighbours that are out of order are pooled until
- * none is left. Reference: R. E. Barlow, D. J. Bartholomew, J. M. Bremner and H. D. Brunk, Statistical Inference under Order
+ * Weighted least squares under the condition that values never fall: neighbours that are out of order are pooled
+ * until
+ * none is left. Reference: R. E. Barlow, D. J. Bartholomew, J. M. Bremner and H. D. Brunk, Statistical Inference
+ * under Order
  * Restrictions (1972), the pool-adjacent-violators algorithm.
  */
 public final class IsotonicMeans {
@@ -24,7 +26,8 @@ public final class IsotonicMeans {
             blocks++;
             while (blocks > 1 && mean[blocks - 2] > mean[blocks - 1]) {
                 double sum = weight[blocks - 2] + weight[blocks - 1];
-                mean[blocks - 2] = (mean[blocks - 2] * weight[blocks - 2] + mean[blocks - 1] * weight[blocks - 1]) / sum;
+                mean[blocks - 2] = (mean[blocks - 2] * weight[blocks - 2] + mean[blocks - 1] * weight[blocks - 1])
+                        / sum;
                 weight[blocks - 2] = sum;
                 size[blocks - 2] += size[blocks - 1];
                 blocks--;

@@ -5,8 +5,10 @@ import java.util.OptionalDouble;
 
 /**
  * A curve through points that never turns back: piecewise cubic, rising (or falling) wherever the points do, with a
- * continuous slope. Slopes at the points begin as means of the neighbouring secants and are reduced where a piece would
- * overshoot. Reference: F. N. Fritsch and R. E. Carlson, SIAM J. Numer. Anal. 17 (1980) 238–246, method with the circle of
+ * continuous slope. Slopes at the points begin as means of the neighbouring secants and are reduced where a piece
+ * would
+ * overshoot. Reference: F. N. Fritsch and R. E. Carlson, SIAM J. Numer. Anal. 17 (1980) 238–246, method with the
+ * circle of
  * radius 3.
  */
 public final class MonotoneCurve {
@@ -81,7 +83,8 @@ public final class MonotoneCurve {
         double h = x[i + 1] - x[i];
         double t = (at - x[i]) / h;
         double u = 1 - t;
-        return y[i] * (1 + 2 * t) * u * u + h * slope[i] * t * u * u + y[i + 1] * t * t * (3 - 2 * t) - h * slope[i + 1] * t * t * u;
+        return y[i] * (1 + 2 * t) * u * u + h * slope[i] * t * u * u + y[i + 1] * t * t * (3 - 2 * t)
+                - h * slope[i + 1] * t * t * u;
     }
 
     /** {@return the x at which the curve has that height, the middle where it is flat; NaN where it never has} */

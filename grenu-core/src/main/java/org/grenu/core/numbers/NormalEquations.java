@@ -6,7 +6,10 @@ import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.QRDecomposition;
 
-/** Small least-squares problems, gathered sample by sample. Inputs are centred by their user, so the squares do no harm. */
+/**
+ * Small least-squares problems, gathered sample by sample. Inputs are centred by their user, so the squares do no
+ * harm.
+ */
 public final class NormalEquations {
 
     private final double[][] xx;

@@ -11,7 +11,9 @@ public final class Samples {
         this.values = values;
     }
 
-    /** {@return a column holding a copy of the values; a negative zero becomes zero, which files do not tell apart} */
+    /**
+     * {@return a column holding a copy of the values; a negative zero becomes zero, which files do not tell apart}
+     */
     public static Samples of(double... values) {
         return new Samples(Arrays.stream(values).map(v -> v + 0.0).toArray());
     }

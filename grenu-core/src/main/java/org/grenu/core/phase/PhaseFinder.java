@@ -13,7 +13,8 @@ import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Finds the phases in the pressure: it is split into straight pieces, and what they say of level and slope tells soak,
+ * Finds the phases in the pressure: it is split into straight pieces, and what they say of level and slope tells
+ * soak,
  * ramp, main phase and taper apart. The limits are relative to the shot's own height (common practice, no source).
  */
 final class PhaseFinder {
@@ -56,7 +57,10 @@ final class PhaseFinder {
         this.pressure = new UniformCurve(on, step, Samples.of(even));
     }
 
-    /** {@return where the phases begin; only the main phase and the drip-out when no pressure was logged; none without a pump} */
+    /**
+     * {@return where the phases begin; only the main phase and the drip-out when no pressure was logged; none
+     * without a pump}
+     */
     static List<PhaseBorder> find(CurveMeasures measures) {
         Optional<TimedEvent> on = measures.times().pumpOn();
         Optional<TimedEvent> off = measures.times().pumpOff();
@@ -67,7 +71,10 @@ final class PhaseFinder {
         List<PhaseBorder> borders = pressure.isPresent() && measures.peakPressure().orElse(0) > LEAST_PEAK
                 ? new PhaseFinder(measures, pressure.get(), on.get().seconds(), off.get().seconds()).whilePumping()
                 : withoutPressure(measures, on.get().seconds());
-        double end = measures.find(Channel.CUP_MASS).or(() -> pressure).map(UniformCurve::end).orElse(off.get().seconds());
+        double end = measures.find(Channel.CUP_MASS)
+                .or(() -> pressure)
+                .map(UniformCurve::end)
+                .orElse(off.get().seconds());
         if (end > off.get().seconds() + 0.5) {
             borders.add(new PhaseBorder(PhaseKind.DRIP_OUT, off.get().seconds()));
         }
@@ -118,7 +125,9 @@ final class PhaseFinder {
         return borders;
     }
 
-    /** A pump that gives an even flow, well below what it can, holds the flow: the pressure that follows is no ramp. */
+    /**
+     * A pump that gives an even flow, well below what it can, holds the flow: the pressure that follows is no ramp.
+     */
     private boolean flowHeld(double from, double to) {
         Optional<UniformCurve> flow = measures.find(Channel.PUMP_FLOW);
         if (flow.isEmpty() || to - from < FLOW_HELD_SECONDS) {
@@ -131,7 +140,10 @@ final class PhaseFinder {
         int third = held.length / 3;
         double early = Arrays.stream(held).limit(third).average().orElse(0);
         double late = Arrays.stream(held).skip(held.length - third).average().orElse(0);
-        return third > 3 && mean > 0.3 && mean < 0.6 * most && spread < 0.06 * mean && Math.abs(late - early) < Math.max(0.02 * mean, 3 * measures.uncertainty(Channel.PUMP_FLOW, from) * Math.sqrt(2.0 / third)) && slowsDown(from, to);
+        return third > 3 && mean > 0.3 && mean < 0.6 * most && spread < 0.06 * mean
+                && Math.abs(late - early) < Math.max(0.02 * mean,
+                        3 * measures.uncertainty(Channel.PUMP_FLOW, from) * Math.sqrt(2.0 / third))
+                && slowsDown(from, to);
     }
 
     /** Under an even flow the pressure nears its height ever more slowly; a ramp that is held rises evenly. */
@@ -162,8 +174,10 @@ final class PhaseFinder {
 
     /** The first piece near the height at which the pressure no longer rises. */
     private Optional<Piece> plateau() {
-        return pieces.stream().filter(p -> perSecond(p) < STILL_RISING && seconds(p) >= 0.6
-                && (p.at(p.first()) + p.at(p.last())) / 2 > 0.6 * peak).findFirst();
+        return pieces.stream()
+                .filter(p -> perSecond(p) < STILL_RISING && seconds(p) >= 0.6
+                        && (p.at(p.first()) + p.at(p.last())) / 2 > 0.6 * peak)
+                .findFirst();
     }
 
     /** Where the pressure came within a twentieth of the plateau's level. */
@@ -196,7 +210,10 @@ final class PhaseFinder {
         return ramp;
     }
 
-    /** Where the line of a piece and the line of the one after it meet, no farther from their border than a second or so. */
+    /**
+     * Where the line of a piece and the line of the one after it meet, no farther from their border than a second
+     * or so.
+     */
     private double bend(Piece piece) {
         int next = pieces.indexOf(piece) + 1;
         if (next >= pieces.size() || pieces.get(next).slope() == piece.slope()) {

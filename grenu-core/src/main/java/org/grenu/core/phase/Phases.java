@@ -66,7 +66,8 @@ public record Phases(List<Phase> phases, Origin origin) {
         for (int i = 0; i < borders.size(); i++) {
             PhaseBorder border = borders.get(i);
             double to = i + 1 < borders.size() ? borders.get(i + 1).seconds() : end;
-            phases.add(new Phase(border.kind(), border.seconds(), to, ending(border.kind(), to, measures, run), courses(measures, border.seconds(), to)));
+            phases.add(new Phase(border.kind(), border.seconds(), to, ending(border.kind(), to, measures, run),
+                    courses(measures, border.seconds(), to)));
         }
         return new Phases(phases, origin);
     }
@@ -81,17 +82,24 @@ public record Phases(List<Phase> phases, Origin origin) {
         return phases.stream().map(phase -> new PhaseBorder(phase.kind(), phase.from())).toList();
     }
 
-    /** The machine knows its steps; what happens within a step, wetting and the rise to its height, only the curves show. */
+    /**
+     * The machine knows its steps; what happens within a step, wetting and the rise to its height, only the curves
+     * show.
+     */
     private static List<PhaseBorder> byStep(List<PhaseBorder> found, PlannedRun run) {
         List<PhaseBorder> borders = new ArrayList<>();
         found.stream().filter(b -> b.kind() == PhaseKind.WETTING).forEach(borders::add);
         for (StepRun step : run.steps()) {
             PhaseKind kind = PhaseKind.ofStep(step.step().name());
             boolean first = step == run.steps().get(0);
-            double begin = first ? found.stream().filter(b -> b.kind() != PhaseKind.WETTING).mapToDouble(PhaseBorder::seconds)
-                    .findFirst().orElse(step.fromSeconds()) : step.fromSeconds();
+            double begin = first ? found.stream()
+                    .filter(b -> b.kind() != PhaseKind.WETTING)
+                    .mapToDouble(PhaseBorder::seconds)
+                    .findFirst()
+                    .orElse(step.fromSeconds()) : step.fromSeconds();
             Optional<PhaseBorder> main = within(found, PhaseKind.MAIN, begin, step.toSeconds());
-            boolean rises = kind == PhaseKind.MAIN && within(found, PhaseKind.RAMP, begin - TOGETHER_SECONDS, step.toSeconds()).isPresent();
+            boolean rises = kind == PhaseKind.MAIN
+                    && within(found, PhaseKind.RAMP, begin - TOGETHER_SECONDS, step.toSeconds()).isPresent();
             add(borders, rises ? PhaseKind.RAMP : kind, begin);
             if (rises && main.isPresent()) {
                 add(borders, PhaseKind.MAIN, main.get().seconds());
@@ -113,8 +121,11 @@ public record Phases(List<Phase> phases, Origin origin) {
 
     private static Ending ending(PhaseKind kind, double to, CurveMeasures measures, Optional<PlannedRun> run) {
         if (kind == PhaseKind.DRIP_OUT) {
-            return measures.times().lastDrip().filter(last -> last.seconds() < to - 0.5).map(last -> new Ending(Ending.Kind.MASS,
-                    String.format(Locale.ROOT, "cup mass still from %.1f s", last.seconds())))
+            return measures.times()
+                    .lastDrip()
+                    .filter(last -> last.seconds() < to - 0.5)
+                    .map(last -> new Ending(Ending.Kind.MASS,
+                            String.format(Locale.ROOT, "cup mass still from %.1f s", last.seconds())))
                     .orElse(new Ending(Ending.Kind.END_OF_LOG, "end of the log"));
         }
         Optional<TimedEvent> off = measures.times().pumpOff();
@@ -123,11 +134,14 @@ public record Phases(List<Phase> phases, Origin origin) {
             return new Ending(Ending.Kind.PUMP_OFF, Double.isNaN(mass) ? "pump off"
                     : String.format(Locale.ROOT, "pump off, %.1f g in cup", Math.max(0, mass)));
         }
-        if (kind == PhaseKind.WETTING && measures.times().pressureOnset().filter(o -> Math.abs(o.seconds() - to) < 0.3).isPresent()) {
+        if (kind == PhaseKind.WETTING
+                && measures.times().pressureOnset().filter(o -> Math.abs(o.seconds() - to) < 0.3).isPresent()) {
             return new Ending(Ending.Kind.CONDITION, "pressure builds");
         }
-        return run.flatMap(r -> r.steps().stream().filter(s -> Math.abs(s.toSeconds() - to) < TOGETHER_SECONDS).findFirst())
-                .map(Phases::ending).orElseGet(() -> inferred(kind, to, measures));
+        return run.flatMap(
+                r -> r.steps().stream().filter(s -> Math.abs(s.toSeconds() - to) < TOGETHER_SECONDS).findFirst())
+                .map(Phases::ending)
+                .orElseGet(() -> inferred(kind, to, measures));
     }
 
     private static Ending ending(StepRun step) {
@@ -149,7 +163,8 @@ public record Phases(List<Phase> phases, Origin origin) {
     private static Ending inferred(PhaseKind kind, double to, CurveMeasures measures) {
         double pressure = measures.find(Channel.PRESSURE).map(p -> p.at(to)).orElse(Double.NaN);
         return kind == PhaseKind.RAMP && Double.isFinite(pressure)
-                ? new Ending(Ending.Kind.CONDITION, String.format(Locale.ROOT, "%.1f bar reached", pressure)) : Ending.UNKNOWN;
+                ? new Ending(Ending.Kind.CONDITION, String.format(Locale.ROOT, "%.1f bar reached", pressure))
+                : Ending.UNKNOWN;
     }
 
     private static Map<Channel, Phase.Course> courses(CurveMeasures measures, double from, double to) {

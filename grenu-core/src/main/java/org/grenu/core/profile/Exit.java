@@ -85,8 +85,9 @@ public record Exit(Kind kind, double value) {
                 return new Exit(kind, DecimalText.parse(number).getAsDouble());
             }
         }
-        throw new IllegalArgumentException("“" + text.strip() + "” is not a way to end a step. Write it such as “8 s”, “22 g”, "
-                + "“2 s after drip”, “pressure above 8.5”, “flow below 1”.");
+        throw new IllegalArgumentException(
+                "“" + text.strip() + "” is not a way to end a step. Write it such as “8 s”, “22 g”, "
+                        + "“2 s after drip”, “pressure above 8.5”, “flow below 1”.");
     }
 
     /**

@@ -10,7 +10,8 @@ import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
 
 /**
- * A profile held against a shot: when each step ran, why it ended, and how close what was held came to what was meant.
+ * A profile held against a shot: when each step ran, why it ended, and how close what was held came to what was
+ * meant.
  * Where the machine logged its step, that is taken; otherwise the exits are looked for in the curves.
  *
  * @param profile   what was meant
@@ -36,10 +37,13 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
         }
         Walk walk = new Walk(profile, measures, on.get().seconds(), off.get().seconds());
         Optional<UniformCurve> logged = measures.find(Channel.STEP);
-        return Optional.of(new PlannedRun(profile, logged.isPresent() ? walk.logged(logged.get()) : walk.searched(), logged.isPresent()));
+        return Optional.of(new PlannedRun(profile, logged.isPresent() ? walk.logged(logged.get()) : walk.searched(),
+                logged.isPresent()));
     }
 
-    /** {@return the share of the run spent within tolerance, in [0, 1]; empty when nothing that was held is logged} */
+    /**
+     * {@return the share of the run spent within tolerance, in [0, 1]; empty when nothing that was held is logged}
+     */
     public OptionalDouble inside() {
         double inside = 0;
         double all = 0;
@@ -58,7 +62,8 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
         double before = 0;
         for (int i = 0; i < index; i++) {
             StepRun earlier = steps.get(i);
-            before = earlier.step().target() == run.step().target() ? earlier.step().targetAt(earlier.seconds(), before) : before;
+            before = earlier.step().target() == run.step().target() ? earlier.step().targetAt(earlier.seconds(), before)
+                    : before;
         }
         return run.step().targetAt(seconds - run.fromSeconds(), before);
     }
@@ -116,16 +121,21 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
 
         private Optional<Exit> met(ProfileStep step, double begin, double at) {
             Optional<Exit> found = Optional.empty();
-            for (double t = at - 2 * GRID; t <= at + LATE_SECONDS && found.filter(e -> e.kind() != Exit.Kind.TIME).isEmpty(); t += GRID) {
-                found = step.exit(state(t, begin - GRID)).or(found.isPresent() ? () -> step.exits().stream()
-                        .filter(e -> e.kind() == Exit.Kind.TIME).findFirst() : Optional::empty);
+            for (double t = at - 2 * GRID;
+                    t <= at + LATE_SECONDS && found.filter(e -> e.kind() != Exit.Kind.TIME).isEmpty(); t += GRID) {
+                found = step.exit(state(t, begin - GRID))
+                        .or(found.isPresent() ? () -> step.exits()
+                                .stream()
+                                .filter(e -> e.kind() == Exit.Kind.TIME)
+                                .findFirst() : Optional::empty);
             }
             return found;
         }
 
         private Exit.State state(double at, double begin) {
             double drip = measures.times().firstDrip().map(TimedEvent::seconds).orElse(Double.POSITIVE_INFINITY);
-            return new Exit.State(at - begin, at(Channel.PRESSURE, at), at(Channel.PUMP_FLOW, at), at(Channel.CUP_MASS, at), at - drip);
+            return new Exit.State(at - begin, at(Channel.PRESSURE, at), at(Channel.PUMP_FLOW, at),
+                    at(Channel.CUP_MASS, at), at - drip);
         }
 
         private double at(Channel channel, double seconds) {

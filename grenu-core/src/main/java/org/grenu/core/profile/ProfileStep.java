@@ -16,8 +16,9 @@ import java.util.OptionalDouble;
  * @param limit     most of the other quantity that is let through: flow in a pressure step, pressure in a flow step
  * @param exits     what ends it, whichever comes first; none: it lasts until the pump stops
  */
-public record ProfileStep(String name, Target target, OptionalDouble from, double to, double rampSeconds, double tolerance,
-                          OptionalDouble limit, List<Exit> exits) {
+public record ProfileStep(String name, Target target, OptionalDouble from, double to, double rampSeconds,
+        double tolerance,
+        OptionalDouble limit, List<Exit> exits) {
 
     public ProfileStep {
         exits = List.copyOf(exits);
@@ -30,7 +31,8 @@ public record ProfileStep(String name, Target target, OptionalDouble from, doubl
      */
     public double targetAt(double inStep, double before) {
         double start = from.orElse(before);
-        return rampSeconds <= 0 || inStep >= rampSeconds ? to : start + (to - start) * Math.max(0, inStep) / rampSeconds;
+        return rampSeconds <= 0 || inStep >= rampSeconds ? to
+                : start + (to - start) * Math.max(0, inStep) / rampSeconds;
     }
 
     /** {@return the exit that is met, if one is; a condition goes before the time limit} */

@@ -14,8 +14,10 @@ final class ProfileText {
 
     private static final String NUMBER = "(\\d+(?:[.,]\\d+)?)";
     private static final Pattern STEP = Pattern.compile("([^:]{1,40}):\\s*(pressure|flow)\\s+" + NUMBER
-            + "(?:\\s+to\\s+" + NUMBER + ")?(?:\\s+over\\s+" + NUMBER + "\\s*s)?(?:\\s*(?:±|\\+-|\\+/-)\\s*" + NUMBER + ")?"
-            + "(?:\\s*,\\s*(pressure|flow)\\s+at\\s+most\\s+" + NUMBER + ")?(?:\\s+until\\s+(.+))?", Pattern.CASE_INSENSITIVE);
+            + "(?:\\s+to\\s+" + NUMBER + ")?(?:\\s+over\\s+" + NUMBER + "\\s*s)?(?:\\s*(?:±|\\+-|\\+/-)\\s*" + NUMBER
+            + ")?"
+            + "(?:\\s*,\\s*(pressure|flow)\\s+at\\s+most\\s+" + NUMBER + ")?(?:\\s+until\\s+(.+))?",
+            Pattern.CASE_INSENSITIVE);
     private static final double USUAL_PRESSURE_TOLERANCE = 0.5;
     private static final double USUAL_FLOW_TOLERANCE = 0.3;
     private static final int MOST_STEPS = 40;
@@ -34,7 +36,8 @@ final class ProfileText {
             }
         }
         if (steps.isEmpty() || steps.size() > MOST_STEPS) {
-            throw new IllegalArgumentException("A profile has 1 to " + MOST_STEPS + " steps, this one has " + steps.size() + ".");
+            throw new IllegalArgumentException(
+                    "A profile has 1 to " + MOST_STEPS + " steps, this one has " + steps.size() + ".");
         }
         return new Profile(steps);
     }
@@ -53,9 +56,11 @@ final class ProfileText {
         double tolerance = matcher.group(6) == null
                 ? target == Target.PRESSURE ? USUAL_PRESSURE_TOLERANCE : USUAL_FLOW_TOLERANCE : value(matcher.group(6));
         if (matcher.group(7) != null && target(matcher.group(7)) == target) {
-            throw new IllegalArgumentException("Step " + number + " holds " + target.word() + ": it can limit only the other quantity.");
+            throw new IllegalArgumentException(
+                    "Step " + number + " holds " + target.word() + ": it can limit only the other quantity.");
         }
-        OptionalDouble limit = matcher.group(8) == null ? OptionalDouble.empty() : OptionalDouble.of(value(matcher.group(8)));
+        OptionalDouble limit = matcher.group(8) == null ? OptionalDouble.empty()
+                : OptionalDouble.of(value(matcher.group(8)));
         List<Exit> exits = matcher.group(9) == null ? List.of()
                 : Arrays.stream(matcher.group(9).split("\\s+or\\s+")).map(Exit::parse).toList();
         if (!(tolerance > 0) || to > 30) {
@@ -69,8 +74,10 @@ final class ProfileText {
     }
 
     private static double value(String number) {
-        return DecimalText.parse(number).orElseThrow(() -> new IllegalArgumentException("“" + (number.length() > 24 ? number.substring(0, 24) + "…" : number)
-                + "” is not a number that a step can hold."));
+        return DecimalText.parse(number)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + (number.length() > 24 ? number.substring(0, 24) + "…" : number)
+                                + "” is not a number that a step can hold."));
     }
 
     static String of(ProfileStep step) {
@@ -81,8 +88,11 @@ final class ProfileText {
             text.append(" over ").append(DecimalText.exact(step.rampSeconds())).append(" s");
         }
         text.append(" ±").append(DecimalText.exact(step.tolerance()));
-        step.limit().ifPresent(limit -> text.append(", ").append(step.target() == Target.PRESSURE ? "flow" : "pressure")
-                .append(" at most ").append(DecimalText.exact(limit)));
+        step.limit()
+                .ifPresent(limit -> text.append(", ")
+                        .append(step.target() == Target.PRESSURE ? "flow" : "pressure")
+                        .append(" at most ")
+                        .append(DecimalText.exact(limit)));
         if (!step.exits().isEmpty()) {
             text.append(" until ").append(String.join(" or ", step.exits().stream().map(Exit::text).toList()));
         }

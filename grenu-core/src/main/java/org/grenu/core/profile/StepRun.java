@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param inside      share of its time within the tolerance, in [0, 1]; NaN when not logged
  */
 public record StepRun(ProfileStep step, double fromSeconds, double toSeconds, StepEnding ending, Optional<Exit> exit,
-                      double distance, double inside) {
+        double distance, double inside) {
 
     /** {@return its length, s} */
     public double seconds() {

@@ -25,9 +25,11 @@ import org.grenu.core.hydraulics.Water;
  * @param coreRate      transfer coefficient of the cores, 1/s
  * @param saturation    most that the liquid can hold, g/mL
  */
-record BedSettings(int layers, double area, double depth, double porosity, double grainDiameter, double dragFactor, double viscosity,
-                   double absorbed, double unsettled, double settleSeconds, double compaction, double collapse, double erosion,
-                   double erosionVolume, double openSolids, double coreSolids, double openRate, double coreRate, double saturation) {
+record BedSettings(int layers, double area, double depth, double porosity, double grainDiameter, double dragFactor,
+        double viscosity,
+        double absorbed, double unsettled, double settleSeconds, double compaction, double collapse, double erosion,
+        double erosionVolume, double openSolids, double coreSolids, double openRate, double coreRate,
+        double saturation) {
 
     private static final double BASKET_GRAMS = 18;
     private static final double BULK_DENSITY = 0.45;
@@ -47,7 +49,8 @@ record BedSettings(int layers, double area, double depth, double porosity, doubl
         double fineness = Grains.at(Grains.REFERENCE_SETTING).coarseDiameter() / grains.coarseDiameter();
         double open = grains.openShare() * solids;
         return new BedSettings(30, area, dose / BULK_DENSITY / area, porosity, grains.sauterDiameter(),
-                650 * recipe.coffee().drag() * recipe.coffee().ageDrag(recipe.ageDays()), Water.viscosity(recipe.celsius()),
+                650 * recipe.coffee().drag() * recipe.coffee().ageDrag(recipe.ageDays()),
+                Water.viscosity(recipe.celsius()),
                 0.80 * dose, 5.0, 3.0, 0.10, collapse(grains), 1.4, 24, open, solids - open, 0.9 * arrhenius,
                 0.093 * fineness * arrhenius / recipe.coffee().hardness(), 0.32);
     }

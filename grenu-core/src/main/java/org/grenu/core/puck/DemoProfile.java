@@ -11,7 +11,8 @@ public enum DemoProfile {
             + "ramp: pressure 8.8 over 3 s ±0.8 until pressure above 8.5 or 6 s; main: pressure 8.8 ±0.5 until 22 g; "
             + "taper: pressure 8.8 to 5.5 over 10 s ±0.5"),
     /** Even pump flow, the pressure follows the puck. */
-    EVEN_FLOW("Even flow", "soak: pressure 3 ±0.6, flow at most 6 until 1 g or 20 s; main: flow 1.8 ±0.3, pressure at most 9.5"),
+    EVEN_FLOW("Even flow",
+            "soak: pressure 3 ±0.6, flow at most 6 until 1 g or 20 s; main: flow 1.8 ±0.3, pressure at most 9.5"),
     /** Low pressure throughout, for long and coarse shots. */
     LOW_SIX("Low six", "main: pressure 6 ±0.5");
 

@@ -11,7 +11,8 @@ import org.grenu.core.study.ShotSheet;
 
 /**
  * The demo study of the fictional Basalt Room: two coffees, four profiles, three grinds, two temperatures, one coffee
- * followed as it ages, repeats, and shots and logs that went wrong. Everything is simulated from fixed seeds and marked so.
+ * followed as it ages, repeats, and shots and logs that went wrong. Everything is simulated from fixed seeds and
+ * marked so.
  */
 public final class DemoStudy {
 
@@ -41,24 +42,30 @@ public final class DemoStudy {
         return List.of(
                 new Session(heron, NAME, LocalDateTime.of(2026, 5, 13, 9, 4), 16, List.of(
                         nine(2.4, 93), nine(2.2, 93), gentle(2.6, 93), nine(2.6, 93),
-                        gentle(2.4, 93).with(LogFlaw.KNOCKED_SCALE), nine(1.2, 93).faulty("choked: wrong notch after cleaning"),
+                        gentle(2.4, 93).with(LogFlaw.KNOCKED_SCALE),
+                        nine(1.2, 93).faulty("choked: wrong notch after cleaning"),
                         gentle(2.2, 93), nine(2.4, 90), gentle(2.4, 90).with(LogFlaw.SCALE_TIMED_OUT))),
                 new Session(heron, NAME, LocalDateTime.of(2026, 5, 14, 9, 7), 17, List.of(
                         nine(2.2, 93), nine(2.4, 93).with(LogFlaw.PRESSURE_SPIKE), nine(2.6, 93),
                         nine(4.4, 93).faulty("gusher: grinder still set for another coffee"),
-                        gentle(2.2, 93), gentle(2.6, 93), nine(2.4, 90).with(LogFlaw.FORGOTTEN_TARE), gentle(2.4, 90), gentle(2.4, 93))),
+                        gentle(2.2, 93), gentle(2.6, 93), nine(2.4, 90).with(LogFlaw.FORGOTTEN_TARE), gentle(2.4, 90),
+                        gentle(2.4, 93))),
                 new Session(heron, "Pressure and flow", LocalDateTime.of(2026, 5, 18, 14, 12), 21, List.of(
-                        even(2.4, 93), low(2.4, 93), even(2.4, 93).with(LogFlaw.SCALE_FROZEN), low(2.6, 93).with(LogFlaw.CLIPPED_PRESSURE),
-                        even(2.6, 93).with(LogFlaw.VESSEL_SWAP), low(2.4, 93).with(LogFlaw.GAP), even(2.2, 93).with(LogFlaw.CUP_LIFTED),
+                        even(2.4, 93), low(2.4, 93), even(2.4, 93).with(LogFlaw.SCALE_FROZEN),
+                        low(2.6, 93).with(LogFlaw.CLIPPED_PRESSURE),
+                        even(2.6, 93).with(LogFlaw.VESSEL_SWAP), low(2.4, 93).with(LogFlaw.GAP),
+                        even(2.2, 93).with(LogFlaw.CUP_LIFTED),
                         nine(2.4, 93).withChannel(), low(2.6, 93).with(LogFlaw.SCALE_LAG))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 19, 10, 30), 6, List.of(
                         nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CUP_PLACED_LATE), nine(2.4, 93))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 5, 26, 10, 31), 13, List.of(
                         nine(2.4, 93), nine(2.4, 93).with(LogFlaw.TIME_DISORDER), nine(2.4, 93))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 6, 2, 10, 28), 20, List.of(
-                        nine(2.4, 93).with(LogFlaw.PRESSURE_OFFSET), nine(2.4, 93), nine(2.4, 93).with(LogFlaw.DROPOUT))),
+                        nine(2.4, 93).with(LogFlaw.PRESSURE_OFFSET), nine(2.4, 93),
+                        nine(2.4, 93).with(LogFlaw.DROPOUT))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 6, 16, 10, 33), 34, List.of(
-                        nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CLOCK_RESET), nine(2.4, 93).with(LogFlaw.SCALE_SPIKE))));
+                        nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CLOCK_RESET),
+                        nine(2.4, 93).with(LogFlaw.SCALE_SPIKE))));
     }
 
     private static DemoShot pull(Session session, int index, List<DemoShot> before) {
@@ -66,7 +73,8 @@ public final class DemoStudy {
         Bag bag = session.bag;
         long number = before.stream().filter(shot -> shot.name().startsWith(bag.file)).count() + 1;
         double dose = 18.0 + new double[] {0, 0, 0.1, 0, -0.1, 0, 0.1}[index % 7];
-        PuckRecipe recipe = new PuckRecipe(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius, plan.profile.profile(), 37.6, 75);
+        PuckRecipe recipe = new PuckRecipe(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius,
+                plan.profile.profile(), 37.6, 75);
         SimulatedRig rig = new SimulatedRig(SEED + before.size());
         if (plan.channelled) {
             rig.withChannel(0.8);
@@ -78,23 +86,40 @@ public final class DemoStudy {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, session.study)
                 .with(SheetField.PULLED_AT, session.first.plusMinutes(9L * index).toString())
                 .with(SheetField.OPERATOR, "Operator " + (1 + index % 2))
-                .with(SheetField.SITE, "Basalt Room").with(SheetField.WATER, "Brew water 3").with(SheetField.SCALE, "S-1")
-                .with(SheetField.COFFEE, bag.coffeeName).with(SheetField.BAG, bag.name).with(SheetField.ROASTED_ON, bag.roastedOn).with(SheetField.GRINDER, "G-burr A")
-                .with(SheetField.GRIND, plan.grind).with(SheetField.PURGE, index % 4 == 3 ? 0 : 2)
+                .with(SheetField.SITE, "Basalt Room")
+                .with(SheetField.WATER, "Brew water 3")
+                .with(SheetField.SCALE, "S-1")
+                .with(SheetField.COFFEE, bag.coffeeName)
+                .with(SheetField.BAG, bag.name)
+                .with(SheetField.ROASTED_ON, bag.roastedOn)
+                .with(SheetField.GRINDER, "G-burr A")
+                .with(SheetField.GRIND, plan.grind)
+                .with(SheetField.PURGE, index % 4 == 3 ? 0 : 2)
                 .with(SheetField.TEMPERATURE, plan.celsius)
-                .with(SheetField.PROFILE, plan.profile.title()).with(SheetField.PROFILE_STEPS, plan.profile.profile().text())
-                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g ridgeless").with(SheetField.BASKET_CAPACITY, 18)
-                .with(SheetField.BED_DIAMETER, 58).with(SheetField.BED_DEPTH, 15).with(SheetField.DOSE_TARGET, 18)
-                .with(SheetField.DOSE, String.format(Locale.ROOT, "%.1f", dose)).with(SheetField.BEVERAGE_TARGET, 40)
-                .with(SheetField.MOISTURE, 1.8).with(SheetField.MOISTURE_U, 0.2)
-                .with(SheetField.REFRACTOMETER, "R-2").with(SheetField.SAMPLE_FILTERED, "yes")
-                .with(SheetField.FAULT, plan.fault).with(SheetField.SIMULATED, "yes");
+                .with(SheetField.PROFILE, plan.profile.title())
+                .with(SheetField.PROFILE_STEPS, plan.profile.profile().text())
+                .with(SheetField.MACHINE, "Rig 1")
+                .with(SheetField.BASKET, "18 g ridgeless")
+                .with(SheetField.BASKET_CAPACITY, 18)
+                .with(SheetField.BED_DIAMETER, 58)
+                .with(SheetField.BED_DEPTH, 15)
+                .with(SheetField.DOSE_TARGET, 18)
+                .with(SheetField.DOSE, String.format(Locale.ROOT, "%.1f", dose))
+                .with(SheetField.BEVERAGE_TARGET, 40)
+                .with(SheetField.MOISTURE, 1.8)
+                .with(SheetField.MOISTURE_U, 0.2)
+                .with(SheetField.REFRACTOMETER, "R-2")
+                .with(SheetField.SAMPLE_FILTERED, "yes")
+                .with(SheetField.FAULT, plan.fault)
+                .with(SheetField.SIMULATED, "yes");
         if (!shot.readings().isEmpty()) {
             String readings = shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
-            sheet = sheet.with(SheetField.READINGS, readings).with(SheetField.ZERO, shot.zero())
+            sheet = sheet.with(SheetField.READINGS, readings)
+                    .with(SheetField.ZERO, shot.zero())
                     .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
         }
-        return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(sheet, shot.log()), shot.truth());
+        return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(sheet, shot.log()),
+                shot.truth());
     }
 
     /**
@@ -130,7 +155,8 @@ public final class DemoStudy {
     }
 
     /** What is to be pulled; {@code flaw} is null when nothing goes wrong with the log. */
-    private record Plan(double grind, double celsius, DemoProfile profile, LogFlaw flaw, String fault, boolean channelled) {
+    private record Plan(double grind, double celsius, DemoProfile profile, LogFlaw flaw, String fault,
+            boolean channelled) {
 
         Plan with(LogFlaw other) {
             return new Plan(grind, celsius, profile, other, fault, channelled);

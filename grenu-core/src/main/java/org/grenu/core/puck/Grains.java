@@ -21,7 +21,8 @@ record Grains(double finesShare, double finesDiameter, double coarseDiameter) {
     /** {@return the grains at that setting; lower is finer} */
     static Grains at(double setting) {
         double coarser = setting - REFERENCE_SETTING;
-        return new Grains(Math.min(0.6, 0.16 * StrictMath.exp(-0.38 * coarser)), 40, 380 * StrictMath.exp(0.18 * coarser));
+        return new Grains(Math.min(0.6, 0.16 * StrictMath.exp(-0.38 * coarser)), 40,
+                380 * StrictMath.exp(0.18 * coarser));
     }
 
     /** {@return the Sauter mean diameter, which a bed's surface and hence its drag go by, m} */

@@ -11,7 +11,7 @@ package org.grenu.core.puck;
  * @param controlSeconds how fast the controller closes in on a pressure, s
  */
 record MachineSettings(double freeFlow, double stallBar, double reliefBar, double headspace, double compliance,
-                       double controlSeconds) {
+        double controlSeconds) {
 
     /** The profiling pump of the demo laboratory. */
     static final MachineSettings RIG_1 = new MachineSettings(7.2, 14, 11, 13, 0.7, 0.35);

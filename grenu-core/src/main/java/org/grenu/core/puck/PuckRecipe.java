@@ -14,8 +14,9 @@ import org.grenu.core.profile.Profile;
  * @param stopGrams   the pump stops when the scale shows this, g
  * @param stopSeconds the pump stops at the latest after this, s
  */
-public record PuckRecipe(SimulatedCoffee coffee, double ageDays, double doseGrams, double grind, double celsius, Profile profile,
-                         double stopGrams, double stopSeconds) {
+public record PuckRecipe(SimulatedCoffee coffee, double ageDays, double doseGrams, double grind, double celsius,
+        Profile profile,
+        double stopGrams, double stopSeconds) {
 
     /** @throws IllegalArgumentException if the simulator cannot answer for such a recipe */
     public PuckRecipe {
@@ -29,7 +30,8 @@ public record PuckRecipe(SimulatedCoffee coffee, double ageDays, double doseGram
 
     private static void require(double value, double low, double high, String name, String unit) {
         if (!(value >= low && value <= high)) {
-            throw new IllegalArgumentException(name + " must lie between " + low + " and " + high + " " + unit + ", is " + value);
+            throw new IllegalArgumentException(
+                    name + " must lie between " + low + " and " + high + " " + unit + ", is " + value);
         }
     }
 }

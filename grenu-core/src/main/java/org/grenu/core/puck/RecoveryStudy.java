@@ -19,7 +19,8 @@ import org.hipparchus.random.RandomGenerator;
 import org.hipparchus.random.Well19937c;
 
 /**
- * How well the analysis finds what the simulator knows: random coffees, doses, grinds, temperatures, profiles and stops;
+ * How well the analysis finds what the simulator knows: random coffees, doses, grinds, temperatures, profiles and
+ * stops;
  * a third of the logs clean, a third with one flaw, a third with two. The analysis sees the log alone: no profile, no
  * step numbers, no record.
  */
@@ -64,7 +65,9 @@ public final class RecoveryStudy {
         report.borders(truth.phases(), Phases.of(found, List.of(), Optional.empty()).borders());
         boolean unknowable = flaws.contains(LogFlaw.SCALE_TIMED_OUT);
         boolean right = unknowable ? found.beverage().isEmpty()
-                : found.beverage().filter(b -> Math.abs(b.value() - truth.beverageGrams()) <= BEVERAGE_GRAMS).isPresent();
+                : found.beverage()
+                        .filter(b -> Math.abs(b.value() - truth.beverageGrams()) <= BEVERAGE_GRAMS)
+                        .isPresent();
         report.beverage += right ? 1 : 0;
         report.repairs(flaws, found.repaired().repairs());
     }
@@ -74,7 +77,8 @@ public final class RecoveryStudy {
         List<LogFlaw> flaws = new ArrayList<>();
         while (flaws.size() < count) {
             LogFlaw flaw = LogFlaw.values()[random.nextInt(LogFlaw.values().length)];
-            boolean together = flaws.stream().anyMatch(other -> other.repairedBy().channel().equals(flaw.repairedBy().channel()));
+            boolean together = flaws.stream()
+                    .anyMatch(other -> other.repairedBy().channel().equals(flaw.repairedBy().channel()));
             if (!together) {
                 flaws.add(flaw);
             }
@@ -104,8 +108,9 @@ public final class RecoveryStudy {
         private void borders(List<PhaseBorder> truth, List<PhaseBorder> found) {
             boolean all = truth.size() == found.size();
             for (PhaseBorder border : truth) {
-                boolean near = found.stream().anyMatch(f -> f.kind() == border.kind()
-                        && Math.abs(f.seconds() - border.seconds()) <= BORDER_SECONDS);
+                boolean near = found.stream()
+                        .anyMatch(f -> f.kind() == border.kind()
+                                && Math.abs(f.seconds() - border.seconds()) <= BORDER_SECONDS);
                 int[] count = borders.computeIfAbsent(border.kind(), k -> new int[2]);
                 count[0] += near ? 1 : 0;
                 count[1]++;

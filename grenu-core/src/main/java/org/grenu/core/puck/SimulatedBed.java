@@ -118,7 +118,10 @@ final class SimulatedBed {
         solidsOut += wet() ? arriving : 0;
     }
 
-    /** Cores give their solids faster to liquid that runs faster past them, as the cube root (film theory, from memory). */
+    /**
+     * Cores give their solids faster to liquid that runs faster past them, as the cube root (film theory, from
+     * memory).
+     */
     private void transfer(double flow, double seconds) {
         double stirred = settings.coreRate() * StrictMath.cbrt(Math.max(0, flow) / REFERENCE_FLOW);
         double front = wetVolume / capacity;
@@ -145,7 +148,9 @@ final class SimulatedBed {
         return x / (1 + x);
     }
 
-    /** Swelling, compaction under the pressure lost above a layer, collapse of what was pressed too early, erosion. */
+    /**
+     * Swelling, compaction under the pressure lost above a layer, collapse of what was pressed too early, erosion.
+     */
     private void settle(double bar, double seconds) {
         int full = full();
         double total = SCREEN_RESISTANCE;

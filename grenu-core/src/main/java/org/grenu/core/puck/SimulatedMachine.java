@@ -39,7 +39,8 @@ final class SimulatedMachine {
         if (!full()) {
             wanted = now.target() == Target.FLOW ? aim : cap;
         } else if (now.target() == Target.PRESSURE) {
-            wanted = taken + settings.compliance() * (Math.min(aim, settings.reliefBar()) - pressure) / settings.controlSeconds();
+            wanted = taken + settings.compliance() * (Math.min(aim, settings.reliefBar()) - pressure)
+                    / settings.controlSeconds();
         } else {
             double most = Math.min(now.limit().orElse(99), settings.reliefBar());
             wanted = Math.min(aim, taken + settings.compliance() * (most - pressure) / settings.controlSeconds());

@@ -77,12 +77,14 @@ public final class SimulatedRig {
             SimulatedCoffee coffee = recipe.coffee();
             SimulatedCoffee prepared = new SimulatedCoffee(coffee.solubleShare() * (1 + 0.004 * random.nextGaussian()),
                     coffee.drag() * StrictMath.exp(SHOT_TO_SHOT * random.nextGaussian()), coffee.hardness());
-            PuckRecipe puck = new PuckRecipe(prepared, recipe.ageDays(), recipe.doseGrams(), recipe.grind(), recipe.celsius(),
+            PuckRecipe puck = new PuckRecipe(prepared, recipe.ageDays(), recipe.doseGrams(), recipe.grind(),
+                    recipe.celsius(),
                     recipe.profile(), recipe.stopGrams(), recipe.stopSeconds());
             BedSettings settings = BedSettings.of(puck);
             bed = new SimulatedBed(settings);
             MachineSettings rig = MachineSettings.RIG_1;
-            machine = new SimulatedMachine(rig, recipe.profile(), Math.max(4, rig.headspace() - 1.6 * (recipe.doseGrams() - 18)));
+            machine = new SimulatedMachine(rig, recipe.profile(),
+                    Math.max(4, rig.headspace() - 1.6 * (recipe.doseGrams() - 18)));
             scale = new SimulatedScale(random, flaws.contains(LogFlaw.SCALE_LAG) ? 1.0 + 0.6 * random.nextDouble()
                     : USUAL_SCALE_DELAY, STEP);
             density = Water.density(recipe.celsius()) / 1000;
@@ -111,9 +113,11 @@ public final class SimulatedRig {
             if (!flaws.isEmpty()) {
                 new FlawedLog(log, random, firstDrip, pumpOff).spoil(flaws);
             }
-            Truth truth = new Truth(cup, cupSolids, firstDrip, pumpOff, phases, waterPumped, bed.waterHeld(), List.copyOf(flaws));
+            Truth truth = new Truth(cup, cupSolids, firstDrip, pumpOff, phases, waterPumped, bed.waterHeld(),
+                    List.copyOf(flaws));
             SimulatedRefractometer refractometer = new SimulatedRefractometer(random);
-            return new SimulatedShot(log.rounded(logsSteps), refractometer.read(truth.strengthPercent(), 3), refractometer.zero(), truth);
+            return new SimulatedShot(log.rounded(logsSteps), refractometer.read(truth.strengthPercent(), 3),
+                    refractometer.zero(), truth);
         }
 
         private void advance(double t) {

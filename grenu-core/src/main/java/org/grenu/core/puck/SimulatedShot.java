@@ -27,7 +27,7 @@ public record SimulatedShot(ShotLog log, List<Double> readings, double zero, Tru
      * @param flaws            what went wrong with the log
      */
     public record Truth(double beverageGrams, double solidsGrams, double firstDripSeconds, double pumpOffSeconds,
-                        List<PhaseBorder> phases, double waterPumped, double waterInPuck, List<LogFlaw> flaws) {
+            List<PhaseBorder> phases, double waterPumped, double waterInPuck, List<LogFlaw> flaws) {
 
         /** {@return mass share of solids in the beverage, %; NaN when next to nothing came} */
         public double strengthPercent() {

@@ -5,7 +5,8 @@ import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.phase.PhaseKind;
 
 /**
- * Where the main phase truly began, from the pressure without noise: at 95 % of the height at which the ramp's rise came
+ * Where the main phase truly began, from the pressure without noise: at 95 % of the height at which the ramp's rise
+ * came
  * to its end, below 0.2 bar a second.
  */
 final class TruePhases {

@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
  */
 public final class DecimalText {
 
-    private static final Pattern DECIMAL = Pattern.compile("[+-]?(\\d{1,18}([.,]\\d{0,30})?|[.,]\\d{1,30})([eE][+-]?\\d{1,3})?");
+    private static final Pattern DECIMAL = Pattern
+            .compile("[+-]?(\\d{1,18}([.,]\\d{0,30})?|[.,]\\d{1,30})([eE][+-]?\\d{1,3})?");
 
     private static final int LONGEST = 60;
 
@@ -34,7 +35,10 @@ public final class DecimalText {
         return Double.toString(value);
     }
 
-    /** {@return the same, which tells nought below zero from nought above: for samples that are to come back to the last bit} */
+    /**
+     * {@return the same, which tells nought below zero from nought above: for samples that are to come back to the
+     * last bit}
+     */
     public static String toTheLastBit(double value) {
         return value == 0 && 1 / value < 0 ? "-0" : exact(value);
     }

@@ -4,13 +4,18 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 
-/** What is held equal between the shots that are compared. Another basis can give another answer, so each names its own. */
+/**
+ * What is held equal between the shots that are compared. Another basis can give another answer, so each names its
+ * own.
+ */
 public enum ComparisonBasis {
     /** The shots as they came, at what was set. */
     EQUAL_SETTING("setting", Optional.empty()),
     /** After the same time: cup mass read off each shot's own curve, what has no curve by regression on the time. */
     EQUAL_TIME("time", Optional.of(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF)),
-    /** In the same beverage mass: times read off each shot's own curve, what has no curve by regression on the mass. */
+    /**
+     * In the same beverage mass: times read off each shot's own curve, what has no curve by regression on the mass.
+     */
     EQUAL_BEVERAGE_MASS("beverage mass", Optional.of(StandardResponse.BEVERAGE)),
     /** At the same peak resistance, by regression. */
     EQUAL_RESISTANCE("resistance", Optional.of(StandardResponse.PEAK_RESISTANCE));

@@ -14,7 +14,8 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 
 /**
- * The basis of a comparison with the amount at which its shots are read, a beverage mass or a time that most of them reach:
+ * The basis of a comparison with the amount at which its shots are read, a beverage mass or a time that most of them
+ * reach:
  * a curve tells nothing beyond its end, and one short shot must not drag all others down to its own.
  *
  * @param basis    what is held equal
@@ -23,14 +24,18 @@ import org.grenu.core.quantity.Measured;
  */
 public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> tooShort) {
 
-    /** So many scaled median deviations below the median, and more than the amount makes a difference by, a shot is short (common practice). */
+    /**
+     * So many scaled median deviations below the median, and more than the amount makes a difference by, a shot is
+     * short (common practice).
+     */
     private static final double FAR = 4;
     private static final double TO_DEVIATION = 1.4826;
     /** More short shots than that are no exception. */
     private static final double MOST_SHORT = 0.25;
 
     /** They come about before the cup is full, so neither its mass nor the time can have made them. */
-    public static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE, StandardResponse.PEAK_RESISTANCE);
+    public static final Set<Response> EARLIER = Set.of(StandardResponse.FIRST_DRIP, StandardResponse.PEAK_PRESSURE,
+            StandardResponse.PEAK_RESISTANCE);
 
     /** {@return the ground on which those shots stand together} */
     public static MatchedBasis of(ComparisonBasis basis, List<MeasuredShot> shots) {
@@ -44,11 +49,13 @@ public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> 
             return new MatchedBasis(basis, Double.NaN, List.of());
         }
         double middle = median(amounts);
-        double deviation = TO_DEVIATION * median(Arrays.stream(amounts).map(a -> Math.abs(a - middle)).sorted().toArray());
+        double deviation = TO_DEVIATION
+                * median(Arrays.stream(amounts).map(a -> Math.abs(a - middle)).sorted().toArray());
         double least = middle - Math.max(2 * held.usualMargin(), FAR * deviation);
         List<MeasuredShot> tooShort = known.stream().filter(shot -> amount(held, shot) < least).toList();
         boolean few = tooShort.size() <= MOST_SHORT * amounts.length;
-        return new MatchedBasis(basis, Arrays.stream(amounts).filter(a -> !few || a >= least).min().orElseThrow(), few ? tooShort : List.of());
+        return new MatchedBasis(basis, Arrays.stream(amounts).filter(a -> !few || a >= least).min().orElseThrow(),
+                few ? tooShort : List.of());
     }
 
     private static double amount(StandardResponse held, MeasuredShot shot) {
@@ -62,7 +69,8 @@ public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> 
 
     /** {@return the amount in words, such as {@code 38.2 g}; empty where nothing is read off curves} */
     public String words() {
-        return Double.isNaN(at) ? "" : DecimalText.exact(Math.rint(at * 10) / 10) + " " + basis.heldEqual().map(StandardResponse::unit).orElse("");
+        return Double.isNaN(at) ? "" : DecimalText.exact(Math.rint(at * 10) / 10) + " "
+                + basis.heldEqual().map(StandardResponse::unit).orElse("");
     }
 
     /** {@return whether that response is read off the curves at the common amount} */
@@ -73,8 +81,11 @@ public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> 
 
     /** {@return the measure that has to enter the model for that response, if one has} */
     public Optional<Variable> covariate(Response response) {
-        return offTheCurve(response) || EARLIER.contains(response) && basis != ComparisonBasis.EQUAL_RESISTANCE ? Optional.empty()
-                : basis.heldEqual().filter(held -> held != response && !(isTime(held) && isTime(response))).map(Variable::of);
+        return offTheCurve(response) || EARLIER.contains(response) && basis != ComparisonBasis.EQUAL_RESISTANCE
+                ? Optional.empty()
+                : basis.heldEqual()
+                        .filter(held -> held != response && !(isTime(held) && isTime(response)))
+                        .map(Variable::of);
     }
 
     /** {@return the shot's value on this ground; empty when unknown} */
@@ -92,12 +103,17 @@ public record MatchedBasis(ComparisonBasis basis, double at, List<MeasuredShot> 
         }
         double baseline = mass.get().at(times.firstDrip().get().seconds());
         if (basis == ComparisonBasis.EQUAL_TIME) {
-            return times.pumpOn().map(on -> mass.get().at(on.seconds() + at) - baseline).filter(Double::isFinite)
-                    .map(grams -> Measured.independent(Math.max(0, grams), shot.measures().curve().uncertainty(Channel.CUP_MASS, at)));
+            return times.pumpOn()
+                    .map(on -> mass.get().at(on.seconds() + at) - baseline)
+                    .filter(Double::isFinite)
+                    .map(grams -> Measured.independent(Math.max(0, grams),
+                            shot.measures().curve().uncertainty(Channel.CUP_MASS, at)));
         }
         OptionalDouble reached = reached(mass.get(), times.firstDrip().get().seconds(), baseline + at);
-        return untilTheEnd(response).flatMap(convention -> start(convention, times)).flatMap(start -> reached.isEmpty() ? Optional.empty()
-                : Optional.of(Measured.independent(reached.getAsDouble() - start.seconds(), Math.hypot(start.u(), mass.get().step() / 2))));
+        return untilTheEnd(response).flatMap(convention -> start(convention, times))
+                .flatMap(start -> reached.isEmpty() ? Optional.empty()
+                        : Optional.of(Measured.independent(reached.getAsDouble() - start.seconds(),
+                                Math.hypot(start.u(), mass.get().step() / 2))));
     }
 
     private static boolean isTime(Response response) {

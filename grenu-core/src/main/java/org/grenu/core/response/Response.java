@@ -20,7 +20,10 @@ public sealed interface Response permits StandardResponse, OwnResponse {
         return unit().equals("%") ? "points" : unit();
     }
 
-    /** {@return half the width of the zone in which a difference makes none in practice, in its unit; editable by the user} */
+    /**
+     * {@return half the width of the zone in which a difference makes none in practice, in its unit; editable by
+     * the user}
+     */
     double usualMargin();
 
     /** {@return the shot's value; empty when unknown} */

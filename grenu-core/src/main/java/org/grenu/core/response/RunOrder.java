@@ -8,7 +8,10 @@ import java.util.List;
 import java.util.Map;
 import org.grenu.core.study.SheetField;
 
-/** When the compared shots were pulled with respect to each other: what drifts, such as a grinder that warms up, goes with it. */
+/**
+ * When the compared shots were pulled with respect to each other: what drifts, such as a grinder that warms up,
+ * goes with it.
+ */
 public final class RunOrder {
 
     /** Name of the order in commands. */
@@ -17,7 +20,9 @@ public final class RunOrder {
     private RunOrder() {
     }
 
-    /** {@return the place of each shot among those, from 1, as a variable; a shot whose moment is unknown has none} */
+    /**
+     * {@return the place of each shot among those, from 1, as a variable; a shot whose moment is unknown has none}
+     */
     public static Variable among(List<MeasuredShot> shots) {
         Map<String, String> places = new LinkedHashMap<>();
         inOrder(shots).forEach(shot -> places.putIfAbsent(shot.name(), Integer.toString(places.size() + 1)));
@@ -34,7 +39,9 @@ public final class RunOrder {
         return new Variable.Placed("first_of_day", "First of the day", false, places);
     }
 
-    /** {@return the shots that were the first of their day on their machine among these; none where every shot was} */
+    /**
+     * {@return the shots that were the first of their day on their machine among these; none where every shot was}
+     */
     public static List<MeasuredShot> firstOfSession(List<MeasuredShot> shots) {
         Map<String, MeasuredShot> first = new LinkedHashMap<>();
         List<MeasuredShot> ordered = inOrder(shots);
@@ -44,13 +51,15 @@ public final class RunOrder {
 
     /** {@return those whose moment is known, the earliest first} */
     public static List<MeasuredShot> inOrder(List<MeasuredShot> shots) {
-        List<MeasuredShot> ordered = new ArrayList<>(shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent()).toList());
+        List<MeasuredShot> ordered = new ArrayList<>(
+                shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent()).toList());
         ordered.sort(Comparator.comparing((MeasuredShot shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN)));
         return ordered;
     }
 
     /** {@return day and machine of the shot, which make a session} */
     public static String session(MeasuredShot shot) {
-        return shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " " + shot.sheet().text(SheetField.MACHINE).orElse("");
+        return shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " "
+                + shot.sheet().text(SheetField.MACHINE).orElse("");
     }
 }

@@ -17,7 +17,8 @@ import org.grenu.core.quantity.Measured;
 import org.grenu.core.study.ShotMeasures;
 
 /**
- * The responses every shot can have. Margins: extraction yield, strength and times as in the trade (common practice, no
+ * The responses every shot can have. Margins: extraction yield, strength and times as in the trade (common practice,
+ * no
  * source); the others are ours.
  */
 public enum StandardResponse implements Response {
@@ -36,7 +37,8 @@ public enum StandardResponse implements Response {
     PEAK_RESISTANCE("Peak resistance, p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
     EROSION("Erosion", "%/s", 0.5, shot -> shot.measures().hydraulics().erosion()),
     TEMPERATURE_SHOWN("Temperature shown", "°C", 1, shot -> shown(shot)),
-    KEPT_WATER("Kept water", "g/g", 0.1, shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
+    KEPT_WATER("Kept water", "g/g", 0.1,
+            shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
     BEVERAGE("Beverage mass", "g", 0.5, shot -> shot.measures().masses().beverage()),
     RATIO("Brew ratio, 1 to", "", 0.05, shot -> shot.measures().masses().ratio()),
     SOLIDS("Dissolved solids", "g", 0.1, shot -> shot.measures().masses().solids());
@@ -65,12 +67,18 @@ public enum StandardResponse implements Response {
 
     /** {@return the response with that name in files and commands} */
     public static Optional<Response> find(String key) {
-        return Arrays.stream(values()).filter(response -> response.key().equals(key)).map(Response.class::cast).findFirst();
+        return Arrays.stream(values())
+                .filter(response -> response.key().equals(key))
+                .map(Response.class::cast)
+                .findFirst();
     }
 
     /** {@return the shot's time by that convention} */
     public static StandardResponse time(TimeConvention convention) {
-        return Arrays.stream(values()).filter(response -> response.convention.equals(Optional.of(convention))).findFirst().orElseThrow();
+        return Arrays.stream(values())
+                .filter(response -> response.convention.equals(Optional.of(convention)))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** {@return the responses a comparison begins with} */
@@ -115,22 +123,30 @@ public enum StandardResponse implements Response {
     private static Optional<Measured> time(MeasuredShot shot, TimeConvention convention) {
         ShotTimes times = shot.measures().curve().times();
         OptionalDouble seconds = convention.of(times);
-        return seconds.isPresent() ? Optional.of(Measured.independent(seconds.getAsDouble(), convention.uncertainty(times).orElse(0))) : Optional.empty();
+        return seconds.isPresent()
+                ? Optional.of(Measured.independent(seconds.getAsDouble(), convention.uncertainty(times).orElse(0)))
+                : Optional.empty();
     }
 
     private static Optional<Measured> firstDrip(MeasuredShot shot) {
         ShotTimes times = shot.measures().curve().times();
-        return times.pumpOn().flatMap(on -> times.firstDrip().map(drip ->
-                Measured.independent(drip.seconds() - on.seconds(), Math.hypot(on.u(), drip.u()))));
+        return times.pumpOn()
+                .flatMap(on -> times.firstDrip()
+                        .map(drip -> Measured.independent(drip.seconds() - on.seconds(),
+                                Math.hypot(on.u(), drip.u()))));
     }
 
     private static Optional<Measured> shown(MeasuredShot shot) {
         OptionalDouble celsius = ShotMeasures.measuredTemperature(shot.measures().curve());
-        return celsius.isPresent() ? Optional.of(Measured.independent(celsius.getAsDouble(), shot.measures().curve().noise().getOrDefault(Channel.TEMPERATURE, 0.0))) : Optional.empty();
+        return celsius.isPresent() ? Optional.of(Measured.independent(celsius.getAsDouble(),
+                shot.measures().curve().noise().getOrDefault(Channel.TEMPERATURE, 0.0))) : Optional.empty();
     }
 
     private static Optional<Measured> pressure(MeasuredShot shot, OptionalDouble bar) {
         CurveMeasures curve = shot.measures().curve();
-        return bar.isPresent() ? Optional.of(Measured.independent(bar.getAsDouble(), curve.noise().getOrDefault(Channel.PRESSURE, 0.0))) : Optional.empty();
+        return bar.isPresent()
+                ? Optional
+                        .of(Measured.independent(bar.getAsDouble(), curve.noise().getOrDefault(Channel.PRESSURE, 0.0)))
+                : Optional.empty();
     }
 }

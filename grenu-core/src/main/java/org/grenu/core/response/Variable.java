@@ -134,7 +134,8 @@ public sealed interface Variable {
 
         @Override
         public OptionalDouble number(MeasuredShot shot) {
-            return numeric ? level(shot).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty()) : OptionalDouble.empty();
+            return numeric ? level(shot).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty())
+                    : OptionalDouble.empty();
         }
 
         @Override

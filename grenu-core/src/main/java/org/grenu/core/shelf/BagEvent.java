@@ -38,6 +38,7 @@ public record BagEvent(LocalDate day, Kind kind, OptionalDouble grams, String re
 
     /** {@return the event in a row of {@link ShelfField#LIFE}} */
     static BagEvent of(Row row) {
-        return new BagEvent(row.day(0).orElseThrow(), Kind.valueOf(row.words(1).orElseThrow().toUpperCase(Locale.ROOT)), row.number(2), row.words(3).orElse(""));
+        return new BagEvent(row.day(0).orElseThrow(), Kind.valueOf(row.words(1).orElseThrow().toUpperCase(Locale.ROOT)),
+                row.number(2), row.words(3).orElse(""));
     }
 }

@@ -10,7 +10,8 @@ import java.util.OptionalLong;
 import org.grenu.core.entry.Entries;
 
 /**
- * What happened to a bag, and how old its coffee is by the clock that freezing stops. Whole days: a bag frozen and thawed
+ * What happened to a bag, and how old its coffee is by the clock that freezing stops. Whole days: a bag frozen and
+ * thawed
  * on one day did not age less.
  *
  * @param events by day; of one day in the order they were entered
@@ -69,7 +70,10 @@ public record BagLife(List<BagEvent> events) {
         return days;
     }
 
-    /** {@return days since roast on that day, without those it was frozen; empty when the roast date is unknown or later} */
+    /**
+     * {@return days since roast on that day, without those it was frozen; empty when the roast date is unknown or
+     * later}
+     */
     public OptionalLong ageDays(LocalDate on) {
         Optional<LocalDate> roasted = first(BagEvent.Kind.ROASTED);
         return roasted.isEmpty() || on.isBefore(roasted.get()) ? OptionalLong.empty()
@@ -78,15 +82,18 @@ public record BagLife(List<BagEvent> events) {
 
     /** {@return whether it lies in the freezer on that day} */
     public boolean frozenOn(LocalDate day) {
-        return frozen().stream().anyMatch(span -> !day.isBefore(span.from) && span.to.filter(end -> !day.isBefore(end)).isEmpty());
+        return frozen().stream()
+                .anyMatch(span -> !day.isBefore(span.from) && span.to.filter(end -> !day.isBefore(end)).isEmpty());
     }
 
     /** {@return what cannot be so, in sentences; empty when all can} */
     public List<String> contradictions() {
         List<String> found = new ArrayList<>();
         Optional<LocalDate> roasted = first(BagEvent.Kind.ROASTED);
-        roasted.ifPresent(day -> events.stream().filter(event -> event.day().isBefore(day)).forEach(event ->
-                found.add("It was " + event.kind().title() + " on " + event.day() + ", before it was roasted on " + day + ".")));
+        roasted.ifPresent(day -> events.stream()
+                .filter(event -> event.day().isBefore(day))
+                .forEach(event -> found.add("It was " + event.kind().title() + " on " + event.day()
+                        + ", before it was roasted on " + day + ".")));
         if (events.stream().filter(event -> event.kind() == BagEvent.Kind.ROASTED).count() > 1) {
             found.add("It was roasted more than once; the first date counts.");
         }
@@ -100,8 +107,10 @@ public record BagLife(List<BagEvent> events) {
             }
             frozen = event.kind() == BagEvent.Kind.FROZEN || frozen && event.kind() != BagEvent.Kind.THAWED;
         }
-        first(BagEvent.Kind.USED_UP).ifPresent(end -> events.stream().filter(event -> event.day().isAfter(end)).forEach(event ->
-                found.add("It was " + event.kind().title() + " on " + event.day() + ", after it was used up on " + end + ".")));
+        first(BagEvent.Kind.USED_UP).ifPresent(end -> events.stream()
+                .filter(event -> event.day().isAfter(end))
+                .forEach(event -> found.add("It was " + event.kind().title() + " on " + event.day()
+                        + ", after it was used up on " + end + ".")));
         return found;
     }
 }

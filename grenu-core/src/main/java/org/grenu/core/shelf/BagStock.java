@@ -19,22 +19,32 @@ import org.grenu.core.study.ShotSheet;
  * @param withoutDose  of those, how many have no dose written down: they make the rest look larger than it is
  * @param usualDose    median of dose and purge together, g; empty without a dose
  */
-public record BagStock(OptionalDouble net, double doses, double purges, double waste, double portioned, int shots, int withoutDose,
-                       OptionalDouble usualDose) {
+public record BagStock(OptionalDouble net, double doses, double purges, double waste, double portioned, int shots,
+        int withoutDose,
+        OptionalDouble usualDose) {
 
     /** {@return the stock of that bag after those shots from it} */
     public static BagStock of(Entries bag, List<ShotSheet> shots) {
         double doses = shots.stream().mapToDouble(shot -> shot.number(SheetField.DOSE).orElse(0)).sum();
         double purges = shots.stream().mapToDouble(shot -> shot.number(SheetField.PURGE).orElse(0)).sum();
         double waste = bag.rows(ShelfField.WASTE).stream().mapToDouble(row -> row.needed(1)).sum();
-        double portioned = BagLife.of(bag).events().stream().filter(event -> event.kind() == BagEvent.Kind.PORTIONED)
-                .mapToDouble(event -> event.grams().orElse(0)).sum();
+        double portioned = BagLife.of(bag)
+                .events()
+                .stream()
+                .filter(event -> event.kind() == BagEvent.Kind.PORTIONED)
+                .mapToDouble(event -> event.grams().orElse(0))
+                .sum();
         int without = (int) shots.stream().filter(shot -> !shot.has(SheetField.DOSE)).count();
-        double[] each = shots.stream().filter(shot -> shot.has(SheetField.DOSE))
-                .mapToDouble(shot -> shot.number(SheetField.DOSE).orElseThrow() + shot.number(SheetField.PURGE).orElse(0)).sorted().toArray();
+        double[] each = shots.stream()
+                .filter(shot -> shot.has(SheetField.DOSE))
+                .mapToDouble(
+                        shot -> shot.number(SheetField.DOSE).orElseThrow() + shot.number(SheetField.PURGE).orElse(0))
+                .sorted()
+                .toArray();
         OptionalDouble usual = each.length == 0 ? OptionalDouble.empty()
                 : OptionalDouble.of((each[(each.length - 1) / 2] + each[each.length / 2]) / 2);
-        return new BagStock(bag.number(ShelfField.NET_MASS), doses, purges, waste, portioned, shots.size(), without, usual);
+        return new BagStock(bag.number(ShelfField.NET_MASS), doses, purges, waste, portioned, shots.size(), without,
+                usual);
     }
 
     /** {@return what is left, g, never less than nothing; empty when the net mass is unknown} */

@@ -12,7 +12,10 @@ import org.grenu.core.strength.ReadingLine;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 
-/** A shot's record joined by what its coffee and gear were on that day. An entry of the record itself always goes first. */
+/**
+ * A shot's record joined by what its coffee and gear were on that day. An entry of the record itself always goes
+ * first.
+ */
 final class Completion {
 
     private final Shelf shelf;
@@ -37,7 +40,8 @@ final class Completion {
             number(SheetField.COLOUR_GROUND, coffee.number(ShelfField.COLOUR_GROUND));
             number(SheetField.DENSITY, coffee.number(ShelfField.DENSITY));
         });
-        version(ShelfKind.GRINDER).ifPresent(grinder -> text(SheetField.BURRS, grinder.entries().text(ShelfField.BURRS)));
+        version(ShelfKind.GRINDER)
+                .ifPresent(grinder -> text(SheetField.BURRS, grinder.entries().text(ShelfField.BURRS)));
         version(ShelfKind.WATER).ifPresent(water -> {
             number(SheetField.HARDNESS, water.entries().number(ShelfField.HARDNESS));
             number(SheetField.ALKALINITY, water.entries().number(ShelfField.ALKALINITY));
@@ -50,7 +54,8 @@ final class Completion {
             number(SheetField.SCALE_LAG, scale.entries().number(ShelfField.SCALE_LAG));
         });
         version(ShelfKind.REFRACTOMETER).ifPresent(instrument -> refractometer(instrument.entries()));
-        version(ShelfKind.SITE).ifPresent(site -> number(SheetField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
+        version(ShelfKind.SITE)
+                .ifPresent(site -> number(SheetField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
         machine();
         return builder == null ? recorded : builder.build();
     }
@@ -95,20 +100,30 @@ final class Completion {
         text(SheetField.REFRACTOMETER_READS, instrument.text(ShelfField.READS));
         ReadingLine line = Calibrations.readingLine(instrument);
         if (!line.equals(ReadingLine.STRENGTH)) {
-            text(SheetField.REFRACTOMETER_LINE, Optional.of(line.numbers().stream().map(DecimalText::exact).collect(Collectors.joining("; "))));
+            text(SheetField.REFRACTOMETER_LINE,
+                    Optional.of(line.numbers().stream().map(DecimalText::exact).collect(Collectors.joining("; "))));
         }
     }
 
     /** An order counts as drawn only where every study that the shot belongs to says so. */
     private void order() {
-        List<String> said = recorded.studies().stream().map(study -> shelf.find(ShelfKind.STUDY, study)
-                .flatMap(item -> item.entries().entry(ShelfField.ORDER_DRAWN)).orElse("")).distinct().toList();
-        text(SheetField.ORDER_DRAWN, said.size() == 1 && !said.get(0).isEmpty() ? Optional.of(said.get(0)) : Optional.empty());
+        List<String> said = recorded.studies()
+                .stream()
+                .map(study -> shelf.find(ShelfKind.STUDY, study)
+                        .flatMap(item -> item.entries().entry(ShelfField.ORDER_DRAWN))
+                        .orElse(""))
+                .distinct()
+                .toList();
+        text(SheetField.ORDER_DRAWN,
+                said.size() == 1 && !said.get(0).isEmpty() ? Optional.of(said.get(0)) : Optional.empty());
     }
 
     private void machine() {
-        recorded.text(SheetField.MACHINE).flatMap(name -> shelf.find(ShelfKind.MACHINE, name)).filter(item -> item.versions().size() > 1)
-                .ifPresent(item -> text(SheetField.MACHINE_VERSION, version(ShelfKind.MACHINE).map(ShelfVersion::label)));
+        recorded.text(SheetField.MACHINE)
+                .flatMap(name -> shelf.find(ShelfKind.MACHINE, name))
+                .filter(item -> item.versions().size() > 1)
+                .ifPresent(
+                        item -> text(SheetField.MACHINE_VERSION, version(ShelfKind.MACHINE).map(ShelfVersion::label)));
     }
 
     private void number(SheetField field, OptionalDouble value) {

@@ -16,7 +16,10 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotMeasures;
 import org.grenu.core.study.ShotSheet;
 
-/** A shot's conditions as a card to pull others by: all that is to be kept equal, the curve to follow, and what came of it. */
+/**
+ * A shot's conditions as a card to pull others by: all that is to be kept equal, the curve to follow, and what came
+ * of it.
+ */
 public final class RecipeCard {
 
     private static final double CORRIDOR_STEP_SECONDS = 0.5;
@@ -37,14 +40,23 @@ public final class RecipeCard {
             card = with(card, SheetField.DOSE_TARGET, sheet.number(SheetField.DOSE), 1);
         }
         if (!card.has(SheetField.BEVERAGE_TARGET)) {
-            card = with(card, SheetField.BEVERAGE_TARGET, measures.masses().beverage().map(mass -> OptionalDouble.of(mass.value())).orElse(OptionalDouble.empty()), 1);
+            card = with(card, SheetField.BEVERAGE_TARGET,
+                    measures.masses()
+                            .beverage()
+                            .map(mass -> OptionalDouble.of(mass.value()))
+                            .orElse(OptionalDouble.empty()),
+                    1);
         }
         card = card.with(ShelfField.FROM_SHOT, Integer.toString(number)).with(ShelfField.CLOCK, clock.title());
         card = with(card, ShelfField.TIME_MEANT, clock.of(measures.curve().times()), 1);
         Optional<Brew> brew = measures.masses().brew();
-        card = with(card, ShelfField.STRENGTH_MEANT, brew.map(made -> OptionalDouble.of(made.strength().value())).orElse(OptionalDouble.empty()), 2);
-        card = with(card, ShelfField.YIELD_MEANT, brew.map(made -> OptionalDouble.of(made.asDosed().percent().value())).orElse(OptionalDouble.empty()), 1);
-        return card.with(ShelfField.PRESSURE_CORRIDOR, corridor(measures, Channel.PRESSURE)).with(ShelfField.FLOW_CORRIDOR, corridor(measures, Channel.CUP_FLOW));
+        card = with(card, ShelfField.STRENGTH_MEANT,
+                brew.map(made -> OptionalDouble.of(made.strength().value())).orElse(OptionalDouble.empty()), 2);
+        card = with(card, ShelfField.YIELD_MEANT,
+                brew.map(made -> OptionalDouble.of(made.asDosed().percent().value())).orElse(OptionalDouble.empty()),
+                1);
+        return card.with(ShelfField.PRESSURE_CORRIDOR, corridor(measures, Channel.PRESSURE))
+                .with(ShelfField.FLOW_CORRIDOR, corridor(measures, Channel.CUP_FLOW));
     }
 
     private static Entries with(Entries card, Field field, OptionalDouble value, int decimals) {
@@ -54,7 +66,8 @@ public final class RecipeCard {
     /** The curve from pump on to pump off at even steps, on a clock that begins at pump on. */
     private static String corridor(ShotMeasures measures, Channel channel) {
         Optional<UniformCurve> curve = measures.curve().find(channel);
-        if (curve.isEmpty() || measures.curve().times().pumpOn().isEmpty() || measures.curve().times().pumpOff().isEmpty()) {
+        if (curve.isEmpty() || measures.curve().times().pumpOn().isEmpty()
+                || measures.curve().times().pumpOff().isEmpty()) {
             return "";
         }
         double on = measures.curve().times().pumpOn().get().seconds();
@@ -64,19 +77,22 @@ public final class RecipeCard {
         for (double at = on; at <= off + 1e-9; at += step) {
             double value = curve.get().at(at);
             if (Double.isFinite(value)) {
-                points.add(Reported.fixed(at - on, 1).replace('\u2212', '-') + " " + Reported.fixed(Math.max(0, value), 2));
+                points.add(Reported.fixed(at - on, 1).replace('\u2212', '-') + " "
+                        + Reported.fixed(Math.max(0, value), 2));
             }
         }
         return String.join("; ", points);
     }
 
     /**
-     * {@return the edits that let a shot start from that version of a recipe: what its record leaves open, and which recipe it
+     * {@return the edits that let a shot start from that version of a recipe: what its record leaves open, and which
+     * recipe it
      * was}
      */
     public static List<SheetEdit> start(ShelfItem recipe, ShelfVersion version, ShotSheet recorded) {
         List<SheetEdit> edits = new ArrayList<>();
-        edits.add(SheetEdit.of(recorded, SheetField.RECIPE, recipe.name() + (recipe.versions().size() > 1 ? " v" + version.number() : "")));
+        edits.add(SheetEdit.of(recorded, SheetField.RECIPE,
+                recipe.name() + (recipe.versions().size() > 1 ? " v" + version.number() : "")));
         for (Field field : ShelfKind.RECIPE.fields()) {
             Optional<String> text = version.entries().entry(field);
             if (field instanceof SheetField shared && text.isPresent() && !recorded.has(shared)) {

@@ -20,8 +20,12 @@ public final class Shelf {
 
     /** The shelf with those things. */
     public Shelf(List<ShelfItem> items) {
-        this.items = items.stream().sorted(Comparator.comparing(ShelfItem::kind).thenComparing(ShelfItem::name, String.CASE_INSENSITIVE_ORDER)).toList();
-        this.items.forEach(item -> byName.computeIfAbsent(item.kind(), kind -> new HashMap<>()).put(lower(item.name()), item));
+        this.items = items.stream()
+                .sorted(Comparator.comparing(ShelfItem::kind)
+                        .thenComparing(ShelfItem::name, String.CASE_INSENSITIVE_ORDER))
+                .toList();
+        this.items.forEach(
+                item -> byName.computeIfAbsent(item.kind(), kind -> new HashMap<>()).put(lower(item.name()), item));
     }
 
     /** {@return all things, by kind and name} */
@@ -50,7 +54,10 @@ public final class Shelf {
         return sheet.text(kind.named()).flatMap(name -> find(kind, name)).flatMap(item -> item.on(day));
     }
 
-    /** {@return the record with what it leaves open and its coffee and gear tell; the same record when they tell nothing} */
+    /**
+     * {@return the record with what it leaves open and its coffee and gear tell; the same record when they tell
+     * nothing}
+     */
     public ShotSheet complete(ShotSheet sheet) {
         return items.isEmpty() ? sheet : new Completion(this, sheet).completed();
     }

@@ -33,14 +33,17 @@ public record ShelfItem(long id, ShelfKind kind, String name, List<ShelfVersion>
     }
 
     /**
-     * {@return as it was on that day: the version that began last, before it or on it} Of an unknown day only a thing that
+     * {@return as it was on that day: the version that began last, before it or on it} Of an unknown day only a thing
+     * that
      * never changed can be told.
      */
     public Optional<ShelfVersion> on(Optional<LocalDate> day) {
         if (versions.size() == 1) {
             return Optional.of(versions.get(0));
         }
-        return day.map(date -> versions.stream().filter(version -> version.since().filter(since -> since.isAfter(date)).isEmpty())
-                .reduce((first, second) -> second).orElse(versions.get(0)));
+        return day.map(date -> versions.stream()
+                .filter(version -> version.since().filter(since -> since.isAfter(date)).isEmpty())
+                .reduce((first, second) -> second)
+                .orElse(versions.get(0)));
     }
 }

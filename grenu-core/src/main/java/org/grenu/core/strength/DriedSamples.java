@@ -7,7 +7,8 @@ import org.hipparchus.stat.regression.SimpleRegression;
 /**
  * A refractometer calibrated against samples dried in an oven: dried solids regressed on zero-corrected readings by
  * ordinary least squares, every sample with the same weight. What scatters is taken to be the drying and the single
- * reading together; the reading's own error is small beside the range and is not modelled apart. Reference: N. R. Draper
+ * reading together; the reading's own error is small beside the range and is not modelled apart. Reference: N. R.
+ * Draper
  * and H. Smith, Applied Regression Analysis, 3rd ed. (1998), chapter 1.
  *
  * @param samples at least 3, of which two differ in their reading
@@ -44,7 +45,8 @@ public record DriedSamples(List<Sample> samples) {
     public DriedSamples {
         samples = List.copyOf(samples);
         if (samples.size() < FEWEST || samples.stream().mapToDouble(Sample::reading).distinct().count() < 2) {
-            throw new IllegalArgumentException("a calibration needs " + FEWEST + " dried samples or more, not all of the same reading");
+            throw new IllegalArgumentException(
+                    "a calibration needs " + FEWEST + " dried samples or more, not all of the same reading");
         }
     }
 
@@ -83,7 +85,8 @@ public record DriedSamples(List<Sample> samples) {
     }
 
     /**
-     * {@return strength per unit of the scale, by a line forced through zero, with its standard uncertainty} What a °Brix
+     * {@return strength per unit of the scale, by a line forced through zero, with its standard uncertainty} What a
+     * °Brix
      * factor is: Σxy/Σx², s/√Σx² on n − 1 degrees of freedom.
      */
     public ReadingLine factor() {

@@ -16,7 +16,7 @@ import org.grenu.core.quantity.DecimalText;
  * @param filtered      whether the sample was filtered, when known
  */
 public record Reading(double value, OptionalDouble seconds, OptionalDouble sampleCelsius, OptionalDouble prismCelsius,
-                      Optional<Boolean> filtered) {
+        Optional<Boolean> filtered) {
 
     private static final String UNKNOWN = "?";
     private static final String FILTERED = "filtered";
@@ -24,23 +24,28 @@ public record Reading(double value, OptionalDouble seconds, OptionalDouble sampl
 
     /** {@return a reading of which nothing else is known} */
     public static Reading of(double value) {
-        return new Reading(value, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+        return new Reading(value, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(),
+                Optional.empty());
     }
 
     /**
-     * {@return the reading written as {@code value@seconds/sample/prism/filtered}, of which all but the value may be left
+     * {@return the reading written as {@code value@seconds/sample/prism/filtered}, of which all but the value may be
+     * left
      * out and {@code ?} is unknown}
      *
      * @throws IllegalArgumentException if the text is not such a reading; the message says why
      */
     public static Reading parse(String text) {
         String[] parts = text.strip().split("@", 2);
-        double value = number(parts[0]).orElseThrow(() -> new IllegalArgumentException("“" + text + "” does not begin with a number."));
+        double value = number(parts[0])
+                .orElseThrow(() -> new IllegalArgumentException("“" + text + "” does not begin with a number."));
         String[] rest = parts.length < 2 ? new String[0] : parts[1].split("/", -1);
         if (rest.length > 4) {
-            throw new IllegalArgumentException("“" + text + "” says more of a reading than seconds/sample °C/prism °C/filtered.");
+            throw new IllegalArgumentException(
+                    "“" + text + "” says more of a reading than seconds/sample °C/prism °C/filtered.");
         }
-        return new Reading(value, number(cell(rest, 0)), number(cell(rest, 1)), number(cell(rest, 2)), filtered(cell(rest, 3)));
+        return new Reading(value, number(cell(rest, 0)), number(cell(rest, 1)), number(cell(rest, 2)),
+                filtered(cell(rest, 3)));
     }
 
     private static String cell(String[] cells, int index) {

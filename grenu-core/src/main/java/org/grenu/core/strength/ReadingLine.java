@@ -4,7 +4,8 @@ import java.util.List;
 import org.grenu.core.quantity.Measured;
 
 /**
- * How a refractometer's scale turns into strength: a straight line about the middle of the readings it rests on, where
+ * How a refractometer's scale turns into strength: a straight line about the middle of the readings it rests on,
+ * where
  * height and slope are independent of each other.
  *
  * @param middle    reading about which the line turns, on the instrument's scale
@@ -24,7 +25,8 @@ public record ReadingLine(double middle, double height, double slope, double hei
     public ReadingLine {
         if (!Double.isFinite(middle) || !Double.isFinite(height) || !Double.isFinite(slope) || slope == 0
                 || !(heightU >= 0) || !(slopeU >= 0)) {
-            throw new IllegalArgumentException("a calibration has finite numbers, a slope that is not 0 and no negative uncertainty");
+            throw new IllegalArgumentException(
+                    "a calibration has finite numbers, a slope that is not 0 and no negative uncertainty");
         }
     }
 
@@ -36,7 +38,8 @@ public record ReadingLine(double middle, double height, double slope, double hei
     /** {@return the line with those five numbers, in the order of the components} */
     public static ReadingLine of(List<Double> numbers) {
         if (numbers.size() != 5) {
-            throw new IllegalArgumentException("a calibration has five numbers: middle, strength there, slope and both uncertainties");
+            throw new IllegalArgumentException(
+                    "a calibration has five numbers: middle, strength there, slope and both uncertainties");
         }
         return new ReadingLine(numbers.get(0), numbers.get(1), numbers.get(2), numbers.get(3), numbers.get(4));
     }
@@ -61,9 +64,13 @@ public record ReadingLine(double middle, double height, double slope, double hei
         return Math.hypot(heightU, (reading - middle) * slopeU);
     }
 
-    /** {@return the strength of that reading, %; what the line is unsure of is shared by all readings of the instrument} */
+    /**
+     * {@return the strength of that reading, %; what the line is unsure of is shared by all readings of the
+     * instrument}
+     */
     public Measured strength(Measured reading) {
         double bias = againstDriedSamples() ? 0 : Math.abs(slope) * reading.shared();
-        return new Measured(at(reading.value()), Math.abs(slope) * reading.independent(), Math.hypot(bias, uncertainty(reading.value())));
+        return new Measured(at(reading.value()), Math.abs(slope) * reading.independent(),
+                Math.hypot(bias, uncertainty(reading.value())));
     }
 }

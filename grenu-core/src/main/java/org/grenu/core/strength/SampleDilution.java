@@ -29,6 +29,7 @@ public record SampleDilution(Measured beverage, Measured water) {
     public Measured before(Measured diluted) {
         double quotient = water.value() / beverage.value();
         double u = Math.hypot(water.u(), quotient * beverage.u()) / beverage.value();
-        return new Measured(diluted.value() * times(), Math.hypot(diluted.independent() * times(), diluted.value() * u), diluted.shared() * times());
+        return new Measured(diluted.value() * times(), Math.hypot(diluted.independent() * times(), diluted.value() * u),
+                diluted.shared() * times());
     }
 }

@@ -31,16 +31,21 @@ public record SeriesAdvice(Kind kind, String sentence) {
             return new SeriesAdvice(Kind.FIRST_ZERO, "Read the rinse water first: what it shows is subtracted.");
         }
         if (series.mixed()) {
-            return new SeriesAdvice(Kind.LOOK_FIRST, "Filtered and unfiltered readings stand in one series. They are different methods: take one of them out.");
+            return new SeriesAdvice(Kind.LOOK_FIRST,
+                    "Filtered and unfiltered readings stand in one series. They are different methods: take one of "
+                            + "them out.");
         }
         if (n < FEWEST) {
-            return new SeriesAdvice(Kind.READ_ON, n == 0 ? "Take the first reading." : (FEWEST - n) + (FEWEST - n == 1 ? " more reading makes" : " more readings make")
-                    + " a series: only then can drift and outliers be told.");
+            return new SeriesAdvice(Kind.READ_ON,
+                    n == 0 ? "Take the first reading."
+                            : (FEWEST - n) + (FEWEST - n == 1 ? " more reading makes" : " more readings make")
+                                    + " a series: only then can drift and outliers be told.");
         }
         if (SeriesCheck.drift(series).isPresent()) {
             double drift = SeriesCheck.drift(series).get().perReading();
             return new SeriesAdvice(Kind.LOOK_FIRST, "The readings " + (drift > 0 ? "climb" : "fall") + " by "
-                    + digits(Math.abs(drift)) + " a reading: " + (drift > 0 ? "water evaporates or the sample cools. " : "the sample warms or separates. ")
+                    + digits(Math.abs(drift)) + " a reading: "
+                    + (drift > 0 ? "water evaporates or the sample cools. " : "the sample warms or separates. ")
                     + "A fresh sample tells more than another reading.");
         }
         return beyondTheReadings(series, n, shotSpread);
@@ -50,16 +55,20 @@ public record SeriesAdvice(Kind kind, String sentence) {
         Measured now = series.strength().orElseThrow();
         double gain = 1 - series.strength(n + 1, series.deviation()).orElseThrow().u() / now.u();
         if (shotSpread.isPresent() && shotSpread.getAsDouble() > 2 * now.independent()) {
-            return new SeriesAdvice(Kind.ANOTHER_SHOT, "Shots of this recipe differ by " + digits(shotSpread.getAsDouble())
-                    + " points, the readings only leave " + digits(now.independent()) + ": only another shot tells more.");
+            return new SeriesAdvice(Kind.ANOTHER_SHOT,
+                    "Shots of this recipe differ by " + digits(shotSpread.getAsDouble())
+                            + " points, the readings only leave " + digits(now.independent())
+                            + ": only another shot tells more.");
         }
         if (gain >= WORTH) {
-            return new SeriesAdvice(Kind.ANOTHER_READING, String.format(Locale.ROOT, "One more reading would take about %.0f %% off the uncertainty.", 100 * gain));
+            return new SeriesAdvice(Kind.ANOTHER_READING, String.format(Locale.ROOT,
+                    "One more reading would take about %.0f %% off the uncertainty.", 100 * gain));
         }
         boolean bias = now.shared() > now.independent();
         return new SeriesAdvice(Kind.ENOUGH, bias
                 ? "Enough readings: what is left is the instrument's bias, which only a calibration takes away."
-                : "Enough readings: another would take less than 5 % off the uncertainty. Only another shot tells more.");
+                : "Enough readings: another would take less than 5 % off the uncertainty. Only another shot tells "
+                        + "more.");
     }
 
     private static String digits(double number) {

@@ -8,7 +8,8 @@ import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
 
 /**
- * Tests of a series of readings at a false-alarm rate of at most {@value #ALPHA}. They flag; they never drop a reading.
+ * Tests of a series of readings at a false-alarm rate of at most {@value #ALPHA}. They flag; they never drop a
+ * reading.
  * Neither takes the readings for closer together than the instrument's repeatability: readings rounded to the display
  * step often tie, and three of which two tie would otherwise always look like an outlier.
  */
@@ -21,7 +22,8 @@ public final class SeriesCheck {
     }
 
     /**
-     * {@return the index of the reading that Grubbs' two-sided test calls an outlier} Needs three readings or more, not
+     * {@return the index of the reading that Grubbs' two-sided test calls an outlier} Needs three readings or more,
+     * not
      * all equal. With t the upper α/(2n) point of Student's t on n − 2 degrees of freedom, the critical value is
      * (n − 1)/√n · √(t²/(n − 2 + t²)). Reference: F. E. Grubbs, Technometrics 11 (1969) 1–21.
      */
@@ -50,8 +52,10 @@ public final class SeriesCheck {
     }
 
     /**
-     * {@return the slope in points per reading when the series drifts} A straight line is fitted to the readings against
-     * their times, or against their order where a time is unknown; its slope is tested against zero with Student's t on
+     * {@return the slope in points per reading when the series drifts} A straight line is fitted to the readings
+     * against
+     * their times, or against their order where a time is unknown; its slope is tested against zero with Student's t
+     * on
      * n − 2 degrees of freedom. Needs three readings or more, not all equal and not all at one time.
      */
     public static Optional<Drift> drift(StrengthSeries series) {
@@ -64,7 +68,8 @@ public final class SeriesCheck {
         for (int i = 0; i < n; i++) {
             line.addData(places[i], series.taken().get(i).value());
         }
-        double error = Math.max(line.getSlopeStdErr(), series.refractometer().repeatability() / Math.sqrt(line.getXSumSquares()));
+        double error = Math.max(line.getSlopeStdErr(),
+                series.refractometer().repeatability() / Math.sqrt(line.getXSumSquares()));
         double p = 2 * new TDistribution(n - 2.0).cumulativeProbability(-Math.abs(line.getSlope() / error));
         double between = (places[n - 1] - places[0]) / (n - 1);
         return p < ALPHA ? Optional.of(new Drift(line.getSlope() * between, p)) : Optional.empty();

@@ -21,41 +21,59 @@ public record SeriesWarnings(StrengthSeries series, OptionalDouble compensatedFr
     /** Sample and prism further apart than this have not come to one temperature, °C (handbook §4). */
     public static final double APART_LIMIT = 5;
 
-    /** {@return how far the worst sample or prism lies outside the compensated range, °C; empty when nothing tells} */
+    /**
+     * {@return how far the worst sample or prism lies outside the compensated range, °C; empty when nothing tells}
+     */
     public OptionalDouble outside() {
-        return series.taken().stream().flatMap(reading -> Stream.of(reading.sampleCelsius(), reading.prismCelsius()))
-                .filter(OptionalDouble::isPresent).mapToDouble(OptionalDouble::getAsDouble)
-                .map(celsius -> Math.max(0, Math.max(compensatedFrom.orElse(Double.NEGATIVE_INFINITY) - celsius, celsius - compensatedTo.orElse(Double.POSITIVE_INFINITY))))
+        return series.taken()
+                .stream()
+                .flatMap(reading -> Stream.of(reading.sampleCelsius(), reading.prismCelsius()))
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .map(celsius -> Math.max(0,
+                        Math.max(compensatedFrom.orElse(Double.NEGATIVE_INFINITY) - celsius,
+                                celsius - compensatedTo.orElse(Double.POSITIVE_INFINITY))))
                 .max();
     }
 
     /** {@return largest difference between a sample and the prism, °C; empty when nothing tells} */
     public OptionalDouble apart() {
-        return series.taken().stream().filter(reading -> reading.sampleCelsius().isPresent() && reading.prismCelsius().isPresent())
-                .mapToDouble(reading -> Math.abs(reading.sampleCelsius().getAsDouble() - reading.prismCelsius().getAsDouble())).max();
+        return series.taken()
+                .stream()
+                .filter(reading -> reading.sampleCelsius().isPresent() && reading.prismCelsius().isPresent())
+                .mapToDouble(reading -> Math
+                        .abs(reading.sampleCelsius().getAsDouble() - reading.prismCelsius().getAsDouble()))
+                .max();
     }
 
     /** {@return the sentences, none when nothing stands in the way} */
     public List<String> sentences() {
         List<String> said = new ArrayList<>();
         if (series.zero().isPresent() && Math.abs(series.zero().getAsDouble()) > ZERO_LIMIT) {
-            said.add("The zero is off by " + digits(series.zero().getAsDouble()) + ": clean the prism, dry it, zero again.");
+            said.add("The zero is off by " + digits(series.zero().getAsDouble())
+                    + ": clean the prism, dry it, zero again.");
         }
         if (outside().orElse(0) > 0) {
-            said.add(String.format(Locale.ROOT, "A sample or the prism was %.1f °C outside the range that the instrument corrects for.", outside().getAsDouble()));
+            said.add(String.format(Locale.ROOT,
+                    "A sample or the prism was %.1f °C outside the range that the instrument corrects for.",
+                    outside().getAsDouble()));
         }
         if (apart().orElse(0) > APART_LIMIT) {
-            said.add(String.format(Locale.ROOT, "Sample and prism were %.1f °C apart: wait until they are within %.0f °C.", apart().getAsDouble(), APART_LIMIT));
+            said.add(String.format(Locale.ROOT,
+                    "Sample and prism were %.1f °C apart: wait until they are within %.0f °C.", apart().getAsDouble(),
+                    APART_LIMIT));
         }
         if (series.mixed()) {
             said.add("Filtered and unfiltered samples are different methods: their mean is of neither.");
         }
         OptionalInt outlier = SeriesCheck.outlier(series);
         if (outlier.isPresent()) {
-            said.add("Reading " + (outlier.getAsInt() + 1) + " stands apart (Grubbs, 5 %). It stays in unless you take it out.");
+            said.add("Reading " + (outlier.getAsInt() + 1)
+                    + " stands apart (Grubbs, 5 %). It stays in unless you take it out.");
         }
-        SeriesCheck.drift(series).ifPresent(drift -> said.add(String.format(Locale.ROOT, "The readings %s by %.3f a reading (p = %.3f).",
-                drift.perReading() > 0 ? "climb" : "fall", Math.abs(drift.perReading()), drift.p())));
+        SeriesCheck.drift(series)
+                .ifPresent(drift -> said.add(String.format(Locale.ROOT, "The readings %s by %.3f a reading (p = %.3f).",
+                        drift.perReading() > 0 ? "climb" : "fall", Math.abs(drift.perReading()), drift.p())));
         return said;
     }
 

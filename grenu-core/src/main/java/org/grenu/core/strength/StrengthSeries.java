@@ -8,10 +8,14 @@ import org.grenu.core.quantity.Measured;
 /**
  * The strength readings of one beverage, in the order they were taken.
  *
- * <p>Strength = mean of the readings − zero check, through the instrument's calibration and back through a dilution. The
- * mean's independent part is max(s, r)/√n, with s the readings' standard deviation and r the instrument's repeatability,
- * never less than the display step allows (resolution/√12: equal readings do not average the step away), joined by the
- * zero check's own max(r, resolution/√12). Its shared part is the instrument's bias limit/√3 or, once it was calibrated
+ * <p>Strength = mean of the readings − zero check, through the instrument's calibration and back through a dilution.
+ * The
+ * mean's independent part is max(s, r)/√n, with s the readings' standard deviation and r the instrument's
+ * repeatability,
+ * never less than the display step allows (resolution/√12: equal readings do not average the step away), joined by
+ * the
+ * zero check's own max(r, resolution/√12). Its shared part is the instrument's bias limit/√3 or, once it was
+ * calibrated
  * against dried samples, the calibration's uncertainty. Reference: JCGM 100:2008, 4.2, 4.3.7 and F.2.2.1.
  *
  * @param taken         on the instrument's scale, any number
@@ -19,7 +23,8 @@ import org.grenu.core.quantity.Measured;
  * @param refractometer the instrument
  * @param dilution      of the sample, when it was diluted
  */
-public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractometer refractometer, Optional<SampleDilution> dilution) {
+public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractometer refractometer,
+        Optional<SampleDilution> dilution) {
 
     public StrengthSeries {
         taken = List.copyOf(taken);
@@ -48,7 +53,8 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
         double one = Math.max(deviation, refractometer.repeatability());
         double mean = Math.max(one / Math.sqrt(n), refractometer.stepUncertainty());
         double ofZero = zero.isPresent() ? Math.max(refractometer.repeatability(), refractometer.stepUncertainty()) : 0;
-        Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero), refractometer.bias() / Math.sqrt(3));
+        Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero),
+                refractometer.bias() / Math.sqrt(3));
         Measured sample = refractometer.line().strength(read);
         return Optional.of(dilution.map(diluted -> diluted.before(sample)).orElse(sample));
     }

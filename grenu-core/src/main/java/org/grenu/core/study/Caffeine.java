@@ -23,6 +23,8 @@ public final class Caffeine {
 
     /** {@return estimate for those shots, mg; shots without a dose count as none} */
     public static double milligrams(List<ShotSheet> shots) {
-        return shots.stream().mapToDouble(shot -> 1000 * SHARE * IN_THE_CUP * shot.number(SheetField.DOSE).orElse(0)).sum();
+        return shots.stream()
+                .mapToDouble(shot -> 1000 * SHARE * IN_THE_CUP * shot.number(SheetField.DOSE).orElse(0))
+                .sum();
     }
 }

@@ -18,7 +18,7 @@ import org.grenu.core.quantity.Measured;
  * @param moisture       %
  */
 public record Masses(Optional<Measured> dose, Optional<Measured> beverage, BeverageSource beverageSource,
-                     Optional<Measured> strength, Optional<Measured> moisture) {
+        Optional<Measured> strength, Optional<Measured> moisture) {
 
     /** {@return the masses of that record} */
     public static Masses of(ShotSheet sheet, Optional<Measured> beverageFromCurve) {

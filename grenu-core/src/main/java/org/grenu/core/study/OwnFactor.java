@@ -10,7 +10,8 @@ import java.util.regex.Pattern;
 import org.grenu.core.quantity.DecimalText;
 
 /**
- * Something the user made up for a study, such as beans frozen before grinding: an entry of the record that Grenu has no
+ * Something the user made up for a study, such as beans frozen before grinding: an entry of the record that Grenu has
+ * no
  * field for. Numeric when every entry of it is a number, all with the same unit or none; else each text is a level.
  *
  * @param key     of the entry
@@ -19,36 +20,58 @@ import org.grenu.core.quantity.DecimalText;
  */
 public record OwnFactor(String key, boolean numeric, String unit) implements Factor {
 
-    private static final Set<String> IDENTITIES = Set.of("shot", "shot in file", "shot number", "shot no", "shot id", "no", "nr", "number", "id", "index", "row", "file", "file name",
+    private static final Set<String> IDENTITIES = Set.of("shot", "shot in file", "shot number", "shot no", "shot id",
+            "no", "nr", "number", "id", "index", "row", "file", "file name",
             "filename");
     private static final int ENOUGH_TO_TELL = 5;
-    private static final Pattern NUMBER = Pattern.compile("([+\\-\u2212]?[0-9][0-9.,]*(?:[eE][+\\-]?[0-9]+)?)\\s*([^0-9\\s][^\\s]{0,11})?");
+    private static final Pattern NUMBER = Pattern
+            .compile("([+\\-\u2212]?[0-9][0-9.,]*(?:[eE][+\\-]?[0-9]+)?)\\s*([^0-9\\s][^\\s]{0,11})?");
 
     /** {@return the factor as those records know it; empty when none of them does} */
     public static Optional<OwnFactor> of(String key, List<ShotSheet> sheets) {
-        List<String> texts = sheets.stream().map(sheet -> sheet.extras().get(key)).filter(text -> text != null).toList();
+        List<String> texts = sheets.stream()
+                .map(sheet -> sheet.extras().get(key))
+                .filter(text -> text != null)
+                .toList();
         if (texts.isEmpty()) {
             return Optional.empty();
         }
-        List<Matcher> numbers = texts.stream().map(NUMBER::matcher).filter(Matcher::matches)
-                .filter(match -> DecimalText.parse(match.group(1)).isPresent()).toList();
-        List<String> units = numbers.stream().map(match -> match.group(2) == null ? "" : match.group(2)).distinct().toList();
+        List<Matcher> numbers = texts.stream()
+                .map(NUMBER::matcher)
+                .filter(Matcher::matches)
+                .filter(match -> DecimalText.parse(match.group(1)).isPresent())
+                .toList();
+        List<String> units = numbers.stream()
+                .map(match -> match.group(2) == null ? "" : match.group(2))
+                .distinct()
+                .toList();
         boolean numeric = numbers.size() == texts.size() && units.size() == 1;
         return Optional.of(new OwnFactor(key, numeric, numeric ? units.get(0) : ""));
     }
 
     /** {@return every factor the users of those records made up; what only tells the shots apart is none} */
     public static List<OwnFactor> all(List<ShotSheet> sheets) {
-        return sheets.stream().flatMap(sheet -> sheet.extras().keySet().stream()).distinct().sorted()
-                .filter(key -> !identifies(key, sheets)).flatMap(key -> of(key, sheets).stream()).toList();
+        return sheets.stream()
+                .flatMap(sheet -> sheet.extras().keySet().stream())
+                .distinct()
+                .sorted()
+                .filter(key -> !identifies(key, sheets))
+                .flatMap(key -> of(key, sheets).stream())
+                .toList();
     }
 
-    /** Whether the entry is a name or a running number of the shot, by what it is called or since each shot has its own. */
+    /**
+     * Whether the entry is a name or a running number of the shot, by what it is called or since each shot has its
+     * own.
+     */
     static boolean identifies(String key, List<ShotSheet> sheets) {
         if (IDENTITIES.contains(key.toLowerCase(Locale.ROOT).replace('_', ' ').replace(".", "").strip())) {
             return true;
         }
-        List<String> texts = sheets.stream().map(sheet -> sheet.extras().get(key)).filter(text -> text != null).toList();
+        List<String> texts = sheets.stream()
+                .map(sheet -> sheet.extras().get(key))
+                .filter(text -> text != null)
+                .toList();
         boolean unique = texts.size() >= ENOUGH_TO_TELL && texts.stream().distinct().count() == texts.size();
         return unique && (of(key, sheets).filter(OwnFactor::numeric).isEmpty() || running(texts));
     }
@@ -80,6 +103,7 @@ public record OwnFactor(String key, boolean numeric, String unit) implements Fac
 
     @Override
     public Optional<String> level(ShotSheet sheet) {
-        return numeric ? number(sheet).stream().mapToObj(DecimalText::exact).findFirst() : Optional.ofNullable(sheet.extras().get(key));
+        return numeric ? number(sheet).stream().mapToObj(DecimalText::exact).findFirst()
+                : Optional.ofNullable(sheet.extras().get(key));
     }
 }

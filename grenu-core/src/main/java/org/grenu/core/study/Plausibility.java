@@ -9,7 +9,8 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 
 /**
- * Entries that are possible but hardly meant, such as 1.81 or 181 g of coffee for a basket of 18 g: a lost or a doubled decimal
+ * Entries that are possible but hardly meant, such as 1.81 or 181 g of coffee for a basket of 18 g: a lost or a
+ * doubled decimal
  * mark. Nothing is changed; the question stands at the field, and no advice is built on such a number.
  */
 public final class Plausibility {
@@ -61,9 +62,13 @@ public final class Plausibility {
             return Optional.empty();
         }
         double grams = dose.getAsDouble();
-        OptionalDouble meant = first(sheet.number(SheetField.BASKET_CAPACITY), sheet.number(SheetField.BASKET_TO), sheet.number(SheetField.DOSE_TARGET));
-        boolean off = meant.isPresent() ? grams < meant.getAsDouble() / 2 || grams > meant.getAsDouble() * 2 : grams < LEAST_DOSE || grams > MOST_DOSE;
-        return off ? Optional.of(doubt(SheetField.DOSE, grams, " g" + (meant.isPresent() ? " where about " + DecimalText.exact(meant.getAsDouble()) + " g is expected" : " is no usual dose"),
+        OptionalDouble meant = first(sheet.number(SheetField.BASKET_CAPACITY), sheet.number(SheetField.BASKET_TO),
+                sheet.number(SheetField.DOSE_TARGET));
+        boolean off = meant.isPresent() ? grams < meant.getAsDouble() / 2 || grams > meant.getAsDouble() * 2
+                : grams < LEAST_DOSE || grams > MOST_DOSE;
+        return off ? Optional.of(doubt(SheetField.DOSE, grams,
+                " g" + (meant.isPresent() ? " where about " + DecimalText.exact(meant.getAsDouble()) + " g is expected"
+                        : " is no usual dose"),
                 near(grams, meant.orElse(USUAL_DOSE)))) : Optional.empty();
     }
 
@@ -75,32 +80,43 @@ public final class Plausibility {
         }
         double ratio = beverage.getAsDouble() / dose.getAsDouble();
         double expected = sheet.number(SheetField.BEVERAGE_TARGET).orElse(2 * dose.getAsDouble());
-        return ratio < LEAST_RATIO || ratio > MOST_RATIO ? Optional.of(doubt(SheetField.BEVERAGE, beverage.getAsDouble(),
-                " g from " + DecimalText.exact(dose.getAsDouble()) + " g is no usual ratio", near(beverage.getAsDouble(), expected))) : Optional.empty();
+        return ratio < LEAST_RATIO || ratio > MOST_RATIO
+                ? Optional.of(doubt(SheetField.BEVERAGE, beverage.getAsDouble(),
+                        " g from " + DecimalText.exact(dose.getAsDouble()) + " g is no usual ratio",
+                        near(beverage.getAsDouble(), expected)))
+                : Optional.empty();
     }
 
     private static Optional<Doubt> strength(ShotSheet sheet, Masses masses) {
         OptionalDouble high = sheet.numbers(SheetField.READINGS).stream().mapToDouble(Double::doubleValue).max();
         boolean strong = masses.strength().filter(strength -> strength.value() > MOST_STRENGTH).isPresent();
-        return strong && high.isPresent() ? Optional.of(doubt(SheetField.READINGS, high.getAsDouble(), " % is stronger than espresso gets", near(high.getAsDouble(), USUAL_STRENGTH)))
+        return strong && high.isPresent()
+                ? Optional.of(doubt(SheetField.READINGS, high.getAsDouble(), " % is stronger than espresso gets",
+                        near(high.getAsDouble(), USUAL_STRENGTH)))
                 : Optional.empty();
     }
 
     private static Optional<Doubt> temperature(ShotSheet sheet) {
         OptionalDouble celsius = sheet.number(SheetField.TEMPERATURE);
         return celsius.isPresent() && (celsius.getAsDouble() < LEAST_CELSIUS || celsius.getAsDouble() > MOST_CELSIUS)
-                ? Optional.of(doubt(SheetField.TEMPERATURE, celsius.getAsDouble(), " °C is no usual brewing temperature", near(celsius.getAsDouble(), USUAL_CELSIUS))) : Optional.empty();
+                ? Optional.of(doubt(SheetField.TEMPERATURE, celsius.getAsDouble(),
+                        " °C is no usual brewing temperature", near(celsius.getAsDouble(), USUAL_CELSIUS)))
+                : Optional.empty();
     }
 
     /** Everything looks sound by itself, and together it cannot be. */
     private static Optional<Doubt> together(Masses masses) {
         Optional<Measured> percent = masses.brew().map(Brew::asDosed).map(extraction -> extraction.percent());
-        return percent.filter(value -> value.value() > MOST_YIELD).map(value -> new Doubt(SheetField.READINGS, "An extraction of " + Math.round(value.value())
-                + " % is more than coffee gives (about 30 %): are dose, beverage mass and strength of the same shot?", Optional.empty()));
+        return percent.filter(value -> value.value() > MOST_YIELD)
+                .map(value -> new Doubt(SheetField.READINGS, "An extraction of " + Math.round(value.value())
+                        + " % is more than coffee gives (about 30 %): are dose, beverage mass and strength of the "
+                        + "same shot?",
+                        Optional.empty()));
     }
 
     private static Doubt doubt(SheetField field, double entered, String words, Optional<String> meant) {
-        return new Doubt(field, DecimalText.exact(entered) + words + ": " + meant.map(text -> "meant " + text + "?").orElse("is that right?"), meant);
+        return new Doubt(field, DecimalText.exact(entered) + words + ": "
+                + meant.map(text -> "meant " + text + "?").orElse("is that right?"), meant);
     }
 
     /** The number with its decimal mark elsewhere, when that comes near what is expected. */

@@ -14,8 +14,9 @@ import org.grenu.core.quantity.Measured;
 public record SameRecipe(List<String> entries) {
 
     private static final int FEWEST = 3;
-    private static final List<SheetField> EQUAL = List.of(SheetField.COFFEE, SheetField.GRINDER, SheetField.GRIND, SheetField.TEMPERATURE,
-            SheetField.PROFILE, SheetField.MACHINE, SheetField.BASKET, SheetField.SAMPLE_FILTERED);
+    private static final List<
+            SheetField> EQUAL = List.of(SheetField.COFFEE, SheetField.GRINDER, SheetField.GRIND, SheetField.TEMPERATURE,
+                    SheetField.PROFILE, SheetField.MACHINE, SheetField.BASKET, SheetField.SAMPLE_FILTERED);
 
     public SameRecipe {
         entries = List.copyOf(entries);
@@ -31,10 +32,15 @@ public record SameRecipe(List<String> entries) {
         return !sheet.has(SheetField.FAULT) && !sheet.flag(SheetField.FAULT_ON_PURPOSE) && of(sheet).equals(this);
     }
 
-    /** {@return standard deviation of strength between its shots, points; empty for fewer than three that were read} */
+    /**
+     * {@return standard deviation of strength between its shots, points; empty for fewer than three that were read}
+     */
     public OptionalDouble strengthSpread(Stream<StrengthOf> shots) {
-        double[] read = shots.filter(shot -> matches(shot.sheet)).map(StrengthOf::strength).flatMap(Optional::stream)
-                .mapToDouble(Measured::value).toArray();
+        double[] read = shots.filter(shot -> matches(shot.sheet))
+                .map(StrengthOf::strength)
+                .flatMap(Optional::stream)
+                .mapToDouble(Measured::value)
+                .toArray();
         if (read.length < FEWEST) {
             return OptionalDouble.empty();
         }

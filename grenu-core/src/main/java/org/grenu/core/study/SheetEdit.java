@@ -44,7 +44,8 @@ public record SheetEdit(String key, String before, String after) {
 
     /** {@return what the record holds of that entry now, empty for unknown} */
     public String current(ShotSheet sheet) {
-        return field().map(field -> sheet.entry(field).orElse("")).orElseGet(() -> sheet.extras().getOrDefault(key, ""));
+        return field().map(field -> sheet.entry(field).orElse(""))
+                .orElseGet(() -> sheet.extras().getOrDefault(key, ""));
     }
 
     /** {@return the record after the edit} */

@@ -8,7 +8,9 @@ import java.util.function.Function;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DecimalText;
 
-/** The factors that every record has a place for: what is usually changed first, then all else that is written down. */
+/**
+ * The factors that every record has a place for: what is usually changed first, then all else that is written down.
+ */
 public enum SheetFactor implements Factor {
     GRIND("Grind", SheetField.GRIND),
     TEMPERATURE("Temperature", SheetField.TEMPERATURE),
@@ -79,18 +81,21 @@ public enum SheetFactor implements Factor {
 
     /** Named as the entry is in files, so that no entry of the user's own can be called the same. */
     SheetFactor(SheetField field) {
-        this(field.key(), field.title(), field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field), Optional.of(field));
+        this(field.key(), field.title(), field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field),
+                Optional.of(field));
     }
 
     SheetFactor(String title, SheetField field) {
-        this("", title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field), Optional.of(field));
+        this("", title, field.kind() == FieldKind.NUMBER, field.unit(), sheet -> sheet.entry(field),
+                Optional.of(field));
     }
 
     SheetFactor(String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level) {
         this("", title, numeric, unit, level, Optional.empty());
     }
 
-    SheetFactor(String key, String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level, Optional<SheetField> field) {
+    SheetFactor(String key, String title, boolean numeric, String unit, Function<ShotSheet, Optional<String>> level,
+            Optional<SheetField> field) {
         this.key = key.isEmpty() ? name().toLowerCase(Locale.ROOT) : key;
         this.title = title;
         this.numeric = numeric;
@@ -134,7 +139,8 @@ public enum SheetFactor implements Factor {
         if (numeric && field.isPresent()) {
             return sheet.number(field.get());
         }
-        return numeric ? level(sheet).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty()) : OptionalDouble.empty();
+        return numeric ? level(sheet).map(Double::parseDouble).map(OptionalDouble::of).orElse(OptionalDouble.empty())
+                : OptionalDouble.empty();
     }
 
     @Override

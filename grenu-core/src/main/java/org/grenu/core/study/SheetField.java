@@ -96,7 +96,8 @@ public enum SheetField implements Field {
     SIMULATED("simulated", "Simulated", FieldKind.FLAG),
     NOTE("note", "Note", FieldKind.TEXT);
 
-    private static final Map<String, SheetField> BY_KEY = Stream.of(values()).collect(Collectors.toUnmodifiableMap(SheetField::key, field -> field));
+    private static final Map<String, SheetField> BY_KEY = Stream.of(values())
+            .collect(Collectors.toUnmodifiableMap(SheetField::key, field -> field));
 
     private final FieldForm form;
 

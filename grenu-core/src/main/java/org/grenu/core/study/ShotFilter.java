@@ -11,7 +11,8 @@ import org.grenu.core.quantity.DecimalText;
 
 /**
  * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code coffee:"Lot Heron 14"},
- * {@code grind:2.2-2.6}, {@code ey>20}, {@code time<30}, {@code unknown:taste}; a minus before any of them takes out what
+ * {@code grind:2.2-2.6}, {@code ey>20}, {@code time<30}, {@code unknown:taste}; a minus before any of them takes out
+ * what
  * meets it. What it does not understand it takes as a word, so that typing never fails.
  */
 public final class ShotFilter {
@@ -60,7 +61,8 @@ public final class ShotFilter {
             return Optional.of(comparison.group(1));
         }
         Matcher field = FIELD.matcher(token);
-        return !field.matches() ? Optional.empty() : Optional.of(field.group(1).equals("unknown") ? field.group(2) : field.group(1));
+        return !field.matches() ? Optional.empty()
+                : Optional.of(field.group(1).equals("unknown") ? field.group(2) : field.group(1));
     }
 
     /** {@return the names of the fields that are asked for} A field that no shot knows lets nothing through. */

@@ -19,7 +19,8 @@ import org.grenu.core.profile.PlannedRun;
  * @param phases     the shot's parts
  * @param hydraulics what the curves say of the puck
  */
-public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedRun> planned, Phases phases, Hydraulics hydraulics) {
+public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedRun> planned, Phases phases,
+        Hydraulics hydraulics) {
 
     /** {@return the measures of that shot} */
     public static ShotMeasures of(Shot shot) {
@@ -30,8 +31,10 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
     public static ShotMeasures of(ShotSheet sheet, CurveMeasures curve) {
         Masses masses = Masses.of(sheet, curve.beverage());
         Optional<PlannedRun> planned = sheet.profileSteps().flatMap(profile -> PlannedRun.of(profile, curve));
-        Hydraulics.Known known = new Hydraulics.Known(sheet.bed(), celsius(sheet, curve), masses.beverage(), masses.solids(), masses.dose());
-        return new ShotMeasures(curve, masses, planned, Phases.of(curve, sheet.phases(), planned), Hydraulics.of(curve, known));
+        Hydraulics.Known known = new Hydraulics.Known(sheet.bed(), celsius(sheet, curve), masses.beverage(),
+                masses.solids(), masses.dose());
+        return new ShotMeasures(curve, masses, planned, Phases.of(curve, sheet.phases(), planned),
+                Hydraulics.of(curve, known));
     }
 
     /** The set temperature, or what the sensor showed on average while the pump ran. */
@@ -39,7 +42,8 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
         OptionalDouble set = sheet.number(SheetField.TEMPERATURE);
         OptionalDouble shown = measuredTemperature(curve);
         OptionalDouble taken = set.isPresent() ? set : shown;
-        return taken.isPresent() && taken.getAsDouble() > 0 && taken.getAsDouble() < 110 ? Optional.of(taken.getAsDouble()) : Optional.empty();
+        return taken.isPresent() && taken.getAsDouble() > 0 && taken.getAsDouble() < 110
+                ? Optional.of(taken.getAsDouble()) : Optional.empty();
     }
 
     /** {@return the mean temperature shown while the pump ran, °C} */
@@ -48,6 +52,9 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
         if (shown.isEmpty() || curve.times().pumpOn().isEmpty() || curve.times().pumpOff().isEmpty()) {
             return OptionalDouble.empty();
         }
-        return Arrays.stream(shown.get().between(curve.times().pumpOn().get().seconds(), curve.times().pumpOff().get().seconds())).average();
+        return Arrays
+                .stream(shown.get()
+                        .between(curve.times().pumpOn().get().seconds(), curve.times().pumpOff().get().seconds()))
+                .average();
     }
 }

@@ -39,13 +39,17 @@ public final class ShotSheet {
 
     /** Display step of a scale of which nothing is said, g (common practice, no source). */
     public static final double USUAL_SCALE_RESOLUTION = 0.1;
-    /** Standard uncertainty of a bench moisture reading of which nothing is said, points (common practice, no source). */
+    /**
+     * Standard uncertainty of a bench moisture reading of which nothing is said, points (common practice, no
+     * source).
+     */
     public static final double USUAL_MOISTURE_U = 0.2;
     /** A record with nothing in it. */
     public static final ShotSheet EMPTY = new ShotSheet(new EnumMap<>(SheetField.class), new TreeMap<>());
 
     private static final int MOST_EXTRAS = 500;
-    private static final Pattern EXTRA_KEY = Pattern.compile("[\\p{L}\\p{N}_.]([\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.])?");
+    private static final Pattern EXTRA_KEY = Pattern
+            .compile("[\\p{L}\\p{N}_.]([\\p{L}\\p{N}_. -]{0,78}[\\p{L}\\p{N}_.])?");
 
     private final Map<SheetField, Object> entries;
     private final SortedMap<String, String> extras;
@@ -113,7 +117,8 @@ public final class ShotSheet {
 
     private static void checkExtra(String key, String text) {
         if (!EXTRA_KEY.matcher(key).matches() || SheetField.find(key).isPresent()) {
-            throw new RefusedEntry("“" + (key.length() > 80 ? key.substring(0, 80) + "…" : key) + "” cannot name an entry: letters, digits, space, _ . and - can.");
+            throw new RefusedEntry("“" + (key.length() > 80 ? key.substring(0, 80) + "…" : key)
+                    + "” cannot name an entry: letters, digits, space, _ . and - can.");
         }
         if (text.length() > FieldText.LONGEST_TEXT) {
             throw new RefusedEntry(key + " is longer than " + FieldText.LONGEST_TEXT + " characters.");
@@ -146,7 +151,8 @@ public final class ShotSheet {
         if (field.kind() == FieldKind.READING_LIST) {
             return readings().stream().map(Reading::value).toList();
         }
-        return field.kind() == FieldKind.NUMBER_LIST ? (List<Double>) entries.getOrDefault(field, List.of()) : List.of();
+        return field.kind() == FieldKind.NUMBER_LIST ? (List<Double>) entries.getOrDefault(field, List.of())
+                : List.of();
     }
 
     /** {@return the strength readings with what is known of each} */
@@ -199,17 +205,22 @@ public final class ShotSheet {
     public OptionalDouble ageDays() {
         LocalDate roasted = (LocalDate) entries.get(SheetField.ROASTED_ON);
         return roasted == null || pulledAt().isEmpty() ? OptionalDouble.empty()
-                : OptionalDouble.of(ChronoUnit.DAYS.between(roasted, pulledAt().get().toLocalDate()) - number(SheetField.FROZEN_DAYS).orElse(0));
+                : OptionalDouble.of(ChronoUnit.DAYS.between(roasted, pulledAt().get().toLocalDate())
+                        - number(SheetField.FROZEN_DAYS).orElse(0));
     }
 
     /** {@return the studies it belongs to, in the order they were entered} */
     public List<String> studies() {
-        return text(SheetField.STUDY).map(text -> Arrays.stream(text.split(";")).map(String::strip).filter(name -> !name.isEmpty())
-                .distinct().toList()).orElse(List.of());
+        return text(SheetField.STUDY).map(text -> Arrays.stream(text.split(";"))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList()).orElse(List.of());
     }
 
     /**
-     * {@return the arm it belongs to in that study} The entry names one arm for all its studies, or study and arm with a
+     * {@return the arm it belongs to in that study} The entry names one arm for all its studies, or study and arm
+     * with a
      * colon between, such as {@code Pressure and flow: even; Ageing: control}.
      */
     public Optional<String> armIn(String study) {
@@ -254,12 +265,14 @@ public final class ShotSheet {
         OptionalDouble beverage = number(SheetField.DILUTION_BEVERAGE);
         OptionalDouble water = number(SheetField.DILUTION_WATER);
         return beverage.isPresent() && water.isPresent()
-                ? Optional.of(new SampleDilution(weighed(beverage.getAsDouble()), weighed(water.getAsDouble()))) : Optional.empty();
+                ? Optional.of(new SampleDilution(weighed(beverage.getAsDouble()), weighed(water.getAsDouble())))
+                : Optional.empty();
     }
 
     /** {@return a mass read on the scale: display step/√12 independent, bias limit/√3 shared; g} */
     public Measured weighed(double grams) {
-        return new Measured(grams, scaleResolution() / Math.sqrt(12), number(SheetField.SCALE_BIAS).orElse(0) / Math.sqrt(3));
+        return new Measured(grams, scaleResolution() / Math.sqrt(12),
+                number(SheetField.SCALE_BIAS).orElse(0) / Math.sqrt(3));
     }
 
     /** {@return the coffee's moisture, %; shared, since it belongs to the coffee and not to the shot} */
@@ -271,7 +284,8 @@ public final class ShotSheet {
 
     /** {@return what the record says about the log} */
     public CurveSettings curveSettings() {
-        return new CurveSettings(repairsOff(), number(SheetField.PUMP_ON), number(SheetField.PUMP_OFF), scaleResolution(),
+        return new CurveSettings(repairsOff(), number(SheetField.PUMP_ON), number(SheetField.PUMP_OFF),
+                scaleResolution(),
                 number(SheetField.SCALE_LAG));
     }
 

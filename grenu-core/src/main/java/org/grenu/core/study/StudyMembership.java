@@ -21,7 +21,8 @@ public final class StudyMembership {
      * @throws RefusedEntry if a name holds a semicolon or the study's a colon, which part names in a record
      */
     public static List<SheetEdit> join(ShotSheet sheet, String study, Optional<String> arm) {
-        if (study.isBlank() || study.contains(";") || study.contains(":") || arm.filter(name -> name.contains(";")).isPresent()) {
+        if (study.isBlank() || study.contains(";") || study.contains(":")
+                || arm.filter(name -> name.contains(";")).isPresent()) {
             throw new RefusedEntry("The name of a study has neither colon nor semicolon, that of an arm no semicolon.");
         }
         Map<String, Optional<String>> arms = arms(sheet);
@@ -43,7 +44,10 @@ public final class StudyMembership {
 
     private static List<SheetEdit> edits(ShotSheet sheet, Map<String, Optional<String>> arms) {
         String named = arms.size() == 1 ? arms.values().iterator().next().orElse("")
-                : arms.entrySet().stream().filter(entry -> entry.getValue().isPresent()).map(entry -> entry.getKey() + ": " + entry.getValue().get())
+                : arms.entrySet()
+                        .stream()
+                        .filter(entry -> entry.getValue().isPresent())
+                        .map(entry -> entry.getKey() + ": " + entry.getValue().get())
                         .collect(Collectors.joining("; "));
         List<SheetEdit> edits = new ArrayList<>();
         edits.add(SheetEdit.of(sheet, SheetField.STUDY, String.join("; ", arms.keySet())));

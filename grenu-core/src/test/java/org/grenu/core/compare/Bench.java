@@ -20,7 +20,8 @@ final class Bench {
     }
 
     static ShotSheet sheet(double dose, double beverage, double strength) {
-        return ShotSheet.EMPTY.with(SheetField.DOSE, dose).with(SheetField.BEVERAGE, beverage)
+        return ShotSheet.EMPTY.with(SheetField.DOSE, dose)
+                .with(SheetField.BEVERAGE, beverage)
                 .with(SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", strength));
     }
 

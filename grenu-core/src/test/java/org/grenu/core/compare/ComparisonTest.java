@@ -45,43 +45,60 @@ class ComparisonTest {
 
         @Test
         void oneShotEachIsNotDistinguishable() {
-            Comparison trap = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), shots(1));
+            Comparison trap = Comparison.of(
+                    Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)),
+                    shots(1));
             Effect effect = trap.answers().get(0).effects().get(0);
             // 9.41 × 41.2 / 18 = 21.538 and 9.50 × 41.0 / 18 = 21.639
             assertThat(effect.estimate().orElseThrow().value()).isCloseTo(21.538 - 21.639, within(0.001));
             assertThat(effect.verdict()).isEqualTo(new Verdict.SeenOnce(false));
             assertThat(effect.evidence()).isEqualTo("seen once");
             assertThat(trap.sentence().headline()).startsWith("One shot each").contains("not distinguishable");
-            assertThat(trap.answers()).allSatisfy(answer -> assertThat(answer.effects()).noneMatch(e -> e.verdict() instanceof Verdict.Differs));
+            assertThat(trap.answers()).allSatisfy(
+                    answer -> assertThat(answer.effects()).noneMatch(e -> e.verdict() instanceof Verdict.Differs));
             assertThat(trap.pair().orElseThrow().words()).isEqualTo("One thing changed: arm control → treated");
         }
 
         @Test
         void eightEachTellADifferenceThatIsTooSmallToMatter() {
-            Comparison trap = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), shots(8));
-            assertThat(trap.answers()).allSatisfy(answer ->
-                    assertThat(answer.effects().get(0).verdict()).isEqualTo(new Verdict.SameInPractice(true)));
-            assertThat(trap.sentence().headline()).startsWith("control, not treated changes EY as dosed, but too little to matter");
-            Question strict = new Question(List.of(ARM), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("ey_as_dosed", 0.05), Map.of(), false);
-            assertThat(Comparison.of(strict, shots(8)).answers().get(0).effects().get(0).verdict()).isEqualTo(new Verdict.Differs());
+            Comparison trap = Comparison.of(
+                    Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)),
+                    shots(8));
+            assertThat(trap.answers()).allSatisfy(answer -> assertThat(answer.effects().get(0).verdict())
+                    .isEqualTo(new Verdict.SameInPractice(true)));
+            assertThat(trap.sentence().headline())
+                    .startsWith("control, not treated changes EY as dosed, but too little to matter");
+            Question strict = new Question(List.of(ARM), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                    Map.of("ey_as_dosed", 0.05), Map.of(), false);
+            assertThat(Comparison.of(strict, shots(8)).answers().get(0).effects().get(0).verdict())
+                    .isEqualTo(new Verdict.Differs());
         }
 
         /** The treated cup holds 0.2 g less: all of the strength's rise could be that, and the model cannot tell. */
         @Test
         void onEqualBeverageMassThereIsNothingToTell() {
-            Effect effect = Comparison.of(Question.of(List.of(ARM), EY).on(ComparisonBasis.EQUAL_BEVERAGE_MASS), shots(8)).answers().get(0).effects(ARM).get(0);
+            Effect effect = Comparison
+                    .of(Question.of(List.of(ARM), EY).on(ComparisonBasis.EQUAL_BEVERAGE_MASS), shots(8))
+                    .answers()
+                    .get(0)
+                    .effects(ARM)
+                    .get(0);
             assertThat(effect.verdict()).isEqualTo(new Verdict.Confounded("beverage mass"));
         }
     }
 
-    private static List<MeasuredShot> grindStudy(int each, double perNotch, double spread, boolean temperatureToo, long seed) {
+    private static List<MeasuredShot> grindStudy(int each, double perNotch, double spread, boolean temperatureToo,
+            long seed) {
         Random random = new Random(seed);
         List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 3 * each; i++) {
             int notch = i % 3;
-            ShotSheet sheet = Bench.sheet(18, 40, 9 + perNotch * notch * 18 / 40 + spread * random.nextGaussian() * 18 / 40)
-                    .with(SheetField.GRIND, (22 + 2 * notch) / 10.0).with(SheetField.TEMPERATURE, temperatureToo ? 90 + notch : 93)
-                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 6) + "T09:" + (10 + i % 6 * 5)).with(SheetField.MACHINE, "Rig 1")
+            ShotSheet sheet = Bench
+                    .sheet(18, 40, 9 + perNotch * notch * 18 / 40 + spread * random.nextGaussian() * 18 / 40)
+                    .with(SheetField.GRIND, (22 + 2 * notch) / 10.0)
+                    .with(SheetField.TEMPERATURE, temperatureToo ? 90 + notch : 93)
+                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 6) + "T09:" + (10 + i % 6 * 5))
+                    .with(SheetField.MACHINE, "Rig 1")
                     .with(SheetField.BASKET, "18 g");
             shots.add(Bench.shot(Integer.toString(i + 1), sheet));
         }
@@ -93,12 +110,15 @@ class ComparisonTest {
 
         @Test
         void namesWhatMovedTogether() {
-            Comparison confounded = Comparison.of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY), grindStudy(4, -0.6, 0.2, true, 1));
-            assertThat(confounded.sentence().headline()).isEqualTo("Grind and temperature moved together: these shots cannot tell which of them changed EY as dosed.");
+            Comparison confounded = Comparison.of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY),
+                    grindStudy(4, -0.6, 0.2, true, 1));
+            assertThat(confounded.sentence().headline()).isEqualTo(
+                    "Grind and temperature moved together: these shots cannot tell which of them changed EY as dosed.");
             Comparison unasked = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(4, -0.6, 0.2, true, 1));
             assertThat(unasked.guard()).anySatisfy(note -> {
                 assertThat(note.kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
-                assertThat(note.words()).isEqualTo("Temperature and grind moved together (90–92 °C): they cannot be told apart");
+                assertThat(note.words())
+                        .isEqualTo("Temperature and grind moved together (90–92 °C): they cannot be told apart");
             });
         }
 
@@ -109,10 +129,16 @@ class ComparisonTest {
             shots.set(4, Bench.shot("5", odd));
             shots.add(Bench.shot("13", shots.get(0).sheet().with(SheetField.FAULT, "choked")));
             Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
-            GuardNote note = comparison.guard().stream().filter(n -> n.title().equals("Temperature")).findFirst().orElseThrow();
+            GuardNote note = comparison.guard()
+                    .stream()
+                    .filter(n -> n.title().equals("Temperature"))
+                    .findFirst()
+                    .orElseThrow();
             assertThat(note.words()).isEqualTo("also changed in 1 of 12: shot 5 was at 94 °C");
-            assertThat(note.sensitivity().orElseThrow().words()).startsWith("Without shot 5: \u22121.").endsWith("the answer stands.");
-            assertThat(comparison.guard()).anySatisfy(n -> assertThat(n.words()).isEqualTo("shot 13 is marked faulty: choked"));
+            assertThat(note.sensitivity().orElseThrow().words()).startsWith("Without shot 5: \u22121.")
+                    .endsWith("the answer stands.");
+            assertThat(comparison.guard())
+                    .anySatisfy(n -> assertThat(n.words()).isEqualTo("shot 13 is marked faulty: choked"));
             assertThat(comparison.guard()).anySatisfy(n -> assertThat(n.title()).contains("basket"));
         }
     }
@@ -127,24 +153,34 @@ class ComparisonTest {
             assertThat(effect.change()).isEqualTo("+0.4");
             assertThat(effect.verdict()).isEqualTo(new Verdict.Differs());
             assertThat(Math.abs(effect.estimate().orElseThrow().value() + 1.6)).isLessThan(effect.halfWidth());
-            assertThat(comparison.sentence().headline()).matches("Grind \\+0\\.4 lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
+            assertThat(comparison.sentence().headline())
+                    .matches("Grind \\+0\\.4 lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
             assertThat(effect.evidence()).isEqualTo("repeated, interval excludes zero");
         }
 
         @Test
         void tooFewShotsCannotSayAndForeseeHowManyMore() {
-            Effect effect = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(2, -0.4, 0.6, false, 11)).answers().get(0).effects().get(0);
+            Effect effect = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(2, -0.4, 0.6, false, 11))
+                    .answers()
+                    .get(0)
+                    .effects()
+                    .get(0);
             assertThat(effect.verdict()).isInstanceOfSatisfying(Verdict.CannotSay.class, cannot -> {
                 assertThat(cannot.more()).isBetween(1, 20);
-                assertThat(cannot.repeat()).hasSize(cannot.more()).allMatch(name -> !name.equals("2") && !name.equals("5"), "an end of the line");
+                assertThat(cannot.repeat()).hasSize(cannot.more())
+                        .allMatch(name -> !name.equals("2") && !name.equals("5"), "an end of the line");
             });
         }
 
         @Test
         void levelsArePairedAndStrayLinesCaught() {
             Variable byLevel = new Variable.Treatment(SheetFactor.GRIND, true);
-            assertThat(Comparison.of(Question.of(List.of(byLevel), EY), grindStudy(4, -0.8, 0.2, false, 5)).answers().get(0).effects())
-                    .extracting(Effect::change).containsExactly("2.2, not 2.4", "2.2, not 2.6", "2.4, not 2.6");
+            assertThat(Comparison.of(Question.of(List.of(byLevel), EY), grindStudy(4, -0.8, 0.2, false, 5))
+                    .answers()
+                    .get(0)
+                    .effects())
+                    .extracting(Effect::change)
+                    .containsExactly("2.2, not 2.4", "2.2, not 2.6", "2.4, not 2.6");
             List<MeasuredShot> bent = new ArrayList<>();
             for (MeasuredShot shot : grindStudy(5, 0, 0.1, false, 6)) {
                 boolean middle = shot.sheet().number(SheetField.GRIND).orElseThrow() == 2.4;
@@ -160,30 +196,42 @@ class ComparisonTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (MeasuredShot shot : grindStudy(4, 0, 0.1, false, 7)) {
                 boolean frozen = Integer.parseInt(shot.name()) % 2 == 0;
-                shots.add(Bench.shot(shot.name(), shot.sheet().withExtra("beans frozen", frozen ? "yes" : "no")
-                        .withExtra("crema", (frozen ? 12.5 : 10.25) + Integer.parseInt(shot.name()) % 3 * 0.1 + " mm")));
+                shots.add(Bench.shot(shot.name(), shot.sheet()
+                        .withExtra("beans frozen", frozen ? "yes" : "no")
+                        .withExtra("crema",
+                                (frozen ? 12.5 : 10.25) + Integer.parseInt(shot.name()) % 3 * 0.1 + " mm")));
             }
             List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
             Response crema = new OwnResponse(OwnFactor.of("crema", sheets).orElseThrow(), 0);
             Variable frozen = Variable.of(OwnFactor.of("beans frozen", sheets).orElseThrow());
             Comparison comparison = Comparison.of(Question.of(List.of(frozen), List.of(crema)), shots);
-            assertThat(comparison.sentence().headline()).startsWith("no, not yes lowers crema by 2.2").contains(" mm at equal setting");
+            assertThat(comparison.sentence().headline()).startsWith("no, not yes lowers crema by 2.2")
+                    .contains(" mm at equal setting");
         }
 
         @Test
         void nothingThatChangedAndNothingToJudgeByAreSaid() {
             Comparison still = Comparison.of(Question.of(List.of(ARM), EY), grindStudy(1, 0, 0.1, false, 8));
             assertThat(still.sentence().headline()).startsWith("No shot tells of EY as dosed");
-            assertThat(Comparison.of(Question.of(List.of(Variable.of(SheetFactor.BASKET)), EY), grindStudy(2, 0, 0.1, false, 8)).sentence().headline())
+            assertThat(Comparison
+                    .of(Question.of(List.of(Variable.of(SheetFactor.BASKET)), EY), grindStudy(2, 0, 0.1, false, 8))
+                    .sentence()
+                    .headline())
                     .startsWith("Basket did not change among these shots");
-            Comparison saturated = Comparison.of(Question.of(List.of(new Variable.Treatment(SheetFactor.GRIND, true), Variable.of(StandardResponse.STRENGTH)), EY), grindStudy(1, -1, 0.1, false, 8));
+            Comparison saturated = Comparison.of(Question.of(
+                    List.of(new Variable.Treatment(SheetFactor.GRIND, true), Variable.of(StandardResponse.STRENGTH)),
+                    EY), grindStudy(1, -1, 0.1, false, 8));
             assertThat(saturated.sentence().headline()).matches("(?s).*(moved together|leaves nothing to judge by).*");
         }
     }
 
     @Test
     void whereTheSpreadComesFrom() {
-        SpreadSources sources = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(6, -0.5, 0.3, false, 9)).answers().get(0).sources().orElseThrow();
+        SpreadSources sources = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(6, -0.5, 0.3, false, 9))
+                .answers()
+                .get(0)
+                .sources()
+                .orElseThrow();
         assertThat(Math.sqrt(sources.withinDay())).isCloseTo(0.3, within(0.12));
         // 18 g on a 0.1 g display and 40 g on the same: 20.7 · 0.0289 · √(1/18² + 1/40²) = 0.036 points
         assertThat(Math.sqrt(sources.weighing())).isCloseTo(0.036, within(0.003));

@@ -28,7 +28,8 @@ class GuardTest {
         Random random = new Random(12);
         List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            ShotSheet sheet = Bench.sheet(18, 40, 9 - 0.3 * (i % 3) + 0.03 * random.nextGaussian()).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0);
+            ShotSheet sheet = Bench.sheet(18, 40, 9 - 0.3 * (i % 3) + 0.03 * random.nextGaussian())
+                    .with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0);
             shots.add(Bench.shot(Integer.toString(i + 1), more.apply(i, sheet)));
         }
         return shots;
@@ -44,7 +45,8 @@ class GuardTest {
 
     @Test
     void aDoseThatMovedWithTheGrindIsSaidByHowMuch() {
-        GuardNote note = ofGrind("Dose", (i, sheet) -> sheet.with(SheetField.DOSE, 18 + 0.5 * (i % 3) + 0.02 * (i % 2)));
+        GuardNote note = ofGrind("Dose",
+                (i, sheet) -> sheet.with(SheetField.DOSE, 18 + 0.5 * (i % 3) + 0.02 * (i % 2)));
         assertThat(note.kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
         assertThat(note.words()).isEqualTo("Dose and grind moved together (18–19 g): they cannot be told apart");
     }
@@ -54,7 +56,8 @@ class GuardTest {
         double[] off = {0.5, -0.5, 0.3, -0.5, 0.5, -0.3, 0.5, 0.2, -0.4, -0.5, -0.2, 0.4};
         GuardNote note = ofGrind("Dose", (i, sheet) -> sheet.with(SheetField.DOSE, 18 + 0.5 * (i % 3) + off[i]));
         assertThat(note.kind()).isEqualTo(GuardNote.Kind.CHANGED);
-        assertThat(note.words()).matches("17\\.5–19\\.4 g, moved with grind: \\+1\\.0\\d* ±0\\.\\d+ g by 2\\.6, not 2\\.2");
+        assertThat(note.words())
+                .matches("17\\.5–19\\.4 g, moved with grind: \\+1\\.0\\d* ±0\\.\\d+ g by 2\\.6, not 2\\.2");
     }
 
     @Test
@@ -74,14 +77,17 @@ class GuardTest {
 
     @Test
     void whatOnlySomeWroteDownIsUnknownInTheOthers() {
-        assertThat(ofGrind("Basket", (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, "18 g") : sheet).words()).isEqualTo("18 g where written down; unknown in 3 of 12");
-        GuardNote two = ofGrind("Basket", (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, i % 2 == 0 ? "old" : "new") : sheet);
+        assertThat(ofGrind("Basket", (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, "18 g") : sheet).words())
+                .isEqualTo("18 g where written down; unknown in 3 of 12");
+        GuardNote two = ofGrind("Basket",
+                (i, sheet) -> i < 9 ? sheet.with(SheetField.BASKET, i % 2 == 0 ? "old" : "new") : sheet);
         assertThat(two.words()).isEqualTo("new (4), old (5); unknown in 3");
     }
 
     @Test
     void aReadingByAnotherMethodStandsOut() {
-        GuardNote note = ofGrind("Sample filtered", (i, sheet) -> sheet.with(SheetField.SAMPLE_FILTERED, i == 6 ? "no" : "yes"));
+        GuardNote note = ofGrind("Sample filtered",
+                (i, sheet) -> sheet.with(SheetField.SAMPLE_FILTERED, i == 6 ? "no" : "yes"));
         assertThat(note.kind()).isEqualTo(GuardNote.Kind.CHANGED);
         assertThat(note.words()).isEqualTo("also changed in 1 of 12: shot 7 was at no");
         assertThat(note.sensitivity().orElseThrow().stands()).isTrue();
@@ -94,28 +100,38 @@ class GuardTest {
         Question pair = Question.of(List.of(GRIND), EY);
         double shared = Comparison.of(pair, one.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
         double apart = Comparison.of(pair, two.subList(0, 2)).answers().get(0).effects().get(0).halfWidth();
-        assertThat(apart).as("what one instrument gets wrong cancels, what two do does not").isGreaterThan(1.3 * shared);
+        assertThat(apart).as("what one instrument gets wrong cancels, what two do does not")
+                .isGreaterThan(1.3 * shared);
         assertThat(note(pair, two, "Refractometer").orElseThrow().words()).startsWith("also changed in 1 of 12");
     }
 
     @Test
     void firstOfASessionAndAGrindChangedWithoutAPurgeAreFound() {
-        List<MeasuredShot> shots = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i / 6) + "T09:" + (10 + i % 6 * 8))
-                .with(SheetField.MACHINE, "Rig 1").with(SheetField.GRINDER, "G-burr A").with(SheetField.PURGE, i == 4 ? 0 : 2));
+        List<MeasuredShot> shots = shots(
+                (i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i / 6) + "T09:" + (10 + i % 6 * 8))
+                        .with(SheetField.MACHINE, "Rig 1")
+                        .with(SheetField.GRINDER, "G-burr A")
+                        .with(SheetField.PURGE, i == 4 ? 0 : 2));
         Question question = Question.of(List.of(GRIND), EY);
-        assertThat(note(question, shots, "First of a session").orElseThrow().words()).isEqualTo("shots 1, 7 were the first of their day among these");
-        assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words()).isEqualTo("shot 5 followed a change of the grind without a purge");
-        List<MeasuredShot> purged = shots((i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
-        assertThat(note(question, purged, "First of a session")).as("one shot a day: every shot is the first").isEmpty();
+        assertThat(note(question, shots, "First of a session").orElseThrow().words())
+                .isEqualTo("shots 1, 7 were the first of their day among these");
+        assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words())
+                .isEqualTo("shot 5 followed a change of the grind without a purge");
+        List<MeasuredShot> purged = shots(
+                (i, sheet) -> sheet.with(SheetField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
+        assertThat(note(question, purged, "First of a session")).as("one shot a day: every shot is the first")
+                .isEmpty();
     }
 
     @Test
     void aShotFarFromTheOthersIsLeftOutOnceToSee() {
-        List<MeasuredShot> shots = shots((i, sheet) -> i == 7 ? sheet.with(SheetField.READINGS, "11.2; 11.2; 11.2") : sheet);
+        List<MeasuredShot> shots = shots(
+                (i, sheet) -> i == 7 ? sheet.with(SheetField.READINGS, "11.2; 11.2; 11.2") : sheet);
         Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
         GuardNote far = note(Question.of(List.of(GRIND), EY), shots, "Far from the others").orElseThrow();
         assertThat(far.words()).isEqualTo("shot 8 lies further from the others than chance explains");
-        assertThat(comparison.sentence().doubts()).anySatisfy(doubt -> assertThat(doubt).startsWith("Shot 8 lies further from the others than chance explains. Without shot 8: "));
+        assertThat(comparison.sentence().doubts()).anySatisfy(doubt -> assertThat(doubt)
+                .startsWith("Shot 8 lies further from the others than chance explains. Without shot 8: "));
         assertThat(note(Question.of(List.of(GRIND), EY), shots((i, sheet) -> sheet), "Far from the others")).isEmpty();
     }
 
@@ -125,7 +141,9 @@ class GuardTest {
         double[] off = {0, 0.05, -0.04, 0.03, -0.05, 0.02, 0.04, -0.02, 0.01, -0.03, 0.05, 0};
         List<MeasuredShot> together = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i % 3 + off[i]));
         GuardNote note = note(question, together, "Beverage mass").orElseThrow();
-        assertThat(note.words()).isEqualTo("40–42 g, in the model, but it moved almost together with grind: what one did may be put down to the other");
+        assertThat(note.words()).isEqualTo(
+                "40–42 g, in the model, but it moved almost together with grind: what one did may be put down to the "
+                        + "other");
         List<MeasuredShot> apart = shots((i, sheet) -> sheet.with(SheetField.BEVERAGE, 40 + i / 3 * 0.5));
         assertThat(note(question, apart, "Beverage mass").orElseThrow().kind()).isEqualTo(GuardNote.Kind.IN_THE_MODEL);
     }
@@ -136,8 +154,10 @@ class GuardTest {
         Question question = Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY);
         List<MeasuredShot> nearly = new ArrayList<>(shots);
         nearly.set(0, Bench.shot("1", shots.get(0).sheet().with(SheetField.TEMPERATURE, 91)));
-        assertThat(note(question, nearly, "Grind and temperature").orElseThrow().words()).isEqualTo("moved almost together: their effects are told apart by few shots");
-        assertThat(Comparison.of(question, shots).sentence().headline()).as("wholly together is worse").contains("moved together");
+        assertThat(note(question, nearly, "Grind and temperature").orElseThrow().words())
+                .isEqualTo("moved almost together: their effects are told apart by few shots");
+        assertThat(Comparison.of(question, shots).sentence().headline()).as("wholly together is worse")
+                .contains("moved together");
     }
 
     @Test
@@ -146,10 +166,13 @@ class GuardTest {
         List<MeasuredShot> shots = new ArrayList<>();
         double[] strengths = {9.30, 9.02, 9.0, 9.28, 9.03, 8.99, 9.31, 9.01, 9.0, 9.04, 9.02, 9.01};
         for (int i = 0; i < 12; i++) {
-            shots.add(Bench.shot(Integer.toString(i + 1), Bench.sheet(18, 40, strengths[i]).with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0)
-                    .with(SheetField.TEMPERATURE, i == 0 || i == 3 || i == 6 ? 96 : 93)));
+            shots.add(Bench.shot(Integer.toString(i + 1),
+                    Bench.sheet(18, 40, strengths[i])
+                            .with(SheetField.GRIND, (22 + 2 * (i % 3)) / 10.0)
+                            .with(SheetField.TEMPERATURE, i == 0 || i == 3 || i == 6 ? 96 : 93)));
         }
-        Question strict = new Question(List.of(GRIND), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(), java.util.Map.of("ey_as_dosed", 0.2), java.util.Map.of(), false);
+        Question strict = new Question(List.of(GRIND), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                java.util.Map.of("ey_as_dosed", 0.2), java.util.Map.of(), false);
         Sensitivity sensitivity = note(strict, shots, "Temperature").orElseThrow().sensitivity().orElseThrow();
         assertThat(sensitivity.before().verdict()).isEqualTo(new Verdict.Differs());
         assertThat(sensitivity.stands()).isFalse();
@@ -158,8 +181,11 @@ class GuardTest {
 
     @Test
     void notesComeByWeight() {
-        List<GuardNote> guard = Comparison.of(Question.of(List.of(GRIND), EY), shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, 90 + i % 3)
-                .with(SheetField.COFFEE, i < 6 ? "Lot Heron 14" : "Lot Siskin 3").with(SheetField.MACHINE, "Rig 1"))).guard();
+        List<GuardNote> guard = Comparison.of(Question.of(List.of(GRIND), EY),
+                shots((i, sheet) -> sheet.with(SheetField.TEMPERATURE, 90 + i % 3)
+                        .with(SheetField.COFFEE, i < 6 ? "Lot Heron 14" : "Lot Siskin 3")
+                        .with(SheetField.MACHINE, "Rig 1")))
+                .guard();
         assertThat(guard).extracting(GuardNote::kind).isSorted();
         assertThat(guard.get(0).kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
         assertThat(guard.get(guard.size() - 1).kind()).isEqualTo(GuardNote.Kind.SAME);

@@ -42,11 +42,18 @@ class MatchedBasisTest {
         }
     }
 
-    /** The common mass is the least of all, so that every curve reaches it; what is read there lies before each shot's end. */
+    /**
+     * The common mass is the least of all, so that every curve reaches it; what is read there lies before each
+     * shot's end.
+     */
     @Test
     void atEqualBeverageMassEveryCurveReachesTheCommonMass() {
         MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_BEVERAGE_MASS, SHOTS);
-        assertThat(ground.at()).isEqualTo(SHOTS.stream().flatMap(shot -> StandardResponse.BEVERAGE.of(shot).stream()).mapToDouble(Measured::value).min().orElseThrow());
+        assertThat(ground.at()).isEqualTo(SHOTS.stream()
+                .flatMap(shot -> StandardResponse.BEVERAGE.of(shot).stream())
+                .mapToDouble(Measured::value)
+                .min()
+                .orElseThrow());
         for (MeasuredShot shot : SHOTS) {
             double seconds = ground.value(StandardResponse.TIME_FIRST_DRIP_TO_LAST_DRIP, shot).orElseThrow().value();
             double drip = shot.measures().curve().times().firstDrip().orElseThrow().seconds();
@@ -59,7 +66,10 @@ class MatchedBasisTest {
         assertThat(ground.covariate(StandardResponse.STRENGTH)).map(Variable::key).contains("beverage");
         assertThat(ground.covariate(StandardResponse.BEVERAGE)).as("not on itself").isEmpty();
         assertThat(ground.covariate(StandardResponse.PEAK_RESISTANCE)).as("it came before").isEmpty();
-        assertThat(ground.value(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF, Bench.shot("silent", Bench.sheet(18, 40, 9)))).as("no curve, no time").isEmpty();
+        assertThat(
+                ground.value(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF, Bench.shot("silent", Bench.sheet(18, 40, 9))))
+                .as("no curve, no time")
+                .isEmpty();
     }
 
     @Test
@@ -69,25 +79,32 @@ class MatchedBasisTest {
             double grams = ground.value(StandardResponse.BEVERAGE, shot).orElseThrow().value();
             assertThat(grams).isLessThanOrEqualTo(StandardResponse.BEVERAGE.of(shot).orElseThrow().value() + 0.3);
             double on = shot.measures().curve().times().pumpOn().orElseThrow().seconds();
-            assertThat(grams).isCloseTo(shot.measures().curve().find(Channel.CUP_MASS).orElseThrow().at(on + ground.at()), within(0.4));
+            assertThat(grams).isCloseTo(
+                    shot.measures().curve().find(Channel.CUP_MASS).orElseThrow().at(on + ground.at()), within(0.4));
         }
-        assertThat(ground.covariate(StandardResponse.EY_AS_DOSED)).map(Variable::key).contains("time_pump_on_to_pump_off");
-        assertThat(ground.covariate(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF)).as("a time does not explain a time").isEmpty();
+        assertThat(ground.covariate(StandardResponse.EY_AS_DOSED)).map(Variable::key)
+                .contains("time_pump_on_to_pump_off");
+        assertThat(ground.covariate(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF)).as("a time does not explain a time")
+                .isEmpty();
     }
 
     @Test
     void atEqualResistanceThePeakIsTheCovariate() {
         MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_RESISTANCE, SHOTS);
         assertThat(ground.covariate(StandardResponse.FIRST_DRIP)).map(Variable::key).contains("peak_resistance");
-        Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.PROFILE)), List.of(StandardResponse.STRENGTH)).on(ComparisonBasis.EQUAL_RESISTANCE), profiles());
+        Comparison comparison = Comparison
+                .of(Question.of(List.of(Variable.of(SheetFactor.PROFILE)), List.of(StandardResponse.STRENGTH))
+                        .on(ComparisonBasis.EQUAL_RESISTANCE), profiles());
         assertThat(comparison.sentence().headline()).contains("at equal resistance");
-        assertThat(comparison.answers().get(0).effects()).extracting(effect -> effect.variable().key()).containsExactly("profile", "peak_resistance");
+        assertThat(comparison.answers().get(0).effects()).extracting(effect -> effect.variable().key())
+                .containsExactly("profile", "peak_resistance");
     }
 
     private static List<MeasuredShot> profiles() {
         List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
-            shots.add(SimulatedStudy.shot("p" + i, 2.2 + 0.1 * (i % 5), 93, i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX, 38, 70 + i));
+            shots.add(SimulatedStudy.shot("p" + i, 2.2 + 0.1 * (i % 5), 93,
+                    i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX, 38, 70 + i));
         }
         return shots;
     }
@@ -119,14 +136,22 @@ class MatchedBasisTest {
         }
         Effect one = score(plain);
         Effect other = score(stretched);
-        assertThat(other.estimate().orElseThrow().value()).isCloseTo(factor * one.estimate().orElseThrow().value(), within(1e-7));
+        assertThat(other.estimate().orElseThrow().value()).isCloseTo(factor * one.estimate().orElseThrow().value(),
+                within(1e-7));
         assertThat(other.halfWidth()).isCloseTo(factor * one.halfWidth(), within(1e-7));
         assertThat(other.p()).isCloseTo(one.p(), within(1e-7));
         assertThat(other.rankP().orElseThrow()).isEqualTo(one.rankP().orElseThrow());
     }
 
     private static Effect score(List<MeasuredShot> shots) {
-        Response response = new OwnResponse(OwnFactor.of("score", shots.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0);
-        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(response)).inBlocks(Optional.empty()), shots).answers().get(0).effects().get(0);
+        Response response = new OwnResponse(
+                OwnFactor.of("score", shots.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0);
+        return Comparison
+                .of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(response)).inBlocks(Optional.empty()),
+                        shots)
+                .answers()
+                .get(0)
+                .effects()
+                .get(0);
     }
 }

@@ -35,32 +35,54 @@ class MisleadingAnswersTest {
         @Test
         void aTemperatureThatMovedWithTheDayCannotBeToldFromIt() {
             Comparison comparison = MisleadingStudies.confoundedDay().compare(EY);
-            assertThat(comparison.sentence().headline()).matches("Temperature \\+3 °C cannot be told from day and run order: they moved together\\. EY as dosed came out "
-                    + "\\+1\\.\\d+ ±0\\.\\d+ points apart at equal setting, whichever of them did it\\.");
+            assertThat(comparison.sentence().headline()).matches(
+                    "Temperature \\+3 °C cannot be told from day and run order: they moved together\\. EY as dosed "
+                            + "came out "
+                            + "\\+1\\.\\d+ ±0\\.\\d+ points apart at equal setting, whichever of them did it\\.");
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Confounded("day and run order"));
             assertThat(effect(comparison).verdict().words()).isEqualTo("cannot be told from day and run order");
             assertThat(effect(comparison).evidence()).isEqualTo("confounded");
-            assertThat(comparison.sentence().text()).contains("cannot be told").doesNotContain("raises").doesNotContain("likely to settle");
+            assertThat(comparison.sentence().text()).contains("cannot be told")
+                    .doesNotContain("raises")
+                    .doesNotContain("likely to settle");
         }
 
         @Test
         void anOrderDrawnByLotIsNoConfounderAndADayStillIs() {
-            List<MeasuredShot> drawn = MisleadingStudies.confoundedDay().compared().stream()
-                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ORDER_DRAWN, "yes"), shot.measures())).toList();
-            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), drawn);
+            List<MeasuredShot> drawn = MisleadingStudies.confoundedDay()
+                    .compared()
+                    .stream()
+                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ORDER_DRAWN, "yes"),
+                            shot.measures()))
+                    .toList();
+            Comparison comparison = Comparison
+                    .of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), drawn);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Confounded("day"));
-            List<MeasuredShot> oneDay = drawn.stream().map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.PULLED_AT,
-                    "2026-05-11T" + (shot.sheet().pulledAt().orElseThrow().getDayOfMonth() == 11 ? "09" : "10") + shot.sheet().pulledAt().orElseThrow().toString().substring(13)),
-                    shot.measures())).toList();
-            assertThat(effect(Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), oneDay)).verdict()).isEqualTo(new Verdict.Differs());
+            List<MeasuredShot> oneDay = drawn.stream()
+                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet()
+                            .with(SheetField.PULLED_AT,
+                                    "2026-05-11T"
+                                            + (shot.sheet().pulledAt().orElseThrow().getDayOfMonth() == 11 ? "09"
+                                                    : "10")
+                                            + shot.sheet().pulledAt().orElseThrow().toString().substring(13)),
+                            shot.measures()))
+                    .toList();
+            assertThat(effect(
+                    Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), oneDay))
+                    .verdict()).isEqualTo(new Verdict.Differs());
         }
 
         @Test
         void eightFieldsThatMovedAlongAreAllNamedAndTheNumberInTheFileIsNone() {
             Comparison comparison = MisleadingStudies.eightFields().compare(EY);
             assertThat(comparison.answers().get(0).confounders()).extracting(confounder -> confounder.what().key())
-                    .containsExactlyInAnyOrderElementsOf(MisleadingStudies.EIGHT.keySet().stream().map(field -> SheetFactor.find(field.key())
-                            .or(() -> SheetFactor.find(field.name().toLowerCase(java.util.Locale.ROOT))).orElseThrow().key()).toList());
+                    .containsExactlyInAnyOrderElementsOf(MisleadingStudies.EIGHT.keySet()
+                            .stream()
+                            .map(field -> SheetFactor.find(field.key())
+                                    .or(() -> SheetFactor.find(field.name().toLowerCase(java.util.Locale.ROOT)))
+                                    .orElseThrow()
+                                    .key())
+                            .toList());
             assertThat(comparison.sentence().headline()).contains("cannot be told from").contains(" and 5 more");
             for (SheetField field : MisleadingStudies.EIGHT.keySet()) {
                 assertThat(comparison.guard()).anySatisfy(note -> {
@@ -68,22 +90,35 @@ class MisleadingAnswersTest {
                     assertThat(note.kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
                 });
             }
-            assertThat(comparison.guard()).noneMatch(note -> note.title().toLowerCase(java.util.Locale.ROOT).contains("shot in file"));
+            assertThat(comparison.guard())
+                    .noneMatch(note -> note.title().toLowerCase(java.util.Locale.ROOT).contains("shot in file"));
         }
 
         @Test
         void whatIsUnknownOnOneSideIsNotTakenForEqual() {
-            List<MeasuredShot> shots = MisleadingStudies.straySetting().compared().stream().map(shot -> new MeasuredShot(shot.name(),
-                    shot.sheet().number(SheetField.GRIND).orElseThrow() == 3 ? shot.sheet() : shot.sheet().with(SheetField.BASKET, "18 g ridgeless"), shot.measures())).toList();
-            Comparison comparison = Comparison.of(Question.of(List.of(new Variable.Treatment(SheetFactor.GRIND, true)), List.of(EY)), shots);
+            List<MeasuredShot> shots = MisleadingStudies.straySetting()
+                    .compared()
+                    .stream()
+                    .map(shot -> new MeasuredShot(shot.name(),
+                            shot.sheet().number(SheetField.GRIND).orElseThrow() == 3 ? shot.sheet()
+                                    : shot.sheet().with(SheetField.BASKET, "18 g ridgeless"),
+                            shot.measures()))
+                    .toList();
+            Comparison comparison = Comparison
+                    .of(Question.of(List.of(new Variable.Treatment(SheetFactor.GRIND, true)), List.of(EY)), shots);
             assertThat(comparison.guard()).anySatisfy(note -> {
                 assertThat(note.title()).isEqualTo("Basket");
-                assertThat(note.words()).isEqualTo("unknown in every shot at grind 3: whether it moved along cannot be told");
+                assertThat(note.words())
+                        .isEqualTo("unknown in every shot at grind 3: whether it moved along cannot be told");
             });
-            assertThat(comparison.sentence().text()).contains("Whether basket moved along is unknown: on one side nobody wrote it down.");
+            assertThat(comparison.sentence().text())
+                    .contains("Whether basket moved along is unknown: on one side nobody wrote it down.");
         }
 
-        /** Half the shots by each operator in each arm, drawn again and again: what moves along by chance is seldom said to. */
+        /**
+         * Half the shots by each operator in each arm, drawn again and again: what moves along by chance is seldom
+         * said to.
+         */
         @Test
         void whatMovedAlongByChanceIsSeldomCalledAConfounder() {
             Random random = new Random(7);
@@ -92,41 +127,63 @@ class MisleadingAnswersTest {
             for (int s = 0; s < studies; s++) {
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 12; i++) {
-                    ShotSheet sheet = Bench.sheet(18 + 0.1 * random.nextGaussian(), 40 + 0.3 * random.nextGaussian(), 9 + 0.05 * random.nextGaussian())
-                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b").with(SheetField.OPERATOR, "Operator " + random.nextInt(2)).with(SheetField.BASKET, "basket " + random.nextInt(3))
-                            .with(SheetField.MINUTES_ON, 20 + random.nextInt(80)).with(SheetField.GRIND_TO_BREW, 5 + random.nextInt(90)).with(SheetField.FLUSH, random.nextInt(9))
-                            .with(SheetField.PULLED_AT, String.format("2026-05-1%dT%02d:%02d", random.nextInt(3), 9 + random.nextInt(8), random.nextInt(60)));
+                    ShotSheet sheet = Bench
+                            .sheet(18 + 0.1 * random.nextGaussian(), 40 + 0.3 * random.nextGaussian(),
+                                    9 + 0.05 * random.nextGaussian())
+                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
+                            .with(SheetField.OPERATOR, "Operator " + random.nextInt(2))
+                            .with(SheetField.BASKET, "basket " + random.nextInt(3))
+                            .with(SheetField.MINUTES_ON, 20 + random.nextInt(80))
+                            .with(SheetField.GRIND_TO_BREW, 5 + random.nextInt(90))
+                            .with(SheetField.FLUSH, random.nextInt(9))
+                            .with(SheetField.PULLED_AT, String.format("2026-05-1%dT%02d:%02d", random.nextInt(3),
+                                    9 + random.nextInt(8), random.nextInt(60)));
                     shots.add(Bench.shot(Integer.toString(i), sheet));
                 }
-                called += effect(Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)), shots)).verdict() instanceof Verdict.Confounded ? 1 : 0;
+                called += effect(Comparison.of(
+                        Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)), shots))
+                        .verdict() instanceof Verdict.Confounded ? 1 : 0;
             }
             assertThat(called / (double) studies).isLessThan(0.05);
         }
 
-        /** Each age was tasted on one day: what the days did cannot be told from what age did, until days count as a sample of days. */
+        /**
+         * Each age was tasted on one day: what the days did cannot be told from what age did, until days count as a
+         * sample of days.
+         */
         @Test
         void anAgeThatMovedWithTheDayCannotBeToldFromIt() {
             double[] off = {0.1, -0.1, 0.05};
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 15; i++) {
-                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5).with(SheetField.ROASTED_ON, "2026-05-01")
-                        .with(SheetField.PULLED_AT, String.format("2026-05-%02dT09:%02d", 10 + 3 * (i / 3), 10 * (i % 3)))));
+                shots.add(Bench.shot("s" + i,
+                        Bench.sheet(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5)
+                                .with(SheetField.ROASTED_ON, "2026-05-01")
+                                .with(SheetField.PULLED_AT,
+                                        String.format("2026-05-%02dT09:%02d", 10 + 3 * (i / 3), 10 * (i % 3)))));
             }
             Question question = Question.of(List.of(Variable.of(SheetFactor.AGE)), List.of(StandardResponse.STRENGTH));
             assertThat(effect(Comparison.of(question, shots)).verdict()).isEqualTo(new Verdict.Confounded("day"));
-            assertThat(effect(Comparison.of(question.inBlocks(java.util.Optional.of(SheetFactor.DAY)), shots)).verdict()).isNotInstanceOf(Verdict.Confounded.class);
+            assertThat(
+                    effect(Comparison.of(question.inBlocks(java.util.Optional.of(SheetFactor.DAY)), shots)).verdict())
+                    .isNotInstanceOf(Verdict.Confounded.class);
         }
 
         @Test
         void anArmIsWhatWasSetForItAndSeveralThingsAtOnceAreSaid() {
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 8; i++) {
-                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.3 * (i % 2) + 0.02 * (i / 2)).with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
-                        .with(SheetField.GRIND, 2.2 + 0.2 * (i % 2)).with(SheetField.TEMPERATURE, 91 + 2 * (i % 2))));
+                shots.add(Bench.shot("s" + i,
+                        Bench.sheet(18, 40, 9 + 0.3 * (i % 2) + 0.02 * (i / 2))
+                                .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
+                                .with(SheetField.GRIND, 2.2 + 0.2 * (i % 2))
+                                .with(SheetField.TEMPERATURE, 91 + 2 * (i % 2))));
             }
-            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(EY)), shots);
+            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(EY)),
+                    shots);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Differs());
-            assertThat(comparison.sentence().text()).contains("The levels of arm differ in grind and temperature: which of them did it cannot be told.");
+            assertThat(comparison.sentence().text()).contains(
+                    "The levels of arm differ in grind and temperature: which of them did it cannot be told.");
         }
     }
 
@@ -134,29 +191,50 @@ class MisleadingAnswersTest {
     class OneThingChanged {
 
         @ParameterizedTest
-        @CsvSource({"18, 40, One thing changed: grind 2.4 → 2.2", "19.4, 45.6, '3 things changed: grind 2.4 → 2.2, dose 18 → 19.4 g, beverage mass 40 → 45.6 g'",
-            "18.2, 40.3, One thing changed: grind 2.4 → 2.2"})
+        @CsvSource({"18, 40, One thing changed: grind 2.4 → 2.2",
+                "19.4, 45.6, '3 things changed: grind 2.4 → 2.2, dose 18 → 19.4 g, beverage mass 40 → 45.6 g'",
+                "18.2, 40.3, One thing changed: grind 2.4 → 2.2"})
         void comparesDoseAndBeverageAsTheyWere(double dose, double beverage, String words) {
             MeasuredShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4));
             MeasuredShot to = Bench.shot("2", Bench.sheet(dose, beverage, 9).with(SheetField.GRIND, 2.2));
-            assertThat(PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to)).orElseThrow().words()).isEqualTo(words);
+            assertThat(
+                    PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to))
+                            .orElseThrow()
+                            .words())
+                    .isEqualTo(words);
         }
 
         @Test
         void comparesEveryEntryAndSaysWhatOnlyOneHas() {
-            MeasuredShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "stirred").with(SheetField.WATER, "Brew water 3"));
-            MeasuredShot to = Bench.shot("2", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4).with(SheetField.PREPARATION, "tapped").withExtra("screen", "fine"));
-            assertThat(PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to)).orElseThrow().words())
-                    .isEqualTo("One thing changed: preparation stirred → tapped; written down for only one of them: water and screen");
+            MeasuredShot from = Bench.shot("1",
+                    Bench.sheet(18, 40, 9)
+                            .with(SheetField.GRIND, 2.4)
+                            .with(SheetField.PREPARATION, "stirred")
+                            .with(SheetField.WATER, "Brew water 3"));
+            MeasuredShot to = Bench.shot("2",
+                    Bench.sheet(18, 40, 9)
+                            .with(SheetField.GRIND, 2.4)
+                            .with(SheetField.PREPARATION, "tapped")
+                            .withExtra("screen", "fine"));
+            assertThat(
+                    PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to))
+                            .orElseThrow()
+                            .words())
+                    .isEqualTo(
+                            "One thing changed: preparation stirred → tapped; written down for only one of them: "
+                                    + "water and screen");
         }
     }
 
     @Test
     void whereAFactorActsTheOtherWayRoundItsEffectIsToldAtEachLevelOfTheOther() {
         Comparison comparison = MisleadingStudies.crossover().compare(EY);
-        assertThat(comparison.sentence().headline()).matches("What grind does to EY as dosed depends on profile \\(interaction, p below 0\\.001\\)\\. "
-                + "Grind \\+0\\.2 at profile Gentle ramp lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at equal setting\\.");
-        assertThat(comparison.sentence().further()).anySatisfy(words -> assertThat(words).startsWith("Grind +0.2 at profile Straight nine: EY as dosed differs (+1."));
+        assertThat(comparison.sentence().headline())
+                .matches("What grind does to EY as dosed depends on profile \\(interaction, p below 0\\.001\\)\\. "
+                        + "Grind \\+0\\.2 at profile Gentle ramp lowers EY as dosed by 1\\.\\d+ ±0\\.\\d+ points at "
+                        + "equal setting\\.");
+        assertThat(comparison.sentence().further()).anySatisfy(
+                words -> assertThat(words).startsWith("Grind +0.2 at profile Straight nine: EY as dosed differs (+1."));
         assertThat(comparison.answers().get(0).effects()).allSatisfy(effect -> {
             assertThat(effect.at()).isNotEmpty();
             assertThat(effect.verdict()).isEqualTo(new Verdict.Differs());
@@ -166,9 +244,11 @@ class MisleadingAnswersTest {
     @Test
     void oneStraySettingDoesNotMakeTheStepSmall() {
         Comparison comparison = MisleadingStudies.straySetting().compare(EY);
-        assertThat(comparison.sentence().headline()).matches("Grind \\+1 lowers EY as dosed by 1\\.[567]\\d ±0\\.\\d+ points at equal setting\\.");
+        assertThat(comparison.sentence().headline())
+                .matches("Grind \\+1 lowers EY as dosed by 1\\.[567]\\d ±0\\.\\d+ points at equal setting\\.");
         Question named = MisleadingStudies.straySetting().question(EY).stepping(Variable.of(SheetFactor.GRIND), 0.5);
-        assertThat(Comparison.of(named, MisleadingStudies.straySetting().compared()).sentence().headline()).matches("Grind \\+0\\.5 lowers EY as dosed by 0\\.[78]\\d+ ±0\\.\\d+ points at equal setting\\.");
+        assertThat(Comparison.of(named, MisleadingStudies.straySetting().compared()).sentence().headline())
+                .matches("Grind \\+0\\.5 lowers EY as dosed by 0\\.[78]\\d+ ±0\\.\\d+ points at equal setting\\.");
     }
 
     @Nested
@@ -178,12 +258,19 @@ class MisleadingAnswersTest {
         void oneBadShotIsNamedWithTheAnswerWithoutIt() {
             Comparison comparison = MisleadingStudies.outlier().compare(EY);
             assertThat(effect(comparison).verdict()).isInstanceOf(Verdict.CannotSay.class);
-            assertThat(comparison.sentence().doubts()).hasSize(1).first().asString()
-                    .matches("Shot 9 lies further from the others than chance explains\\. Without shot 9: −0\\.\\d+ ±0\\.\\d+ points, the answer becomes “differs”\\.");
+            assertThat(comparison.sentence().doubts()).hasSize(1)
+                    .first()
+                    .asString()
+                    .matches(
+                            "Shot 9 lies further from the others than chance explains\\. Without shot 9: −0\\.\\d+ "
+                                    + "±0\\.\\d+ points, the answer becomes “differs”\\.");
             assertThat(comparison.sentence().text()).contains("Shot 9 lies further");
         }
 
-        /** Of sound studies one in twenty has a shot that is called far out: the level of the test, for small ones too. */
+        /**
+         * Of sound studies one in twenty has a shot that is called far out: the level of the test, for small ones
+         * too.
+         */
         @ParameterizedTest
         @CsvSource({"3, 400", "7, 400"})
         void soundShotsAreSeldomNamed(int each, int studies) {
@@ -192,9 +279,16 @@ class MisleadingAnswersTest {
             for (int s = 0; s < studies; s++) {
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 2 * each; i++) {
-                    shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian()).with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
+                    shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian())
+                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
                 }
-                named += Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)), shots).answers().get(0).farOut().isEmpty() ? 0 : 1;
+                named += Comparison
+                        .of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)),
+                                shots)
+                        .answers()
+                        .get(0)
+                        .farOut()
+                        .isEmpty() ? 0 : 1;
             }
             // Bonferroni keeps it at 5 % or below; four standard errors of chance above that.
             assertThat(named / (double) studies).isBetween(0.01, 0.05 + 4 * Math.sqrt(0.05 * 0.95 / studies));
@@ -210,8 +304,11 @@ class MisleadingAnswersTest {
             Random random = new Random(4);
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 18; i++) {
-                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40 + 0.4 * random.nextGaussian(), 9 + 0.05 * (i % 3) + 0.1 * (i / 3 % 2) + 0.08 * random.nextGaussian())
-                        .with(SheetField.GRIND, 2.2 + 0.2 * (i % 3)).with(SheetField.BASKET, "basket " + i / 3 % 2)));
+                shots.add(Bench.shot("s" + i,
+                        Bench.sheet(18, 40 + 0.4 * random.nextGaussian(),
+                                9 + 0.05 * (i % 3) + 0.1 * (i / 3 % 2) + 0.08 * random.nextGaussian())
+                                .with(SheetField.GRIND, 2.2 + 0.2 * (i % 3))
+                                .with(SheetField.BASKET, "basket " + i / 3 % 2)));
             }
             return shots;
         }
@@ -220,14 +317,26 @@ class MisleadingAnswersTest {
             return Comparison.of(question, shots()).answers().get(0).effects(Variable.of(SheetFactor.BASKET)).get(0);
         }
 
-        /** A covariate is no question, and pairs of levels have Tukey's correction already: Holm has one question left here. */
+        /**
+         * A covariate is no question, and pairs of levels have Tukey's correction already: Holm has one question
+         * left here.
+         */
         @Test
         void holmCountsQuestionsOnlyAndNeverComesOnTopOfTukey() {
-            Question plain = Question.of(List.of(three, Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH)).on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
-            Question holm = new Question(plain.variables(), plain.interactions(), plain.responses(), plain.basis(), plain.block(), plain.margins(), plain.steps(), true);
+            Question plain = Question
+                    .of(List.of(three, Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH))
+                    .on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
+            Question holm = new Question(plain.variables(), plain.interactions(), plain.responses(), plain.basis(),
+                    plain.block(), plain.margins(), plain.steps(), true);
             assertThat(basket(holm).p()).isEqualTo(basket(plain).p());
             assertThat(Comparison.of(holm, shots()).answers().get(0).effects(three)).extracting(Effect::p)
-                    .isEqualTo(Comparison.of(plain, shots()).answers().get(0).effects(three).stream().map(Effect::p).toList());
+                    .isEqualTo(Comparison.of(plain, shots())
+                            .answers()
+                            .get(0)
+                            .effects(three)
+                            .stream()
+                            .map(Effect::p)
+                            .toList());
         }
 
         @Test
@@ -236,11 +345,16 @@ class MisleadingAnswersTest {
                 Random random = new Random(seed);
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 16; i++) {
-                    shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.07 * (i % 2) + 0.07 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 2)
-                            .with(SheetField.OPERATOR, "Operator " + i / 2 % 2).with(SheetField.BASKET, "basket " + i / 4 % 2)));
+                    shots.add(Bench.shot("s" + i,
+                            Bench.sheet(18, 40, 9 + 0.07 * (i % 2) + 0.07 * random.nextGaussian())
+                                    .with(SheetField.ARM, "arm " + i % 2)
+                                    .with(SheetField.OPERATOR, "Operator " + i / 2 % 2)
+                                    .with(SheetField.BASKET, "basket " + i / 4 % 2)));
                 }
-                Question question = Question.of(List.of(Variable.of(SheetFactor.ARM), Variable.of(SheetFactor.OPERATOR), Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH));
-                Question holm = new Question(question.variables(), List.of(), question.responses(), question.basis(), question.block(), java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true);
+                Question question = Question.of(List.of(Variable.of(SheetFactor.ARM), Variable.of(SheetFactor.OPERATOR),
+                        Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH));
+                Question holm = new Question(question.variables(), List.of(), question.responses(), question.basis(),
+                        question.block(), java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true);
                 for (Effect effect : Comparison.of(holm, shots).answers().get(0).effects()) {
                     boolean sure = effect.p() <= Question.ALPHA;
                     if (effect.verdict() instanceof Verdict.SameInPractice same) {
@@ -260,20 +374,29 @@ class MisleadingAnswersTest {
         void oneShortShotDoesNotDragAllDownAndIsNamed() {
             StandardResponse time = StandardResponse.time(TimeConvention.PUMP_ON_TO_LAST_DRIP);
             MisleadingStudies.Study study = MisleadingStudies.leastBeverage();
-            Comparison comparison = Comparison.of(study.question(time).on(ComparisonBasis.EQUAL_BEVERAGE_MASS), study.compared());
+            Comparison comparison = Comparison.of(study.question(time).on(ComparisonBasis.EQUAL_BEVERAGE_MASS),
+                    study.compared());
             assertThat(comparison.ground().at()).isGreaterThan(36);
             assertThat(comparison.ground().tooShort()).extracting(MeasuredShot::name).containsExactly("7");
             assertThat(comparison.answers().get(0).leftOut()).extracting(MeasuredShot::name).containsExactly("7");
-            assertThat(comparison.sentence().text()).containsPattern("Shot 7 ends at 1\\d(\\.\\d)? g, before the 3\\d(\\.\\d)? g at which curves are read, and falls out there\\.");
+            assertThat(comparison.sentence().text()).containsPattern(
+                    "Shot 7 ends at 1\\d(\\.\\d)? g, before the 3\\d(\\.\\d)? g at which curves are read, and falls "
+                            + "out there\\.");
         }
 
-        /** A finer grind makes the time longer; with the time taken out, what the grind does would be taken out too. */
+        /**
+         * A finer grind makes the time longer; with the time taken out, what the grind does would be taken out too.
+         */
         @Test
         void whatAFactorChangesItselfIsNoCovariateOfIt() {
             List<MeasuredShot> shots = SimulatedStudy.grinds(4, 5, 2.2, 2.4, 2.6);
-            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)).on(ComparisonBasis.EQUAL_TIME), shots);
+            Comparison comparison = Comparison.of(
+                    Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)).on(ComparisonBasis.EQUAL_TIME),
+                    shots);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Mediated("time (pump on to pump off)"));
-            assertThat(comparison.sentence().headline()).startsWith("Grind +0.4 changes time (pump on to pump off) itself, so what it does to EY as dosed at equal time cannot be told")
+            assertThat(comparison.sentence().headline()).startsWith(
+                    "Grind +0.4 changes time (pump on to pump off) itself, so what it does to EY as dosed at equal "
+                            + "time cannot be told")
                     .doesNotContain("likely to settle");
         }
     }
@@ -281,10 +404,15 @@ class MisleadingAnswersTest {
     @Test
     void oneShotEachReadsAsADifferenceOfMeasurementsEverywhere() {
         Comparison comparison = MisleadingStudies.oneShotEach().compare(StandardResponse.STRENGTH, EY);
-        assertThat(comparison.sentence().headline()).matches("One shot each: control, not treated came with −0\\.10\\d* ±0\\.0\\d+ points of strength at equal setting, a difference of these "
-                + "two measurements only\\. Of what arm does, it says nothing before both are repeated\\.");
-        assertThat(comparison.answers()).allSatisfy(answer -> assertThat(answer.effects()).allSatisfy(effect -> assertThat(effect.verdict().words()).isEqualTo("one shot each")));
-        assertThat(comparison.sentence().text()).doesNotContain("changes").doesNotContain("lowers").doesNotContain("raises");
+        assertThat(comparison.sentence().headline()).matches(
+                "One shot each: control, not treated came with −0\\.10\\d* ±0\\.0\\d+ points of strength at equal "
+                        + "setting, a difference of these "
+                        + "two measurements only\\. Of what arm does, it says nothing before both are repeated\\.");
+        assertThat(comparison.answers()).allSatisfy(answer -> assertThat(answer.effects())
+                .allSatisfy(effect -> assertThat(effect.verdict().words()).isEqualTo("one shot each")));
+        assertThat(comparison.sentence().text()).doesNotContain("changes")
+                .doesNotContain("lowers")
+                .doesNotContain("raises");
     }
 
     @Test
@@ -292,10 +420,14 @@ class MisleadingAnswersTest {
         List<MeasuredShot> shots = new ArrayList<>(MisleadingStudies.straySetting().compared());
         ShotSheet slipped = shots.get(2).sheet().with(SheetField.DOSE, "1.8");
         shots.set(2, new MeasuredShot("3", slipped, ShotMeasures.of(new Shot(slipped, Bench.SILENT))));
-        assertThat(Comparison.of(MisleadingStudies.straySetting().question(EY), shots).sentence().text()).contains("Shot 3: dose, 1.8 g is no usual dose: meant 18? Without shot 3: ");
+        assertThat(Comparison.of(MisleadingStudies.straySetting().question(EY), shots).sentence().text())
+                .contains("Shot 3: dose, 1.8 g is no usual dose: meant 18? Without shot 3: ");
     }
 
-    /** Two shots whose instrument nobody wrote down share no bias: the difference is as unsure as two instruments make it. */
+    /**
+     * Two shots whose instrument nobody wrote down share no bias: the difference is as unsure as two instruments
+     * make it.
+     */
     @Test
     void unknownInstrumentsShareNoBias() {
         List<MeasuredShot> known = MisleadingStudies.oneShotEach().compared();
@@ -305,7 +437,8 @@ class MisleadingAnswersTest {
             unknown.add(new MeasuredShot(shot.name(), sheet, ShotMeasures.of(new Shot(sheet, Bench.SILENT))));
         }
         Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH));
-        assertThat(effect(Comparison.of(question, unknown)).halfWidth()).isGreaterThan(1.8 * effect(Comparison.of(question, known)).halfWidth());
+        assertThat(effect(Comparison.of(question, unknown)).halfWidth())
+                .isGreaterThan(1.8 * effect(Comparison.of(question, known)).halfWidth());
         assertThat(effect(Comparison.of(question, unknown)).verdict()).isEqualTo(new Verdict.SeenOnce(true));
     }
 }

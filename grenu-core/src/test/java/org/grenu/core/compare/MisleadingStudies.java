@@ -38,7 +38,8 @@ public final class MisleadingStudies {
 
         List<MeasuredShot> compared() {
             List<MeasuredShot> all = new ArrayList<>();
-            shots.forEach(shot -> all.add(new MeasuredShot(Integer.toString(all.size() + 1), shot.sheet(), org.grenu.core.study.ShotMeasures.of(shot))));
+            shots.forEach(shot -> all.add(new MeasuredShot(Integer.toString(all.size() + 1), shot.sheet(),
+                    org.grenu.core.study.ShotMeasures.of(shot))));
             return all;
         }
 
@@ -55,13 +56,15 @@ public final class MisleadingStudies {
 
     /** {@return all of them by name} */
     public static Map<String, Study> all() {
-        return Map.of("confounded day", confoundedDay(), "eight fields", eightFields(), "crossover", crossover(), "stray setting", straySetting(), "outlier", outlier(),
+        return Map.of("confounded day", confoundedDay(), "eight fields", eightFields(), "crossover", crossover(),
+                "stray setting", straySetting(), "outlier", outlier(),
                 "least beverage", leastBeverage(), "one shot each", oneShotEach());
     }
 
     static Shot shot(int number, double yield, ShotSheet sheet) {
-        ShotSheet whole = with(sheet, Map.of(SheetField.DOSE, "18", SheetField.BEVERAGE, "40", SheetField.REFRACTOMETER, "R-2",
-                SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
+        ShotSheet whole = with(sheet,
+                Map.of(SheetField.DOSE, "18", SheetField.BEVERAGE, "40", SheetField.REFRACTOMETER, "R-2",
+                        SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
         ShotLog silent = new ShotLog(Samples.of(0, 1, 2, 3 + number), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
         return new Shot(whole, silent);
     }
@@ -75,7 +78,8 @@ public final class MisleadingStudies {
     }
 
     private static ShotSheet at(int day, int minute) {
-        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, String.format(Locale.ROOT, "2026-05-%02dT09:%02d", day, minute));
+        return ShotSheet.EMPTY.with(SheetField.PULLED_AT,
+                String.format(Locale.ROOT, "2026-05-%02dT09:%02d", day, minute));
     }
 
     /** Everything at 91 °C was pulled on one day and all at 94 °C on the next. */
@@ -83,15 +87,20 @@ public final class MisleadingStudies {
         double[] off = {0.1, -0.1, 0.15, -0.05, -0.1, 0.05};
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            shots.add(shot(i, 20 + (i < 6 ? 0 : 1.2) + off[i % 6], at(i < 6 ? 11 : 12, 8 * (i % 6)).with(SheetField.TEMPERATURE, i < 6 ? 91 : 94)));
+            shots.add(shot(i, 20 + (i < 6 ? 0 : 1.2) + off[i % 6],
+                    at(i < 6 ? 11 : 12, 8 * (i % 6)).with(SheetField.TEMPERATURE, i < 6 ? 91 : 94)));
         }
         return new Study(shots, SheetFactor.TEMPERATURE, List.of());
     }
 
     /** What moved along with the grind in the study of eight fields. */
-    static final Map<SheetField, List<String>> EIGHT = Map.of(SheetField.BAG, List.of("bag A", "bag B"), SheetField.OPERATOR, List.of("Operator 1", "Operator 2"),
-            SheetField.PREPARATION, List.of("stirred", "tapped"), SheetField.FLUSH, List.of("2", "6"), SheetField.DWELL, List.of("4", "20"),
-            SheetField.MINUTES_ON, List.of("25", "70"), SheetField.SCALE, List.of("S-1", "S-2"), SheetField.HARDNESS, List.of("60", "140"));
+    static final Map<SheetField,
+            List<String>> EIGHT = Map.of(SheetField.BAG, List.of("bag A", "bag B"), SheetField.OPERATOR,
+                    List.of("Operator 1", "Operator 2"),
+                    SheetField.PREPARATION, List.of("stirred", "tapped"), SheetField.FLUSH, List.of("2", "6"),
+                    SheetField.DWELL, List.of("4", "20"),
+                    SheetField.MINUTES_ON, List.of("25", "70"), SheetField.SCALE, List.of("S-1", "S-2"),
+                    SheetField.HARDNESS, List.of("60", "140"));
 
     /** Grinds alternate within a day, and eight other entries with them. */
     static Study eightFields() {
@@ -114,8 +123,9 @@ public final class MisleadingStudies {
         for (int i = 0; i < 16; i++) {
             boolean fine = i % 2 == 0;
             boolean gentle = i / 2 % 2 == 0;
-            shots.add(shot(i, 20 + (fine == gentle ? 0.6 : -0.6) + off[i % 8], at(11, 3 * i).with(SheetField.GRIND, fine ? 2.2 : 2.4)
-                    .with(SheetField.PROFILE, gentle ? "Gentle ramp" : "Straight nine")));
+            shots.add(shot(i, 20 + (fine == gentle ? 0.6 : -0.6) + off[i % 8],
+                    at(11, 3 * i).with(SheetField.GRIND, fine ? 2.2 : 2.4)
+                            .with(SheetField.PROFILE, gentle ? "Gentle ramp" : "Straight nine")));
         }
         return new Study(shots, SheetFactor.GRIND, List.of(SheetFactor.PROFILE));
     }
@@ -137,7 +147,8 @@ public final class MisleadingStudies {
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 14; i++) {
             double yield = i == 8 ? 16.5 : 20 + (i % 2 == 0 ? 0.8 : 0) + off[i / 2];
-            shots.add(shot(i, yield, at(11, 4 * i).with(SheetField.BEANS_TREATMENT, i % 2 == 0 ? "frozen" : "as it was")));
+            shots.add(shot(i, yield,
+                    at(11, 4 * i).with(SheetField.BEANS_TREATMENT, i % 2 == 0 ? "frozen" : "as it was")));
         }
         return new Study(shots, SheetFactor.BEANS_TREATMENT, List.of());
     }
@@ -147,8 +158,11 @@ public final class MisleadingStudies {
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 11; i++) {
             double grind = i % 2 == 0 ? 2.2 : 2.4;
-            SimulatedShot shot = new SimulatedRig(40 + i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93, DemoProfile.STRAIGHT_NINE.profile(), i == 6 ? 14 : 37, 90), List.of());
-            ShotSheet sheet = at(11, 4 * i).with(SheetField.DOSE, 18).with(SheetField.GRIND, grind).with(SheetField.REFRACTOMETER, "R-2")
+            SimulatedShot shot = new SimulatedRig(40 + i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind,
+                    93, DemoProfile.STRAIGHT_NINE.profile(), i == 6 ? 14 : 37, 90), List.of());
+            ShotSheet sheet = at(11, 4 * i).with(SheetField.DOSE, 18)
+                    .with(SheetField.GRIND, grind)
+                    .with(SheetField.REFRACTOMETER, "R-2")
                     .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
             shots.add(new Shot(sheet, shot.log()));
         }
@@ -157,7 +171,8 @@ public final class MisleadingStudies {
 
     /** One shot each, read on the same instrument: 9.40 and 9.50 %. */
     static Study oneShotEach() {
-        List<Shot> shots = List.of(shot(0, 9.40 * 40 / 18, at(11, 0).with(SheetField.ARM, "control")), shot(1, 9.50 * 40 / 18, at(11, 6).with(SheetField.ARM, "treated")));
+        List<Shot> shots = List.of(shot(0, 9.40 * 40 / 18, at(11, 0).with(SheetField.ARM, "control")),
+                shot(1, 9.50 * 40 / 18, at(11, 6).with(SheetField.ARM, "treated")));
         return new Study(shots, SheetFactor.ARM, List.of());
     }
 }

@@ -20,7 +20,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 
 class SurfaceTest {
 
-    private static final Question QUESTION = Question.of(List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE)),
+    private static final Question QUESTION = Question.of(
+            List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE)),
             List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH));
 
     private static double truth(double grind, double celsius) {
@@ -35,13 +36,17 @@ class SurfaceTest {
         for (double[] setting : settings) {
             for (int k = 0; k < each; k++) {
                 double yield = truth(setting[0], setting[1]) + spread * random.nextGaussian();
-                shots.add(Bench.shot("s" + shots.size(), Bench.sheet(18, 40, yield * 18 / 40).with(SheetField.GRIND, setting[0]).with(SheetField.TEMPERATURE, setting[1])));
+                shots.add(Bench.shot("s" + shots.size(),
+                        Bench.sheet(18, 40, yield * 18 / 40)
+                                .with(SheetField.GRIND, setting[0])
+                                .with(SheetField.TEMPERATURE, setting[1])));
             }
         }
         return Comparison.of(QUESTION, shots);
     }
 
-    private static final double[][] NINE = {{2.2, 90}, {2.4, 90}, {2.6, 90}, {2.2, 93}, {2.4, 93}, {2.6, 93}, {2.2, 96}, {2.4, 96}, {2.6, 96}};
+    private static final double[][] NINE = {{2.2, 90}, {2.4, 90}, {2.6, 90}, {2.2, 93}, {2.4, 93}, {2.6, 93}, {2.2, 96},
+            {2.4, 96}, {2.6, 96}};
 
     @Test
     void aBentSurfaceIsRecoveredWithItsUncertainty() {
@@ -50,7 +55,8 @@ class SurfaceTest {
         for (int r = 0; r < surface.ys().length; r += 8) {
             for (int c = 0; c < surface.xs().length; c += 8) {
                 assertThat(surface.within(r, c)).isTrue();
-                assertThat(yield.mean()[r][c]).isCloseTo(truth(surface.xs()[c], surface.ys()[r]), within(3 * yield.half()[r][c]));
+                assertThat(yield.mean()[r][c]).isCloseTo(truth(surface.xs()[c], surface.ys()[r]),
+                        within(3 * yield.half()[r][c]));
             }
         }
         assertThat(yield.half()[0][0]).as("corners are less sure than the middle").isGreaterThan(yield.half()[20][20]);
@@ -64,14 +70,16 @@ class SurfaceTest {
         ResponseSurface surface = ResponseSurface.of(study(six, 3, 0.05), Map.of()).orElseThrow();
         assertThat(surface.layers().get(0).mean()[20][20]).isFinite();
         double edge = surface.layers().get(0).mean()[0][20] + surface.layers().get(0).mean()[40][20];
-        assertThat(surface.layers().get(0).mean()[20][20]).as("straight between the two").isCloseTo(edge / 2, within(1e-9));
+        assertThat(surface.layers().get(0).mean()[20][20]).as("straight between the two")
+                .isCloseTo(edge / 2, within(1e-9));
         assertThat(surface.wanted(20, 20)).as("no window was given").isFalse();
     }
 
     @Test
     void theWantedRegionMeetsAllWindowsAndNothingIsClaimedBeyondWhatWasTried() {
         double[][] triangle = {{2.2, 93}, {2.6, 93}, {2.4, 90}, {2.4, 93}};
-        Map<String, ResponseSurface.Window> windows = Map.of("ey_as_dosed", new ResponseSurface.Window(19.9, 30), "strength", new ResponseSurface.Window(0, 30));
+        Map<String, ResponseSurface.Window> windows = Map.of("ey_as_dosed", new ResponseSurface.Window(19.9, 30),
+                "strength", new ResponseSurface.Window(0, 30));
         ResponseSurface surface = ResponseSurface.of(study(triangle, 4, 0.02), windows).orElseThrow();
         assertThat(surface.within(0, 0)).as("fine and cool was never tried").isFalse();
         assertThat(surface.within(40, 0)).isTrue();
@@ -81,8 +89,11 @@ class SurfaceTest {
 
     @Test
     void oneLineOfSettingsOrOneNumberGiveNoSurface() {
-        assertThat(ResponseSurface.of(study(new double[][] {{2.2, 90}, {2.4, 92}, {2.6, 94}}, 3, 0.05), Map.of())).isEmpty();
-        Comparison one = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(StandardResponse.STRENGTH)), study(NINE, 2, 0.1).shots());
+        assertThat(ResponseSurface.of(study(new double[][] {{2.2, 90}, {2.4, 92}, {2.6, 94}}, 3, 0.05), Map.of()))
+                .isEmpty();
+        Comparison one = Comparison.of(
+                Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(StandardResponse.STRENGTH)),
+                study(NINE, 2, 0.1).shots());
         assertThat(ResponseSurface.of(one, Map.of())).isEqualTo(Optional.empty());
     }
 

@@ -25,7 +25,9 @@ class ChangePointsTest {
         return sum;
     }
 
-    /** Pruning must not change the optimum: checked against every one-change split, which the optimum cannot exceed. */
+    /**
+     * Pruning must not change the optimum: checked against every one-change split, which the optimum cannot exceed.
+     */
     @ParameterizedTest
     @Seeds(60)
     void noSplitInTwoIsCheaper(Draws any) {
@@ -40,7 +42,8 @@ class ChangePointsTest {
         for (int at = 4; at <= 36; at++) {
             double[] left = Arrays.copyOf(values, at);
             double[] right = Arrays.copyOfRange(values, at, 40);
-            double split = cost(left, ChangePoints.straight(left, 0.2, 40, 12), 0.2, 12) + cost(right, ChangePoints.straight(right, 0.2, 40, 12), 0.2, 12) + 24 - 12;
+            double split = cost(left, ChangePoints.straight(left, 0.2, 40, 12), 0.2, 12)
+                    + cost(right, ChangePoints.straight(right, 0.2, 40, 12), 0.2, 12) + 24 - 12;
             assertThat(best).isLessThanOrEqualTo(split + 1e-6);
         }
     }

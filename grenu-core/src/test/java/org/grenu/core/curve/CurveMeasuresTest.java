@@ -52,7 +52,8 @@ class CurveMeasuresTest {
     private static CurveMeasures measures(ShotLog log, RepairKind... off) {
         Set<RepairKind> kinds = EnumSet.noneOf(RepairKind.class);
         kinds.addAll(Set.of(off));
-        return CurveMeasures.of(log, new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+        return CurveMeasures.of(log,
+                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
     }
 
     @Nested
@@ -66,7 +67,9 @@ class CurveMeasuresTest {
                     for (double tare : new double[] {0, -4.2, 163}) {
                         CurveMeasures found = measures(log(rate, noise, t -> tare));
                         ShotTimes times = found.times();
-                        assertThat(times.firstDrip().orElseThrow().seconds()).as("drip less the usual response of a scale, %s Hz, noise %s, tare %s", rate, noise, tare)
+                        assertThat(times.firstDrip().orElseThrow().seconds())
+                                .as("drip less the usual response of a scale, %s Hz, noise %s, tare %s", rate, noise,
+                                        tare)
                                 .isCloseTo(7.1, within(0.3));
                         assertThat(times.pumpOn().orElseThrow().seconds()).isCloseTo(1.1, within(0.3));
                         assertThat(times.pumpOff().orElseThrow().seconds()).isCloseTo(26, within(0.45));
@@ -87,7 +90,8 @@ class CurveMeasuresTest {
 
         @Test
         void areUnknownWhereNothingTells() {
-            ShotLog massOnly = new ShotLog(log(10, 0, t -> 0).time(), Map.of(Channel.CUP_MASS, log(10, 0, t -> 0).find(Channel.CUP_MASS).orElseThrow()));
+            ShotLog massOnly = new ShotLog(log(10, 0, t -> 0).time(),
+                    Map.of(Channel.CUP_MASS, log(10, 0, t -> 0).find(Channel.CUP_MASS).orElseThrow()));
             CurveMeasures found = measures(massOnly);
             assertThat(found.times().pumpOn()).isEmpty();
             assertThat(found.meanPressure()).isEmpty();
@@ -98,8 +102,10 @@ class CurveMeasuresTest {
         @Test
         void statedOnesGoBeforeFoundOnes() {
             CurveMeasures found = CurveMeasures.of(log(10, 0, t -> 0),
-                    new CurveSettings(Set.of(), OptionalDouble.of(0.2), OptionalDouble.of(25.5), 0.1, OptionalDouble.empty()));
-            assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(found.times()).getAsDouble()).isCloseTo(25.3, within(1e-12));
+                    new CurveSettings(Set.of(), OptionalDouble.of(0.2), OptionalDouble.of(25.5), 0.1,
+                            OptionalDouble.empty()));
+            assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(found.times()).getAsDouble()).isCloseTo(25.3,
+                    within(1e-12));
         }
 
         @Test
@@ -163,10 +169,13 @@ class CurveMeasuresTest {
                 columns[2][i] = mass(t);
             }
             CurveMeasures found = measures(log(columns));
-            assertThat(found.repaired().repairs()).extracting(Repair::kind).containsExactly(RepairKind.TIME_ORDER, RepairKind.CLOCK_RESET);
-            assertThat(found.repaired().repairs()).extracting(Repair::evidence).containsExactly("1 repeated and 0 backward timestamps",
-                    "the clock fell from 14.9 s to 0.0 s and went on from there");
-            assertThat(found.repaired().log().time().get(found.repaired().log().size() - 1)).isCloseTo(29.9, within(0.11));
+            assertThat(found.repaired().repairs()).extracting(Repair::kind)
+                    .containsExactly(RepairKind.TIME_ORDER, RepairKind.CLOCK_RESET);
+            assertThat(found.repaired().repairs()).extracting(Repair::evidence)
+                    .containsExactly("1 repeated and 0 backward timestamps",
+                            "the clock fell from 14.9 s to 0.0 s and went on from there");
+            assertThat(found.repaired().log().time().get(found.repaired().log().size() - 1)).isCloseTo(29.9,
+                    within(0.11));
             assertThat(found.beverage().orElseThrow().value()).isCloseTo(38.9, within(0.2));
             CurveMeasures off = measures(log(columns), RepairKind.CLOCK_RESET);
             assertThat(off.repaired().log().size()).isEqualTo(149);

@@ -18,7 +18,8 @@ class FirstDripRecoveryTest {
     private record Pour(double drip, double onset, double flow, double noise, double tare, double drift, double step) {
 
         static Pour random(Well19937c random) {
-            return new Pour(2 + 12 * random.nextDouble(), 0.2 + 1.2 * random.nextDouble(), 1 + 2.5 * random.nextDouble(),
+            return new Pour(2 + 12 * random.nextDouble(), 0.2 + 1.2 * random.nextDouble(),
+                    1 + 2.5 * random.nextDouble(),
                     0.01 + 0.06 * random.nextDouble(), random.nextInt(3) == 0 ? 300 * random.nextDouble() - 20 : 0,
                     0.01 * (random.nextDouble() - 0.5), 0.05 + 0.15 * random.nextDouble());
         }
@@ -102,8 +103,11 @@ class FirstDripRecoveryTest {
         assertThat(FirstDrip.find(new UniformCurve(0, 0.1, Samples.of(new double[50])))).isEmpty();
         double[] steep = new double[50];
         Arrays.fill(steep, 20, 50, 30);
-        assertThat(FirstDrip.find(new UniformCurve(0, 0.1, Samples.of(steep))).orElseThrow().seconds()).isCloseTo(1.9, within(0.2));
-        assertThat(CurveMeasures.of(new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.CUP_MASS, Samples.of(0, 0, 9))), CurveSettings.STANDARD)
+        assertThat(FirstDrip.find(new UniformCurve(0, 0.1, Samples.of(steep))).orElseThrow().seconds()).isCloseTo(1.9,
+                within(0.2));
+        assertThat(CurveMeasures
+                .of(new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.CUP_MASS, Samples.of(0, 0, 9))),
+                        CurveSettings.STANDARD)
                 .beverage()).isPresent();
     }
 }

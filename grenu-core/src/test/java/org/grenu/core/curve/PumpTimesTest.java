@@ -43,7 +43,9 @@ class PumpTimesTest {
 
         @Test
         void aSingleSpikeIsNoStart() {
-            assertThat(PumpTimes.on(curve(20, t -> Math.abs(t - 2) < 0.01 || t > 5 ? 5 : 0), Optional.empty()).orElseThrow().seconds())
+            assertThat(PumpTimes.on(curve(20, t -> Math.abs(t - 2) < 0.01 || t > 5 ? 5 : 0), Optional.empty())
+                    .orElseThrow()
+                    .seconds())
                     .isCloseTo(5, within(0.15));
             assertThat(PumpTimes.on(curve(20, t -> 0.1), curve(20, t -> 0))).isEmpty();
             assertThat(PumpTimes.on(Optional.empty(), Optional.empty())).isEmpty();
@@ -58,7 +60,8 @@ class PumpTimesTest {
             for (double tau : new double[] {0.3, 0.6, 1.5}) {
                 for (double full : new double[] {4, 9}) {
                     Optional<UniformCurve> pressure = curve(40, t -> t < 25 ? full : decaying(t - 25, full, tau));
-                    assertThat(PumpTimes.off(pressure, Optional.empty()).orElseThrow().seconds()).as("τ %s, %s bar", tau, full)
+                    assertThat(PumpTimes.off(pressure, Optional.empty()).orElseThrow().seconds())
+                            .as("τ %s, %s bar", tau, full)
                             .isCloseTo(25, within(0.25));
                 }
             }
@@ -66,7 +69,8 @@ class PumpTimesTest {
 
         @Test
         void aTaperIsStillThePump() {
-            Optional<UniformCurve> pressure = curve(40, t -> t < 10 ? 9 : t < 30 ? 9 - 0.25 * (t - 10) : decaying(t - 30, 4, 0.5));
+            Optional<UniformCurve> pressure = curve(40,
+                    t -> t < 10 ? 9 : t < 30 ? 9 - 0.25 * (t - 10) : decaying(t - 30, 4, 0.5));
             assertThat(PumpTimes.off(pressure, Optional.empty()).orElseThrow().seconds()).isCloseTo(30, within(0.2));
         }
 

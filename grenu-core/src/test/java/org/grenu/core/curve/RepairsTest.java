@@ -20,7 +20,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Each kind of fault by itself, on a shot whose true course is known: found, repaired, left when switched off, not imagined. */
+/**
+ * Each kind of fault by itself, on a shot whose true course is known: found, repaired, left when switched off, not
+ * imagined.
+ */
 class RepairsTest {
 
     private static final int ROWS = 360;
@@ -87,7 +90,8 @@ class RepairsTest {
     private static CurveMeasures measured(ShotLog log, RepairKind... off) {
         Set<RepairKind> kinds = EnumSet.noneOf(RepairKind.class);
         kinds.addAll(List.of(off));
-        return CurveMeasures.of(log, new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+        return CurveMeasures.of(log,
+                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
     }
 
     private static List<RepairKind> kinds(CurveMeasures measures) {
@@ -201,10 +205,14 @@ class RepairsTest {
         @Test
         void aDelayThatIsEnteredGoesBeforeWhatIsFound() {
             ShotLog log = new Columns(5).log();
-            CurveMeasures moved = CurveMeasures.of(log, new CurveSettings(Set.of(), OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.of(2)));
+            CurveMeasures moved = CurveMeasures.of(log, new CurveSettings(Set.of(), OptionalDouble.empty(),
+                    OptionalDouble.empty(), 0.1, OptionalDouble.of(2)));
             CurveMeasures plain = measured(log);
-            assertThat(moved.repaired().repairs()).singleElement().extracting(Repair::evidence).isEqualTo("2.0 s, as entered");
-            assertThat(plain.times().firstDrip().orElseThrow().seconds() - moved.times().firstDrip().orElseThrow().seconds()).isCloseTo(2, within(0.11));
+            assertThat(moved.repaired().repairs()).singleElement()
+                    .extracting(Repair::evidence)
+                    .isEqualTo("2.0 s, as entered");
+            assertThat(plain.times().firstDrip().orElseThrow().seconds()
+                    - moved.times().firstDrip().orElseThrow().seconds()).isCloseTo(2, within(0.11));
         }
 
         @Test
@@ -224,7 +232,8 @@ class RepairsTest {
             CurveMeasures measures = measured(log);
             assertThat(kinds(measures)).containsExactly(RepairKind.PRESSURE_OFFSET);
             assertThat(measures.find(Channel.PRESSURE).orElseThrow().at(15)).isCloseTo(9, within(0.08));
-            assertThat(measured(log, RepairKind.PRESSURE_OFFSET).find(Channel.PRESSURE).orElseThrow().at(15)).isCloseTo(9.42, within(0.08));
+            assertThat(measured(log, RepairKind.PRESSURE_OFFSET).find(Channel.PRESSURE).orElseThrow().at(15))
+                    .isCloseTo(9.42, within(0.08));
         }
 
         /** A log that ends while the pressure still falls shows no rest: what is left is no offset. */
@@ -239,7 +248,8 @@ class RepairsTest {
             ShotLog log = spoilt(c -> c.pressure[at] += by);
             CurveMeasures measures = measured(log);
             assertThat(kinds(measures)).containsExactly(RepairKind.PRESSURE_SPIKE);
-            assertThat(measures.find(Channel.PRESSURE).orElseThrow().at(at / 10.0)).isCloseTo(truePressure(at / 10.0), within(0.25));
+            assertThat(measures.find(Channel.PRESSURE).orElseThrow().at(at / 10.0)).isCloseTo(truePressure(at / 10.0),
+                    within(0.25));
             assertThat(measures.peakPressure().orElseThrow()).isLessThan(9.2);
         }
 
@@ -249,7 +259,8 @@ class RepairsTest {
             CurveMeasures measures = measured(log);
             assertThat(measures.repaired().repairs()).singleElement().satisfies(repair -> {
                 assertThat(repair.kind()).isEqualTo(RepairKind.CLIPPED);
-                assertThat(repair.evidence()).startsWith("exactly 7.25 bar for 2").endsWith("the true pressure may be higher");
+                assertThat(repair.evidence()).startsWith("exactly 7.25 bar for 2")
+                        .endsWith("the true pressure may be higher");
             });
             assertThat(measures.peakPressure()).hasValue(7.25);
         }
@@ -257,7 +268,8 @@ class RepairsTest {
         /** A gauge that moves in whole bars stands still everywhere; that is its resolution, not its range. */
         @Test
         void aCoarseGaugeIsNotClipped() {
-            assertThat(kinds(measured(spoilt(c -> Arrays.setAll(c.pressure, i -> Math.rint(c.pressure[i])))))).isEmpty();
+            assertThat(kinds(measured(spoilt(c -> Arrays.setAll(c.pressure, i -> Math.rint(c.pressure[i]))))))
+                    .isEmpty();
         }
     }
 
@@ -277,8 +289,9 @@ class RepairsTest {
             CurveMeasures measures = measured(new Columns(5).without(150, 185));
             assertThat(kinds(measures)).containsExactly(RepairKind.GAP);
             assertCourse(measures, 0.35);
-            CurveMeasures off = CurveMeasures.of(new Columns(5).without(150, 185), new CurveSettings(Set.of(RepairKind.GAP), OptionalDouble.empty(),
-                    OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+            CurveMeasures off = CurveMeasures.of(new Columns(5).without(150, 185),
+                    new CurveSettings(Set.of(RepairKind.GAP), OptionalDouble.empty(),
+                            OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
             assertThat(off.find(Channel.PRESSURE).orElseThrow().at(16)).as("switched off: open").isNaN();
             CurveMeasures longer = measured(new Columns(5).without(120, 200));
             assertThat(longer.repaired().repairs()).singleElement().satisfies(repair -> {
@@ -305,10 +318,15 @@ class RepairsTest {
                 }
             });
             CurveMeasures measures = measured(log);
-            assertThat(measures.repaired().repairs()).singleElement().extracting(Repair::evidence).isEqualTo("0 repeated and 8 backward timestamps");
-            assertThat(measures.repaired().log().time().get(measures.repaired().log().size() - 1)).as("the clock does not drift").isCloseTo(35.9, within(1e-9));
+            assertThat(measures.repaired().repairs()).singleElement()
+                    .extracting(Repair::evidence)
+                    .isEqualTo("0 repeated and 8 backward timestamps");
+            assertThat(measures.repaired().log().time().get(measures.repaired().log().size() - 1))
+                    .as("the clock does not drift")
+                    .isCloseTo(35.9, within(1e-9));
             assertCourse(measures, 0.35);
-            assertThat(measured(log, RepairKind.TIME_ORDER).repaired().log().size()).as("switched off: left out").isEqualTo(ROWS - 8);
+            assertThat(measured(log, RepairKind.TIME_ORDER).repaired().log().size()).as("switched off: left out")
+                    .isEqualTo(ROWS - 8);
         }
 
         @Test
@@ -335,7 +353,8 @@ class RepairsTest {
             c.pressure[200] += 7;
         });
         CurveMeasures measures = measured(log);
-        assertThat(new ArrayList<>(kinds(measures))).containsExactlyInAnyOrder(RepairKind.PRESSURE_SPIKE, RepairKind.PRESSURE_OFFSET,
+        assertThat(new ArrayList<>(kinds(measures))).containsExactlyInAnyOrder(RepairKind.PRESSURE_SPIKE,
+                RepairKind.PRESSURE_OFFSET,
                 RepairKind.SCALE_KNOCK, RepairKind.TARE_OFFSET);
         assertCourse(measures, 0.35);
     }

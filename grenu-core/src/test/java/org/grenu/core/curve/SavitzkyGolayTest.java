@@ -17,9 +17,11 @@ class SavitzkyGolayTest {
     @Test
     void weightsAreThePublishedOnes() {
         double[] five = new SavitzkyGolay(5, 2).centreWeights();
-        assertThat(five).containsExactly(new double[] {-3 / 35., 12 / 35., 17 / 35., 12 / 35., -3 / 35.}, within(1e-12));
+        assertThat(five).containsExactly(new double[] {-3 / 35., 12 / 35., 17 / 35., 12 / 35., -3 / 35.},
+                within(1e-12));
         double[] seven = new SavitzkyGolay(7, 2).centreWeights();
-        assertThat(seven).containsExactly(new double[] {-2 / 21., 3 / 21., 6 / 21., 7 / 21., 6 / 21., 3 / 21., -2 / 21.}, within(1e-12));
+        assertThat(seven).containsExactly(
+                new double[] {-2 / 21., 3 / 21., 6 / 21., 7 / 21., 6 / 21., 3 / 21., -2 / 21.}, within(1e-12));
     }
 
     /** A parabola is its own smoothing, and its slope is exact, at the ends too. */

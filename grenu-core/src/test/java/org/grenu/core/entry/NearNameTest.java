@@ -22,7 +22,10 @@ class NearNameTest {
         assertThat(NearName.of("x", List.of())).isEmpty();
     }
 
-    /** The published distances of a standard example: kitten to sitting takes three slips, of seven letters two are allowed. */
+    /**
+     * The published distances of a standard example: kitten to sitting takes three slips, of seven letters two are
+     * allowed.
+     */
     @Test
     void aThirdOfTheLettersMayDiffer() {
         assertThat(NearName.of("kitten", List.of("sitting"))).isEmpty();
@@ -43,7 +46,8 @@ class NearNameTest {
     @ParameterizedTest
     @Seeds(100)
     void aKnownNameIsItself(Draws any) {
-        for (String name : any.list(10, 10, () -> any.text("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz", 1, 12))) {
+        for (String name : any.list(10, 10,
+                () -> any.text("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz", 1, 12))) {
             assertThat(NearName.of(name, List.of(name + "s", name, "s" + name))).hasValue(name);
         }
     }

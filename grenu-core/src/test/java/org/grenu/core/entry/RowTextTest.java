@@ -54,33 +54,41 @@ class RowTextTest {
         texts.add(Math.floorMod(place, texts.size() + 1), "2026-02-30 roasted");
         Entries before = Entries.NONE.with(TABLE, "2026-01-01 roasted");
 
-        assertThatThrownBy(() -> before.with(TABLE, String.join(";", texts))).isInstanceOf(RefusedEntry.class).hasMessage("Life, day must be a date such as 2026-04-27.");
+        assertThatThrownBy(() -> before.with(TABLE, String.join(";", texts))).isInstanceOf(RefusedEntry.class)
+                .hasMessage("Life, day must be a date such as 2026-04-27.");
         assertThat(before.rows(TABLE)).hasSize(1);
     }
 
     @Test
     void whatIsUnknownIsWrittenOnlyWhereSomethingFollows() {
-        assertThat(new Row(List.of("2026-04-27", "opened", "", "at noon")).text()).isEqualTo("2026-04-27 opened ? at noon");
+        assertThat(new Row(List.of("2026-04-27", "opened", "", "at noon")).text())
+                .isEqualTo("2026-04-27 opened ? at noon");
         assertThat(new Row(List.of("2026-04-27", "opened", "", "")).text()).isEqualTo("2026-04-27 opened");
         assertThat(new Row(List.of("", "")).text()).isEmpty();
-        assertThatThrownBy(() -> new Row(List.of("", "")).needed(0)).as("a needed cell is never empty").isInstanceOf(RuntimeException.class);
+        assertThatThrownBy(() -> new Row(List.of("", "")).needed(0)).as("a needed cell is never empty")
+                .isInstanceOf(RuntimeException.class);
     }
 
     @Test
     void momentsAreDaysWithOrWithoutATime() {
-        List<Row> zeros = Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04T09:10 0,1; 2026-05-05 -0.02").rows(ShelfField.ZERO_LOG);
+        List<Row> zeros = Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04T09:10 0,1; 2026-05-05 -0.02")
+                .rows(ShelfField.ZERO_LOG);
 
         assertThat(zeros.get(0).moment(0).orElseThrow()).hasToString("2026-05-04T09:10");
         assertThat(zeros.get(1).moment(0).orElseThrow()).hasToString("2026-05-05T00:00");
         assertThat(zeros.get(1).needed(1)).isEqualTo(-0.02);
-        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04T25:10 0")).hasMessageContaining("date and time such as");
-        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04 9")).hasMessage("Zero log, shown must lie between -5 and 5.");
+        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04T25:10 0"))
+                .hasMessageContaining("date and time such as");
+        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.ZERO_LOG, "2026-05-04 9"))
+                .hasMessage("Zero log, shown must lie between -5 and 5.");
     }
 
     @Test
     void aTableHasAnEnd() {
-        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.VALVE_SCHEDULE, "1 2;".repeat(2_001))).hasMessageContaining("more than 2000 rows");
-        assertThat(Entries.NONE.with(ShelfField.VALVE_SCHEDULE, "1 2;".repeat(2_000)).rows(ShelfField.VALVE_SCHEDULE)).hasSize(2_000);
+        assertThatThrownBy(() -> Entries.NONE.with(ShelfField.VALVE_SCHEDULE, "1 2;".repeat(2_001)))
+                .hasMessageContaining("more than 2000 rows");
+        assertThat(Entries.NONE.with(ShelfField.VALVE_SCHEDULE, "1 2;".repeat(2_000)).rows(ShelfField.VALVE_SCHEDULE))
+                .hasSize(2_000);
     }
 
     /** Every field of the shelf by the one mechanism that all share: entered, read back, taken out. */
@@ -93,7 +101,8 @@ class RowTextTest {
         assertThat(entries.has(field)).isTrue();
         assertThat(entries.entry(field)).hasValue(example);
         assertThat(entries.texts()).containsExactly(Map.entry(field, example));
-        assertThat(entries.with(field, entries.entry(field).orElseThrow())).isEqualTo(entries).hasSameHashCodeAs(entries);
+        assertThat(entries.with(field, entries.entry(field).orElseThrow())).isEqualTo(entries)
+                .hasSameHashCodeAs(entries);
         assertThat(entries.with(field, " ")).isEqualTo(Entries.NONE);
     }
 

@@ -18,7 +18,8 @@ class BrewTest {
 
     /** Handbook §4: c = 9.41 ± 0.03 %, both masses on a 0.1 g display. */
     private static final Measured STEP = Measured.independent(0, 0.1 / Math.sqrt(12));
-    private static final Brew WORKED = new Brew(Measured.independent(18, STEP.u()), Measured.independent(41.2, STEP.u()),
+    private static final Brew WORKED = new Brew(Measured.independent(18, STEP.u()),
+            Measured.independent(41.2, STEP.u()),
             Measured.independent(9.41, 0.03), Optional.of(Measured.exact(3.5)));
 
     @Nested
@@ -50,25 +51,31 @@ class BrewTest {
         /** The same numbers come out of a record in which only dose, beverage mass and one reading are entered. */
         @Test
         void aRecordWithoutInstrumentDataGivesTheWorkedExample() {
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "41.2")
+            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+                    .with(SheetField.BEVERAGE, "41.2")
                     .with(SheetField.READINGS, "9.41");
             Brew brew = Masses.of(sheet, Optional.empty()).brew().orElseThrow();
-            assertThat(brew.asDosed().percent().expanded()).isCloseTo(WORKED.asDosed().percent().expanded(), within(1e-12));
+            assertThat(brew.asDosed().percent().expanded()).isCloseTo(WORKED.asDosed().percent().expanded(),
+                    within(1e-12));
         }
 
         /** Handbook §3: the same solids in 36 g. */
         @Test
         void dilution() {
             assertThat(Dilution.strengthAfter(20, 24, 12)).isCloseTo(13.333, within(5e-4));
-            assertThatThrownBy(() -> Dilution.strengthAfter(20, 0, 12)).hasMessageContaining("beverage must be positive");
+            assertThatThrownBy(() -> Dilution.strengthAfter(20, 0, 12))
+                    .hasMessageContaining("beverage must be positive");
         }
 
         /** Handbook §3: 10 g at 24 %, 10 g at 16 %, 28 g at 2.857 % on 24 g. */
         @Test
         void slices() {
-            Slices slices = new Slices(24, List.of(new Slices.Slice(10, 24), new Slices.Slice(10, 16), new Slices.Slice(28, 2.857)));
-            assertThat(slices.cumulative()).extracting(s -> Math.round(100 * s.yieldPercent()) / 100.0).containsExactly(10.0, 16.67, 20.0);
-            assertThat(slices.cumulative()).extracting(s -> Math.round(100 * s.strengthPercent()) / 100.0).containsExactly(24.0, 20.0, 10.0);
+            Slices slices = new Slices(24,
+                    List.of(new Slices.Slice(10, 24), new Slices.Slice(10, 16), new Slices.Slice(28, 2.857)));
+            assertThat(slices.cumulative()).extracting(s -> Math.round(100 * s.yieldPercent()) / 100.0)
+                    .containsExactly(10.0, 16.67, 20.0);
+            assertThat(slices.cumulative()).extracting(s -> Math.round(100 * s.strengthPercent()) / 100.0)
+                    .containsExactly(24.0, 20.0, 10.0);
         }
 
         /** Handbook §3: 7–12 % and 18–22 % meet only from about 1:1.5 to 1:3.1. */
@@ -84,11 +91,13 @@ class BrewTest {
 
         @Test
         void monteCarloAgreesWithTheProductFormula() {
-            Brew brew = new Brew(WORKED.dose(), WORKED.beverage(), new Measured(9.41, 0.02, 0.02), Optional.of(new Measured(3.5, 0, 0.3)));
+            Brew brew = new Brew(WORKED.dose(), WORKED.beverage(), new Measured(9.41, 0.02, 0.02),
+                    Optional.of(new Measured(3.5, 0, 0.3)));
             for (Basis basis : Basis.values()) {
                 MonteCarloYield.Result drawn = new MonteCarloYield(200_000, 7).of(brew, basis);
                 Measured formula = brew.yield(basis).orElseThrow().percent();
-                assertThat(drawn.mean()).isCloseTo(formula.value(), within(5 * formula.u() / Math.sqrt(200_000) + 2e-4));
+                assertThat(drawn.mean()).isCloseTo(formula.value(),
+                        within(5 * formula.u() / Math.sqrt(200_000) + 2e-4));
                 assertThat(drawn.u()).isCloseTo(formula.u(), within(0.01 * formula.u()));
             }
         }
@@ -104,13 +113,15 @@ class BrewTest {
                 double bias = (2 * random.nextDouble() - 1) * 0.045;
                 StringBuilder readings = new StringBuilder();
                 for (int r = 0; r < 3; r++) {
-                    readings.append(Math.round(100 * (trueStrength + bias + 0.015 * random.nextGaussian())) / 100.0).append(' ');
+                    readings.append(Math.round(100 * (trueStrength + bias + 0.015 * random.nextGaussian())) / 100.0)
+                            .append(' ');
                 }
                 ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.READINGS, readings.toString())
                         .with(SheetField.DOSE, Math.round(10 * (18 + 0.1 * (random.nextDouble() - 0.5))) / 10.0)
                         .with(SheetField.BEVERAGE, Math.round(10 * (41.2 + 2 * (random.nextDouble() - 0.5))) / 10.0);
                 double trueDose = sheet.number(SheetField.DOSE).getAsDouble() + 0.1 * (random.nextDouble() - 0.5);
-                double trueBeverage = sheet.number(SheetField.BEVERAGE).getAsDouble() + 0.1 * (random.nextDouble() - 0.5);
+                double trueBeverage = sheet.number(SheetField.BEVERAGE).getAsDouble()
+                        + 0.1 * (random.nextDouble() - 0.5);
                 Measured yield = Masses.of(sheet, Optional.empty()).brew().orElseThrow().asDosed().percent();
                 if (Math.abs(yield.value() - trueStrength * trueBeverage / trueDose) <= yield.expanded()) {
                     covered++;
@@ -122,7 +133,9 @@ class BrewTest {
         @Test
         void sharedAndIndependentPartsStayApart() {
             Measured strength = new Measured(10, 0, 0.05);
-            Measured yield = new Brew(Measured.independent(20, 0.1), Measured.exact(40), strength, Optional.empty()).asDosed().percent();
+            Measured yield = new Brew(Measured.independent(20, 0.1), Measured.exact(40), strength, Optional.empty())
+                    .asDosed()
+                    .percent();
             assertThat(yield.shared()).isCloseTo(20 * 0.05 / 10, within(1e-12));
             assertThat(yield.independent()).isCloseTo(20 * 0.1 / 20, within(1e-12));
         }
@@ -131,9 +144,12 @@ class BrewTest {
     @Test
     void impossibleMassesAreRefused() {
         Measured one = Measured.exact(1);
-        assertThatThrownBy(() -> new Brew(Measured.exact(0), one, one, Optional.empty())).hasMessageContaining("dose must be positive");
-        assertThatThrownBy(() -> new Brew(one, Measured.exact(-1), one, Optional.empty())).hasMessageContaining("must not be negative");
-        assertThatThrownBy(() -> new Brew(one, one, one, Optional.of(Measured.exact(100)))).hasMessageContaining("moisture");
+        assertThatThrownBy(() -> new Brew(Measured.exact(0), one, one, Optional.empty()))
+                .hasMessageContaining("dose must be positive");
+        assertThatThrownBy(() -> new Brew(one, Measured.exact(-1), one, Optional.empty()))
+                .hasMessageContaining("must not be negative");
+        assertThatThrownBy(() -> new Brew(one, one, one, Optional.of(Measured.exact(100))))
+                .hasMessageContaining("moisture");
         assertThatThrownBy(() -> new Measured(Double.NaN, 0, 0)).hasMessageContaining("finite");
         assertThatThrownBy(() -> new Measured(1, -1, 0)).hasMessageContaining("not negative");
     }

@@ -22,9 +22,12 @@ import org.junit.jupiter.api.Test;
 
 class HydraulicsTest {
 
-    private static final Hydraulics.Known NOTHING = new Hydraulics.Known(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    private static final Hydraulics.Known NOTHING = new Hydraulics.Known(Optional.empty(), Optional.empty(),
+            Optional.empty(), Optional.empty(), Optional.empty());
 
-    /** A shot at 9 bar whose resistance falls from 6 bar·s/g by a given share a second, seen by a scale with noise. */
+    /**
+     * A shot at 9 bar whose resistance falls from 6 bar·s/g by a given share a second, seen by a scale with noise.
+     */
     private static CurveMeasures eroding(double perSecond, double noise, long seed) {
         Well19937c random = new Well19937c(seed);
         double[][] columns = new double[3][360];
@@ -38,8 +41,10 @@ class HydraulicsTest {
             columns[1][i] = pressure + 0.03 * random.nextGaussian();
             columns[2][i] = Math.rint(10 * (cup + noise * random.nextGaussian())) / 10;
         }
-        return CurveMeasures.of(new ShotLog(Samples.of(columns[0]), Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS,
-                Samples.of(columns[2]))), CurveSettings.STANDARD);
+        return CurveMeasures.of(
+                new ShotLog(Samples.of(columns[0]), Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS,
+                        Samples.of(columns[2]))),
+                CurveSettings.STANDARD);
     }
 
     @Test
@@ -62,7 +67,9 @@ class HydraulicsTest {
         assertThat(resistance.linear().at(33)).isNaN();
     }
 
-    /** Two hundred simulated shots, half with a channel: an alarm without one stays rare, most that opened are seen. */
+    /**
+     * Two hundred simulated shots, half with a channel: an alarm without one stays rare, most that opened are seen.
+     */
     @Test
     void channelsAreSeenAndFalseAlarmsStayRare() {
         Well19937c random = new Well19937c(3);
@@ -71,9 +78,13 @@ class HydraulicsTest {
         for (int i = 0; i < 200; i++) {
             boolean opens = i % 2 == 0;
             DemoProfile profile = DemoProfile.values()[random.nextInt(4)];
-            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.1 + 0.7 * random.nextDouble(), 93, profile.profile(), 38, 100);
-            SimulatedShot shot = new SimulatedRig(500 + i).withChannel(opens ? 0.4 + 0.6 * random.nextDouble() : 0).pull(recipe, List.of());
-            boolean found = Hydraulics.of(CurveMeasures.of(shot.log(), CurveSettings.STANDARD), NOTHING).channel().isPresent();
+            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.1 + 0.7 * random.nextDouble(), 93,
+                    profile.profile(), 38, 100);
+            SimulatedShot shot = new SimulatedRig(500 + i).withChannel(opens ? 0.4 + 0.6 * random.nextDouble() : 0)
+                    .pull(recipe, List.of());
+            boolean found = Hydraulics.of(CurveMeasures.of(shot.log(), CurveSettings.STANDARD), NOTHING)
+                    .channel()
+                    .isPresent();
             seen += opens && found ? 1 : 0;
             wrong += !opens && found ? 1 : 0;
         }
@@ -84,10 +95,14 @@ class HydraulicsTest {
     /** What the pump gave is in the cup, in the puck, in the headspace, or was let go at the stop. */
     @Test
     void theWaterBalanceHoldsTheTruth() {
-        SimulatedShot shot = new SimulatedRig(8).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93, DemoProfile.STRAIGHT_NINE.profile(), 38, 100), List.of());
+        SimulatedShot shot = new SimulatedRig(8).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93,
+                DemoProfile.STRAIGHT_NINE.profile(), 38, 100), List.of());
         CurveMeasures measures = CurveMeasures.of(shot.log(), CurveSettings.STANDARD);
-        WaterBalance balance = Hydraulics.of(measures, new Hydraulics.Known(Optional.empty(), Optional.empty(), measures.beverage(),
-                Optional.of(Measured.exact(shot.truth().solidsGrams())), Optional.of(Measured.exact(18)))).balance().orElseThrow();
+        WaterBalance balance = Hydraulics
+                .of(measures, new Hydraulics.Known(Optional.empty(), Optional.empty(), measures.beverage(),
+                        Optional.of(Measured.exact(shot.truth().solidsGrams())), Optional.of(Measured.exact(18))))
+                .balance()
+                .orElseThrow();
         assertThat(balance.pumped().value()).isCloseTo(shot.truth().waterPumped(), within(2.0));
         assertThat(balance.kept().value()).isGreaterThan(shot.truth().waterInPuck());
         assertThat(balance.keptPerGram().orElseThrow().value()).isCloseTo(balance.kept().value() / 18, within(1e-9));

@@ -74,21 +74,27 @@ class ValveCalibrationTest {
     @Test
     void namesWhatIsOutOfOrderBeyondItsUncertainty() {
         assertThat(reference().outOfOrder()).as("0.02 g/s apart, timing alone leaves 0.014").isEmpty();
-        List<ValveCalibration.Run> runs = List.of(new ValveCalibration.Run(0, 20, 10), new ValveCalibration.Run(1, 20, 60),
+        List<ValveCalibration.Run> runs = List.of(new ValveCalibration.Run(0, 20, 10),
+                new ValveCalibration.Run(1, 20, 60),
                 new ValveCalibration.Run(2, 20, 40), new ValveCalibration.Run(3, 20, 90));
-        assertThat(ValveCalibration.of(runs, 0.03).orElseThrow().outOfOrder()).extracting(ValveCalibration.Position::at).containsExactly(1.0, 2.0);
+        assertThat(ValveCalibration.of(runs, 0.03).orElseThrow().outOfOrder()).extracting(ValveCalibration.Position::at)
+                .containsExactly(1.0, 2.0);
     }
 
     @Test
     void aValveThatClosesUpwardsIsReadSo() {
-        List<ValveCalibration.Run> runs = List.of(new ValveCalibration.Run(0, 20, 140), new ValveCalibration.Run(1, 20, 80), new ValveCalibration.Run(2, 20, 20));
+        List<ValveCalibration.Run> runs = List.of(new ValveCalibration.Run(0, 20, 140),
+                new ValveCalibration.Run(1, 20, 80), new ValveCalibration.Run(2, 20, 20));
         ValveCalibration closing = ValveCalibration.of(runs, 0.03).orElseThrow();
         assertThat(closing.positionFor(4).orElseThrow()).isCloseTo(1, within(1e-9));
         assertThat(closing.flowAt(1).orElseThrow().value()).isCloseTo(4, within(1e-12));
         assertThat(closing.largest()).isEqualTo(7);
     }
 
-    /** Repeats of known scatter: the band at a position covers the true flow as often as k = 2 promises for 12 degrees of freedom. */
+    /**
+     * Repeats of known scatter: the band at a position covers the true flow as often as k = 2 promises for 12
+     * degrees of freedom.
+     */
     @Test
     void theBandCoversTheTrueFlow() {
         Random random = new Random(41);
@@ -98,7 +104,8 @@ class ValveCalibrationTest {
             List<ValveCalibration.Run> runs = new ArrayList<>();
             for (int position = 0; position < 4; position++) {
                 for (int repeat = 0; repeat < 4; repeat++) {
-                    runs.add(new ValveCalibration.Run(position, 20, 20 * (2 * position + 0.5 + 0.1 * random.nextGaussian())));
+                    runs.add(new ValveCalibration.Run(position, 20,
+                            20 * (2 * position + 0.5 + 0.1 * random.nextGaussian())));
                 }
             }
             var flow = ValveCalibration.of(runs, 0.0).orElseThrow().flowAt(2).orElseThrow();
@@ -109,12 +116,15 @@ class ValveCalibrationTest {
 
     @Test
     void aScheduleIsTranslatedThroughFlowAndSaysWhatCannotBeReached() {
-        List<ValveCalibration.Run> weak = List.of(new ValveCalibration.Run(0, 20, 0), new ValveCalibration.Run(4, 20, 80));
+        List<ValveCalibration.Run> weak = List.of(new ValveCalibration.Run(0, 20, 0),
+                new ValveCalibration.Run(4, 20, 80));
         ValveCalibration there = ValveCalibration.of(weak, 0.029).orElseThrow();
-        ValveSchedule schedule = new ValveSchedule(List.of(new ValveSchedule.Step(0, 0.25), new ValveSchedule.Step(8, 1), new ValveSchedule.Step(15, 2),
-                new ValveSchedule.Step(30, 3)));
+        ValveSchedule schedule = new ValveSchedule(
+                List.of(new ValveSchedule.Step(0, 0.25), new ValveSchedule.Step(8, 1), new ValveSchedule.Step(15, 2),
+                        new ValveSchedule.Step(30, 3)));
         List<ValveSchedule.Translated> steps = schedule.translate(reference(), there);
-        assertThat(steps.get(0).opening().orElseThrow().at()).as("0.55 g/s of 4 g/s in 4 turns").isCloseTo(0.55, within(1e-9));
+        assertThat(steps.get(0).opening().orElseThrow().at()).as("0.55 g/s of 4 g/s in 4 turns")
+                .isCloseTo(0.55, within(1e-9));
         assertThat(steps.get(1).opening().orElseThrow().at()).isCloseTo(2.9, within(1e-9));
         assertThat(steps.get(1).opening().orElseThrow().low()).isLessThan(2.9);
         assertThat(steps.get(1).opening().orElseThrow().high()).isGreaterThan(2.9);

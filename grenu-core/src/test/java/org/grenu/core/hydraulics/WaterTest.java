@@ -25,7 +25,10 @@ class WaterTest {
         assertThat(Water.boilingPoint(metres)).isCloseTo(celsius, within(0.006));
     }
 
-    /** Wagner and Pruß 2002, table 13.1: 0.0031 … the triple point 0.611655 kPa, and 101.4180 kPa at 100 °C (from memory). */
+    /**
+     * Wagner and Pruß 2002, table 13.1: 0.0031 … the triple point 0.611655 kPa, and 101.4180 kPa at 100 °C (from
+     * memory).
+     */
     @Test
     void saturationPressure() {
         assertThat(Water.saturationPressure(0.01)).isCloseTo(0.611655, within(1e-4));
@@ -43,7 +46,8 @@ class WaterTest {
 
     @Test
     void outsideTheCorrelationsNothingIsInvented() {
-        assertThatThrownBy(() -> Water.viscosity(140)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("[-20.0, 110.0] °C, is 140");
+        assertThatThrownBy(() -> Water.viscosity(140)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("[-20.0, 110.0] °C, is 140");
         assertThatThrownBy(() -> Water.boilingPoint(20_000)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new Bed(0, 0.01)).isInstanceOf(IllegalArgumentException.class);
     }

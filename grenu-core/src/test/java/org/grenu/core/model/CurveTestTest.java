@@ -33,7 +33,9 @@ class CurveTestTest {
             first[i] = i % 2 == 0;
             curves[i] = wandering(random, 40, first[i] ? bump : 0);
         }
-        List<int[]> groups = IntStream.range(0, blocks).mapToObj(b -> IntStream.range(0, 2 * each).filter(i -> i * blocks / (2 * each) == b).toArray()).toList();
+        List<int[]> groups = IntStream.range(0, blocks)
+                .mapToObj(b -> IntStream.range(0, 2 * each).filter(i -> i * blocks / (2 * each) == b).toArray())
+                .toList();
         double[] floors = new double[POINTS];
         Arrays.fill(floors, 0.01);
         return CurveTest.of(curves, first, groups, floors, 199, random.nextLong());
@@ -43,7 +45,9 @@ class CurveTestTest {
     void falseAlarmsAnywhereStayAtTheirRate() {
         Random random = new Random(5);
         for (int blocks : new int[] {1, 2}) {
-            long alarms = IntStream.range(0, 600).filter(k -> !test(random, 6, 0, blocks).differing(0.05).isEmpty()).count();
+            long alarms = IntStream.range(0, 600)
+                    .filter(k -> !test(random, 6, 0, blocks).differing(0.05).isEmpty())
+                    .count();
             // 5 % of 600, three standard errors either way
             assertThat(alarms / 600.0).as("%s blocks", blocks).isCloseTo(0.05, within(0.027));
         }

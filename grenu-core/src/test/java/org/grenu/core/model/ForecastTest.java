@@ -23,7 +23,8 @@ class ForecastTest {
     }
 
     private static double[] contrast(FixedFit fit) {
-        return Design.difference(fit.design().mean((Term.Levels) fit.design().terms().get(0), 1), fit.design().mean((Term.Levels) fit.design().terms().get(0), 0));
+        return Design.difference(fit.design().mean((Term.Levels) fit.design().terms().get(0), 1),
+                fit.design().mean((Term.Levels) fit.design().terms().get(0), 0));
     }
 
     /** Handbook §10's values, where the margin leaves no room for "the same". */
@@ -47,7 +48,8 @@ class ForecastTest {
                     answers += estimate.pAgainst(0) <= 0.05 || Equivalence.of(estimate, 0.5).p() <= 0.05 ? 1 : 0;
                 }
                 assertThat(answers / 4000.0).as("%s, %s each", effect, each)
-                        .isCloseTo(Power.ofAnswer(effect, 0.5 * Math.sqrt(2.0 / each), 2 * each - 2, 0.5, 0.05), within(0.024));
+                        .isCloseTo(Power.ofAnswer(effect, 0.5 * Math.sqrt(2.0 / each), 2 * each - 2, 0.5, 0.05),
+                                within(0.024));
             }
         }
     }

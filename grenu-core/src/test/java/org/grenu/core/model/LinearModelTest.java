@@ -27,11 +27,16 @@ class LinearModelTest {
     private static Study study(long seed, int rows) {
         Random random = new Random(seed);
         double[] x = random.doubles(rows, 1, 3).toArray();
-        List<String> names = IntStream.range(0, rows).mapToObj(i -> "level " + (i < 3 ? i : random.nextInt(3))).toList();
-        double[] y = IntStream.range(0, rows).mapToDouble(i -> 20 + 2 * x[i] + names.get(i).charAt(6) % 3 + random.nextGaussian()).toArray();
+        List<String> names = IntStream.range(0, rows)
+                .mapToObj(i -> "level " + (i < 3 ? i : random.nextInt(3)))
+                .toList();
+        double[] y = IntStream.range(0, rows)
+                .mapToDouble(i -> 20 + 2 * x[i] + names.get(i).charAt(6) % 3 + random.nextGaussian())
+                .toArray();
         Term.Numeric number = new Term.Numeric("x", Samples.of(x));
         Term.Levels levels = Term.Levels.of("level", names);
-        return new Study(new Design(rows, List.of(number, levels)), number, levels, Samples.of(y), KnownErrors.ones(rows));
+        return new Study(new Design(rows, List.of(number, levels)), number, levels, Samples.of(y),
+                KnownErrors.ones(rows));
     }
 
     @ParameterizedTest
@@ -44,7 +49,8 @@ class LinearModelTest {
         double[][] x = study.design.matrix();
         for (int j = 0; j < study.design.columns(); j++) {
             int column = j;
-            assertThat(IntStream.range(0, rows).mapToDouble(i -> x[i][column] * fit.residuals()[i]).sum()).isCloseTo(0, within(1e-8));
+            assertThat(IntStream.range(0, rows).mapToDouble(i -> x[i][column] * fit.residuals()[i]).sum()).isCloseTo(0,
+                    within(1e-8));
         }
         assertThat(Arrays.stream(fit.leverages()).sum()).isCloseTo(study.design.columns(), within(1e-9));
         assertThat(fit.residualDf()).isEqualTo(rows - study.design.columns());
@@ -61,11 +67,18 @@ class LinearModelTest {
         Arrays.fill(weights, 1);
         weights[rows - 1] = 2;
         FixedFit weighted = FixedFit.of(study.design, study.y, Samples.of(weights));
-        Term.Numeric number = new Term.Numeric("x", Samples.of(DoubleStream.concat(Arrays.stream(study.number.values().toArray()), DoubleStream.of(study.number.values().get(rows - 1))).toArray()));
+        Term.Numeric number = new Term.Numeric("x",
+                Samples.of(
+                        DoubleStream
+                                .concat(Arrays.stream(study.number.values().toArray()),
+                                        DoubleStream.of(study.number.values().get(rows - 1)))
+                                .toArray()));
         List<Integer> level = new ArrayList<>(study.levels.level());
         level.add(level.get(rows - 1));
         Term.Levels levels = new Term.Levels("level", study.levels.levels(), level);
-        Samples y = Samples.of(DoubleStream.concat(Arrays.stream(study.y.toArray()), DoubleStream.of(study.y.get(rows - 1))).toArray());
+        Samples y = Samples
+                .of(DoubleStream.concat(Arrays.stream(study.y.toArray()), DoubleStream.of(study.y.get(rows - 1)))
+                        .toArray());
         FixedFit twice = FixedFit.of(new Design(rows + 1, List.of(number, levels)), y, KnownErrors.ones(rows + 1));
         assertThat(weighted.coefficients()).containsExactly(twice.coefficients(), within(1e-7));
         assertThat(weighted.rss()).isCloseTo(twice.rss(), within(1e-8));
@@ -80,17 +93,21 @@ class LinearModelTest {
         Study study = study(seed, rows);
         List<String> turned = new ArrayList<>(study.levels.levels());
         turned.add(turned.remove(0));
-        Term.Levels other = new Term.Levels("level", turned, study.levels.level().stream().map(i -> turned.indexOf(study.levels.levels().get(i))).toList());
+        Term.Levels other = new Term.Levels("level", turned,
+                study.levels.level().stream().map(i -> turned.indexOf(study.levels.levels().get(i))).toList());
         FixedFit fit = FixedFit.of(study.design, study.y, study.ones);
         FixedFit again = FixedFit.of(new Design(rows, List.of(other, study.number)), study.y, study.ones);
         for (int i = 0; i < 3; i++) {
             Estimate mean = fit.estimate(fit.design().mean(study.levels, i)).orElseThrow();
-            Estimate same = again.estimate(again.design().mean(other, turned.indexOf(study.levels.levels().get(i)))).orElseThrow();
+            Estimate same = again.estimate(again.design().mean(other, turned.indexOf(study.levels.levels().get(i))))
+                    .orElseThrow();
             assertThat(same.value()).isCloseTo(mean.value(), within(1e-8));
             assertThat(same.se()).isCloseTo(mean.se(), within(1e-8));
         }
-        assertThat(again.typeTwo(other).orElseThrow().f()).isCloseTo(fit.typeTwo(study.levels).orElseThrow().f(), within(1e-6 * (1 + fit.typeTwo(study.levels).orElseThrow().f())));
-        assertThat(again.typeTwo(study.number).orElseThrow().f()).isCloseTo(fit.typeTwo(study.number).orElseThrow().f(), within(1e-6 * (1 + fit.typeTwo(study.number).orElseThrow().f())));
+        assertThat(again.typeTwo(other).orElseThrow().f()).isCloseTo(fit.typeTwo(study.levels).orElseThrow().f(),
+                within(1e-6 * (1 + fit.typeTwo(study.levels).orElseThrow().f())));
+        assertThat(again.typeTwo(study.number).orElseThrow().f()).isCloseTo(fit.typeTwo(study.number).orElseThrow().f(),
+                within(1e-6 * (1 + fit.typeTwo(study.number).orElseThrow().f())));
     }
 
     /** With one degree of freedom F is t squared, and both give the same p. */
@@ -114,7 +131,8 @@ class LinearModelTest {
         int rows = any.integer(6, 20);
         double factor = any.number(0.1, 50);
         Study study = study(seed, rows);
-        Term.Numeric copy = new Term.Numeric("copy", Samples.of(Arrays.stream(study.number.values().toArray()).map(v -> 5 - factor * v).toArray()));
+        Term.Numeric copy = new Term.Numeric("copy",
+                Samples.of(Arrays.stream(study.number.values().toArray()).map(v -> 5 - factor * v).toArray()));
         FixedFit fit = FixedFit.of(new Design(rows, List.of(study.number, study.levels, copy)), study.y, study.ones);
         assertThat(fit.estimable(fit.design().slope(study.number))).isFalse();
         assertThat(fit.estimable(fit.design().slope(copy))).isFalse();
@@ -125,7 +143,10 @@ class LinearModelTest {
         assertThat(fit.residualDf()).isEqualTo(rows - study.design.columns());
     }
 
-    /** Shifting every group leaves the effect within groups as it is; groups that do not shift leave fixed effects' numbers. */
+    /**
+     * Shifting every group leaves the effect within groups as it is; groups that do not shift leave fixed effects'
+     * numbers.
+     */
     @ParameterizedTest
     @Seeds(25)
     void aRandomInterceptTakesTheGroupsOut(Draws any) {
@@ -152,7 +173,9 @@ class LinearModelTest {
             assertThat(mixed.df()).isCloseTo(fixed.df(), within(0.05 * fixed.df()));
         }
         assertThat(fit.deviation()).isPositive();
-        assertThat(Arrays.stream(fit.residuals()).map(Math::abs).max().orElseThrow()).as("shifts are foreseen and taken out").isLessThan(5);
+        assertThat(Arrays.stream(fit.residuals()).map(Math::abs).max().orElseThrow())
+                .as("shifts are foreseen and taken out")
+                .isLessThan(5);
     }
 
     @Test
@@ -161,13 +184,18 @@ class LinearModelTest {
         double[] y = {1, -1, 1, -1, -1, 1, -1, 1, 1, -1, -1, 1};
         List<String> groups = IntStream.range(0, rows).mapToObj(i -> "g" + i / 2).toList();
         Design mean = new Design(rows, List.of());
-        RandomInterceptFit fit = RandomInterceptFit.of(mean, Samples.of(y), KnownErrors.ones(rows), Term.Levels.of("g", groups));
+        RandomInterceptFit fit = RandomInterceptFit.of(mean, Samples.of(y), KnownErrors.ones(rows),
+                Term.Levels.of("g", groups));
         assertThat(fit.groupDeviation()).isZero();
         assertThat(fit.estimate(new double[] {1}).orElseThrow().df()).isEqualTo(11);
-        assertThatThrownBy(() -> RandomInterceptFit.of(mean, Samples.of(y), KnownErrors.ones(rows), Term.Levels.of("g", groups.stream().map(g -> "one").toList())))
-                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("two groups");
-        assertThatThrownBy(() -> FixedFit.of(mean, Samples.of(y), Samples.of(new double[rows]))).hasMessageContaining("positive weight");
-        assertThatThrownBy(() -> new Design(3, List.of(new Term.Numeric("x", Samples.of(1, 2))))).hasMessageContaining("x has 2 rows, the data 3");
+        assertThatThrownBy(() -> RandomInterceptFit.of(mean, Samples.of(y), KnownErrors.ones(rows),
+                Term.Levels.of("g", groups.stream().map(g -> "one").toList())))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("two groups");
+        assertThatThrownBy(() -> FixedFit.of(mean, Samples.of(y), Samples.of(new double[rows])))
+                .hasMessageContaining("positive weight");
+        assertThatThrownBy(() -> new Design(3, List.of(new Term.Numeric("x", Samples.of(1, 2)))))
+                .hasMessageContaining("x has 2 rows, the data 3");
     }
 
     /** Holm lies between no correction and Bonferroni's, keeps the order, and is 1 at most. */
@@ -189,11 +217,17 @@ class LinearModelTest {
     /** Holm's own kind of example: 0.01, 0.04, 0.03, 0.005 (worked by hand). */
     @Test
     void holmByHand() {
-        assertThat(Adjustment.holm(List.of(0.01, 0.04, 0.03, 0.005)).stream().map(p -> Math.rint(1e6 * p) / 1e6).collect(Collectors.toList()))
+        assertThat(Adjustment.holm(List.of(0.01, 0.04, 0.03, 0.005))
+                .stream()
+                .map(p -> Math.rint(1e6 * p) / 1e6)
+                .collect(Collectors.toList()))
                 .containsExactly(0.03, 0.06, 0.06, 0.02);
     }
 
-    /** Being the same within a margin gets harder as the effect nears it, and two one-sided tests are the 90 % interval. */
+    /**
+     * Being the same within a margin gets harder as the effect nears it, and two one-sided tests are the 90 %
+     * interval.
+     */
     @ParameterizedTest
     @Seeds(100)
     void equivalenceIsTheNinetyPercentInterval(Draws any) {
@@ -204,7 +238,8 @@ class LinearModelTest {
         double half = estimate.halfWidth(0.9);
         boolean inside = value - half > -0.5 && value + half < 0.5;
         assertThat(Equivalence.of(estimate, 0.5).p() < 0.05).isEqualTo(inside);
-        assertThat(Equivalence.of(estimate.times(-1), 0.5).p()).isCloseTo(Equivalence.of(estimate, 0.5).p(), within(1e-12));
+        assertThat(Equivalence.of(estimate.times(-1), 0.5).p()).isCloseTo(Equivalence.of(estimate, 0.5).p(),
+                within(1e-12));
     }
 
     /** The quantile undoes the tail, and for two means is √2 times Student's. */
@@ -248,11 +283,14 @@ class LinearModelTest {
         Term.Product square = new Term.Product(x, x);
         assertThat(square.name()).isEqualTo("x²");
         assertThat(square.contains(x)).isTrue();
-        FixedFit fit = FixedFit.of(new Design(5, List.of(x, square)), Samples.of(2, 5, 10, 17, 26), KnownErrors.ones(5));
+        FixedFit fit = FixedFit.of(new Design(5, List.of(x, square)), Samples.of(2, 5, 10, 17, 26),
+                KnownErrors.ones(5));
         assertThat(fit.coefficients()).containsExactly(new double[] {1, 0, 1}, within(1e-9));
         assertThat(fit.design().row(Map.of(x, new double[] {7}))).containsExactly(1, 7, 49);
         assertThat(LackOfFit.of(fit, Samples.of(2, 5, 10, 17, 26), KnownErrors.ones(5))).as("no replicates").isEmpty();
-        assertThatThrownBy(() -> new Term.Product(x, new Term.Numeric("z", Samples.of(1)))).hasMessageContaining("different data");
-        assertThatThrownBy(() -> fit.design().firstColumn(new Term.Numeric("z", Samples.of(1, 2, 3, 4, 5)))).hasMessageContaining("not in the model");
+        assertThatThrownBy(() -> new Term.Product(x, new Term.Numeric("z", Samples.of(1))))
+                .hasMessageContaining("different data");
+        assertThatThrownBy(() -> fit.design().firstColumn(new Term.Numeric("z", Samples.of(1, 2, 3, 4, 5))))
+                .hasMessageContaining("not in the model");
     }
 }

@@ -14,7 +14,8 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * Every value that {@code /reference/reference.R} had R 4.2.2 with lme4, lmerTest, car and emmeans compute, computed here:
+ * Every value that {@code /reference/reference.R} had R 4.2.2 with lme4, lmerTest, car and emmeans compute, computed
+ * here:
  * relative error below 1e-6, and below 1e-4 where restricted likelihood is maximised.
  */
 class RReferenceTest {
@@ -23,7 +24,10 @@ class RReferenceTest {
 
     private static List<String[]> rows(String name) throws IOException {
         try (InputStream in = RReferenceTest.class.getResourceAsStream("/reference/" + name)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().skip(1).map(line -> line.split(",")).toList();
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines()
+                    .skip(1)
+                    .map(line -> line.split(","))
+                    .toList();
         }
     }
 
@@ -43,12 +47,14 @@ class RReferenceTest {
         distributions();
         List<DynamicTest> tests = new ArrayList<>();
         for (String[] row : rows("results.csv")) {
-            double tolerance = row[0].startsWith("mixed") || row[0].startsWith("additive") || row[0].startsWith("sleep") ? 1e-4 : 1e-6;
+            double tolerance = row[0].startsWith("mixed") || row[0].startsWith("additive") || row[0].startsWith("sleep")
+                    ? 1e-4 : 1e-6;
             tests.add(DynamicTest.dynamicTest(row[0], () -> {
                 double theirs = Double.parseDouble(row[1]);
                 assertThat(ours).containsKey(row[0]);
                 assertThat(Math.abs(ours.get(row[0]) - theirs) / Math.max(Math.abs(theirs), 1e-300))
-                        .as("%s here, %s in R", ours.get(row[0]), theirs).isLessThan(tolerance);
+                        .as("%s here, %s in R", ours.get(row[0]), theirs)
+                        .isLessThan(tolerance);
             }));
         }
         return tests;
@@ -70,10 +76,12 @@ class RReferenceTest {
         for (int i = 0; i < rows.size(); i++) {
             ours.put("fixed leverage " + (i + 1), fixed.leverages()[i]);
         }
-        RandomInterceptFit additive = RandomInterceptFit.of(new Design(rows.size(), List.of(grind, profile, coffee, mass)), y, weights,
+        RandomInterceptFit additive = RandomInterceptFit.of(
+                new Design(rows.size(), List.of(grind, profile, coffee, mass)), y, weights,
                 levels("day", rows, 4));
         Map<String, ModelFit> fits = Map.of("fixed", fixed, "mixed", mixed, "additive", additive);
-        Map<String, Term> terms = Map.of("grind", grind, "profile", profile, "coffee", coffee, "profile:coffee", both, "mass", mass);
+        Map<String, Term> terms = Map.of("grind", grind, "profile", profile, "coffee", coffee, "profile:coffee", both,
+                "mass", mass);
         fits.forEach((model, fit) -> {
             ours.put(model + " sigma", fit.deviation());
             terms.forEach((term, tested) -> {
@@ -103,7 +111,9 @@ class RReferenceTest {
             ours.put(model + " mean df " + coffee.levels().get(i), mean.df());
             for (int j = i + 1; j < coffee.levels().size(); j++) {
                 String pair = coffee.levels().get(i) + " - " + coffee.levels().get(j);
-                Estimate difference = fit.estimate(Design.difference(fit.design().mean(coffee, i), fit.design().mean(coffee, j))).orElseThrow();
+                Estimate difference = fit
+                        .estimate(Design.difference(fit.design().mean(coffee, i), fit.design().mean(coffee, j)))
+                        .orElseThrow();
                 ours.put(model + " pair " + pair, difference.value());
                 ours.put(model + " pair se " + pair, difference.se());
                 ours.put(model + " pair df " + pair, difference.df());
@@ -124,7 +134,8 @@ class RReferenceTest {
         List<String[]> rows = rows("sleep.csv");
         Term.Numeric days = new Term.Numeric("days", numbers(rows, 1));
         Design design = new Design(rows.size(), List.of(days));
-        RandomInterceptFit fit = RandomInterceptFit.of(design, numbers(rows, 0), KnownErrors.ones(rows.size()), levels("subject", rows, 2));
+        RandomInterceptFit fit = RandomInterceptFit.of(design, numbers(rows, 0), KnownErrors.ones(rows.size()),
+                levels("subject", rows, 2));
         Estimate slope = fit.estimate(design.slope(days)).orElseThrow();
         ours.put("sleep sigma", fit.deviation());
         ours.put("sleep tau", fit.groupDeviation());
@@ -136,13 +147,15 @@ class RReferenceTest {
     private void distributions() throws IOException {
         for (String[] row : rows("results.csv")) {
             String[] words = row[0].split(" ");
-            double[] at = words[0].matches("power|ptukey|pt") ? List.of(words).subList(1, words.length).stream().mapToDouble(Double::parseDouble).toArray()
+            double[] at = words[0].matches("power|ptukey|pt")
+                    ? List.of(words).subList(1, words.length).stream().mapToDouble(Double::parseDouble).toArray()
                     : new double[3];
             switch (words[0]) {
-                case "power" -> ours.put(row[0], Power.ofDifference(at[1], at[2] * Math.sqrt(2 / at[0]), 2 * at[0] - 2, 0.05));
+                case "power" ->
+                        ours.put(row[0], Power.ofDifference(at[1], at[2] * Math.sqrt(2 / at[0]), 2 * at[0] - 2, 0.05));
                 case "ptukey" -> ours.put(row[0], StudentizedRange.upperTail(at[0], (int) at[1], at[2]));
                 case "pt" -> ours.put(row[0], NoncentralT.cumulative(at[0], at[1], at[2]));
-                default -> { }
+                default -> {}
             }
         }
     }

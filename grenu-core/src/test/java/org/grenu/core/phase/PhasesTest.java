@@ -22,8 +22,9 @@ import org.junit.jupiter.api.Test;
 class PhasesTest {
 
     private static final DemoProfile GENTLE = DemoProfile.GENTLE_RAMP;
-    private static final SimulatedShot SHOT = new SimulatedRig(5).loggingSteps().pull(
-            new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.5, 93, GENTLE.profile(), 38, 100), List.of());
+    private static final SimulatedShot SHOT = new SimulatedRig(5).loggingSteps()
+            .pull(
+                    new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.5, 93, GENTLE.profile(), 38, 100), List.of());
     private static final CurveMeasures MEASURES = CurveMeasures.of(SHOT.log(), CurveSettings.STANDARD);
 
     @Test
@@ -31,8 +32,9 @@ class PhasesTest {
         Phases phases = Phases.of(MEASURES, List.of(), PlannedRun.of(GENTLE.profile(), MEASURES));
         assertThat(phases.origin()).isEqualTo(Phases.Origin.LOGGED);
         assertThat(phases.phases()).extracting(Phase::kind).containsExactly(PhaseKind.values());
-        assertThat(phases.phases()).extracting(p -> p.ending().kind()).containsExactly(Ending.Kind.CONDITION, Ending.Kind.CONDITION, Ending.Kind.CONDITION,
-                Ending.Kind.MASS, Ending.Kind.PUMP_OFF, Ending.Kind.MASS);
+        assertThat(phases.phases()).extracting(p -> p.ending().kind())
+                .containsExactly(Ending.Kind.CONDITION, Ending.Kind.CONDITION, Ending.Kind.CONDITION,
+                        Ending.Kind.MASS, Ending.Kind.PUMP_OFF, Ending.Kind.MASS);
         assertThat(phases.find(PhaseKind.SOAK).orElseThrow().ending().text()).isEqualTo("2 s after drip");
         assertThat(phases.find(PhaseKind.MAIN).orElseThrow().ending().text()).isEqualTo("22 g in cup");
         Phase main = phases.find(PhaseKind.MAIN).orElseThrow();
@@ -60,7 +62,9 @@ class PhasesTest {
     /** A few values read off a gauge: points with straight lines between them, and still a shot. */
     @Test
     void pointsOffAGaugeAreEnough() {
-        CurveMeasures points = CurveMeasures.of(new ShotLog(Samples.of(0, 7, 10, 28, 31), Map.of(Channel.PRESSURE, Samples.of(0, 4, 10, 8, 0))), CurveSettings.STANDARD);
+        CurveMeasures points = CurveMeasures.of(
+                new ShotLog(Samples.of(0, 7, 10, 28, 31), Map.of(Channel.PRESSURE, Samples.of(0, 4, 10, 8, 0))),
+                CurveSettings.STANDARD);
         assertThat(points.sparse()).isTrue();
         assertThat(points.find(Channel.PRESSURE).orElseThrow().at(19)).isCloseTo(9, within(0.01));
         assertThat(Phases.of(points, List.of(), Optional.empty()).phases()).isNotEmpty();
@@ -69,7 +73,9 @@ class PhasesTest {
 
     @Test
     void withoutAPumpThereAreNoPhases() {
-        CurveMeasures still = CurveMeasures.of(new ShotLog(Samples.of(0, 1, 2, 3), Map.of(Channel.TEMPERATURE, Samples.of(90, 91, 92, 93))), CurveSettings.STANDARD);
+        CurveMeasures still = CurveMeasures.of(
+                new ShotLog(Samples.of(0, 1, 2, 3), Map.of(Channel.TEMPERATURE, Samples.of(90, 91, 92, 93))),
+                CurveSettings.STANDARD);
         assertThat(Phases.of(still, List.of(), Optional.empty()).phases()).isEmpty();
     }
 }

@@ -25,12 +25,16 @@ class ProfileTest {
         if (steps) {
             rig.loggingSteps();
         }
-        return CurveMeasures.of(rig.pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, grind, 93, profile, 38, 100), List.of()).log(), CurveSettings.STANDARD);
+        return CurveMeasures
+                .of(rig.pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, grind, 93, profile, 38, 100), List.of())
+                        .log(), CurveSettings.STANDARD);
     }
 
     @Test
     void isReadAsPeopleWriteItAndWrittenBack() {
-        Profile profile = Profile.parse("Soak: pressure 2,4 +/- 0.4, flow at most 4 until 2 s after drip or 25 s; main: flow 1.8 to 2.2 over 4s until pressure above 9 or 30 g");
+        Profile profile = Profile.parse(
+                "Soak: pressure 2,4 +/- 0.4, flow at most 4 until 2 s after drip or 25 s; main: flow 1.8 to 2.2 over "
+                        + "4s until pressure above 9 or 30 g");
         assertThat(profile.text()).isEqualTo("Soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; "
                 + "main: flow 1.8 to 2.2 over 4 s ±0.3 until pressure above 9 or 30 g");
         assertThat(Profile.parse(profile.text())).isEqualTo(profile);
@@ -38,10 +42,12 @@ class ProfileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "soak", "soak: 9 bar", "soak: pressure 9 until it stops", "soak: pressure 9, pressure at most 4", "soak: pressure 99", "soak: pressure 9 ±0",
-        "soak: pressure 2.4 ±0999999999999999999999999999999999999999999999999999999999999999999999"})
+    @ValueSource(strings = {"", "soak", "soak: 9 bar", "soak: pressure 9 until it stops",
+            "soak: pressure 9, pressure at most 4", "soak: pressure 99", "soak: pressure 9 ±0",
+            "soak: pressure 2.4 ±0999999999999999999999999999999999999999999999999999999999999999999999"})
     void whatIsNotAProfileIsRefusedInWords(String text) {
-        assertThatThrownBy(() -> Profile.parse(text)).isInstanceOf(IllegalArgumentException.class).hasMessageMatching("(?s).*(step|Step|end).*");
+        assertThatThrownBy(() -> Profile.parse(text)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageMatching("(?s).*(step|Step|end).*");
     }
 
     @ParameterizedTest
@@ -55,7 +61,10 @@ class ProfileTest {
         }
     }
 
-    /** With and without logged steps, the simulated machine is seen to keep to its profile, each step's exit as it was. */
+    /**
+     * With and without logged steps, the simulated machine is seen to keep to its profile, each step's exit as it
+     * was.
+     */
     @ParameterizedTest
     @EnumSource
     void stepsAreFoundInTheCurvesAsTheMachineLoggedThem(DemoProfile profile) {
@@ -64,8 +73,10 @@ class ProfileTest {
         assertThat(logged.fromSteps()).isTrue();
         assertThat(searched.steps()).hasSameSizeAs(logged.steps());
         for (int i = 0; i < searched.steps().size(); i++) {
-            assertThat(searched.steps().get(i).fromSeconds()).isCloseTo(logged.steps().get(i).fromSeconds(), within(0.6));
-            assertThat(logged.steps().get(i).ending()).isEqualTo(i == logged.steps().size() - 1 ? StepEnding.PUMP_OFF : StepEnding.CONDITION);
+            assertThat(searched.steps().get(i).fromSeconds()).isCloseTo(logged.steps().get(i).fromSeconds(),
+                    within(0.6));
+            assertThat(logged.steps().get(i).ending())
+                    .isEqualTo(i == logged.steps().size() - 1 ? StepEnding.PUMP_OFF : StepEnding.CONDITION);
         }
         assertThat(logged.inside().orElseThrow()).isGreaterThan(0.5);
     }
@@ -84,6 +95,7 @@ class ProfileTest {
     void aStepLeftByHandIsNoConditionMet() {
         Profile pulledAs = Profile.parse("soak: pressure 3 until 6 s; main: pressure 9");
         Profile meant = Profile.parse("soak: pressure 3 until 5 g or 40 s; main: pressure 9");
-        assertThat(PlannedRun.of(meant, pulled(pulledAs, 2.4, true)).orElseThrow().steps().get(0).ending()).isEqualTo(StepEnding.OPERATOR);
+        assertThat(PlannedRun.of(meant, pulled(pulledAs, 2.4, true)).orElseThrow().steps().get(0).ending())
+                .isEqualTo(StepEnding.OPERATOR);
     }
 }

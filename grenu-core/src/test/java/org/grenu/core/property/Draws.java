@@ -10,7 +10,10 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Values drawn from a seed for a test of what always holds. Ends of ranges and other edges come up more often than by chance. */
+/**
+ * Values drawn from a seed for a test of what always holds. Ends of ranges and other edges come up more often than
+ * by chance.
+ */
 public final class Draws {
 
     private static final String AWKWARD = " \t\n\r\\\"';:,.#{}[]()=|/?*+-–−0159eE°±µäñß漢\u00a0\u200b\ufeff\u0000\u0007\uffff";
@@ -43,7 +46,9 @@ public final class Draws {
 
     /** {@return any double, finite or not, large or small} */
     public double anyDouble() {
-        return oneIn(10) ? of(0.0, -0.0, Double.NaN, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.MIN_VALUE, Double.MAX_VALUE, 1.0, -1.0)
+        return oneIn(10)
+                ? of(0.0, -0.0, Double.NaN, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.MIN_VALUE,
+                        Double.MAX_VALUE, 1.0, -1.0)
                 : random.nextBoolean() ? Double.longBitsToDouble(random.nextLong()) : number(-1000, 1000);
     }
 

@@ -14,7 +14,8 @@ import org.junit.jupiter.params.support.AnnotationConsumer;
 import org.junit.jupiter.params.support.ParameterDeclarations;
 
 /**
- * Gives a parameterized test {@link Draws} of so many seeds. A failure names its seed, and the same seeds are drawn each
+ * Gives a parameterized test {@link Draws} of so many seeds. A failure names its seed, and the same seeds are drawn
+ * each
  * time; {@code -Dgrenu.seed=N} draws others.
  */
 @Target(ElementType.METHOD)
@@ -36,7 +37,8 @@ public @interface Seeds {
         }
 
         @Override
-        public Stream<? extends Arguments> provideArguments(ParameterDeclarations parameters, ExtensionContext context) {
+        public Stream<? extends Arguments> provideArguments(ParameterDeclarations parameters,
+                ExtensionContext context) {
             long first = Long.getLong("grenu.seed", 1);
             return IntStream.range(0, count).mapToObj(i -> Arguments.of(new Draws(first + i)));
         }

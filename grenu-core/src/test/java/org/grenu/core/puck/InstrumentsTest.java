@@ -102,8 +102,10 @@ class InstrumentsTest {
     @Test
     void theTruthIsInOrder() {
         for (DemoProfile profile : DemoProfile.values()) {
-            SimulatedShot.Truth truth = new SimulatedRig(3).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93, profile.profile(), 38, 100),
-                    List.of()).truth();
+            SimulatedShot.Truth truth = new SimulatedRig(3)
+                    .pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93, profile.profile(), 38, 100),
+                            List.of())
+                    .truth();
             assertThat(truth.phases().get(0).kind()).isEqualTo(PhaseKind.WETTING);
             assertThat(truth.phases().get(truth.phases().size() - 1).kind()).isEqualTo(PhaseKind.DRIP_OUT);
             for (int i = 1; i < truth.phases().size(); i++) {
@@ -115,10 +117,13 @@ class InstrumentsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"90, 2.4, 93, dose must lie between 5.0 and 30.0 g", "18, 9, 93, grind must lie between 0.0 and 6.0 on the simulated dial",
-        "18, 2.4, 20, temperature must lie between 60.0 and 100.0 °C"})
+    @CsvSource({"90, 2.4, 93, dose must lie between 5.0 and 30.0 g",
+            "18, 9, 93, grind must lie between 0.0 and 6.0 on the simulated dial",
+            "18, 2.4, 20, temperature must lie between 60.0 and 100.0 °C"})
     void recipesBeyondTheModelAreRefused(double dose, double grind, double celsius, String why) {
-        assertThatThrownBy(() -> new PuckRecipe(SimulatedCoffee.REFERENCE, 14, dose, grind, celsius, DemoProfile.LOW_SIX.profile(), 38, 60))
-                .isInstanceOf(IllegalArgumentException.class).hasMessageStartingWith(why);
+        assertThatThrownBy(() -> new PuckRecipe(SimulatedCoffee.REFERENCE, 14, dose, grind, celsius,
+                DemoProfile.LOW_SIX.profile(), 38, 60))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageStartingWith(why);
     }
 }

@@ -15,6 +15,8 @@ class RecoveryStudyTest {
         assertThat(report.allBorders()).as("all phase borders of a shot").isGreaterThanOrEqualTo(0.95);
         assertThat(report.beverage()).as("beverage mass").isGreaterThanOrEqualTo(0.98);
         assertThat(report.falseRepairs()).as("false repairs of clean shots").isLessThan(0.02);
-        report.flaws().forEach((flaw, count) -> assertThat(count[0]).as("%s found", flaw).isGreaterThanOrEqualTo((int) (0.85 * count[1])));
+        report.flaws()
+                .forEach((flaw, count) -> assertThat(count[0]).as("%s found", flaw)
+                        .isGreaterThanOrEqualTo((int) (0.85 * count[1])));
     }
 }

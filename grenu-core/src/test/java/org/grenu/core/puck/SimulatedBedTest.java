@@ -14,7 +14,8 @@ class SimulatedBedTest {
 
     /** No swelling, compaction, collapse or erosion; grains that take up nothing. */
     private static BedSettings plain(double openSolids, double openRate, double saturation, int layers) {
-        return new BedSettings(layers, 26, 1.5, 0.2, 150e-6, 500, 0.3, 0, 1, 1, 0, 0, 0, 1, openSolids, 0, openRate, openRate, saturation);
+        return new BedSettings(layers, 26, 1.5, 0.2, 150e-6, 500, 0.3, 0, 1, 1, 0, 0, 0, 1, openSolids, 0, openRate,
+                openRate, saturation);
     }
 
     private static SimulatedBed wetted(BedSettings settings, double flow, double step) {
@@ -31,7 +32,8 @@ class SimulatedBedTest {
         double flow = any.number(0.3, 8);
         double bar = any.number(0, 9);
         double rate = any.number(0, 50);
-        BedSettings settings = new BedSettings(30, 26, 1.5, 0.19, 150e-6, 500, 0.3, 15, 5, 3, 0.1, 0.5, 1.4, 24, 2.5, 2.5, rate, 0.05, 0.32);
+        BedSettings settings = new BedSettings(30, 26, 1.5, 0.19, 150e-6, 500, 0.3, 15, 5, 3, 0.1, 0.5, 1.4, 24, 2.5,
+                2.5, rate, 0.05, 0.32);
         SimulatedBed bed = new SimulatedBed(settings);
         double in = 0;
         for (int i = 0; i < 3000; i++) {
@@ -64,7 +66,10 @@ class SimulatedBedTest {
         assertThat(bed.waterOut()).isPositive();
     }
 
-    /** At once in equilibrium, liquid leaves saturated until the solids are gone: m(V) = min(c·V, all), in plug flow. */
+    /**
+     * At once in equilibrium, liquid leaves saturated until the solids are gone: m(V) = min(c·V, all), in plug
+     * flow.
+     */
     @Test
     void instantEquilibriumInPlugFlowHasItsAnalyticCurve() {
         double solids = 4;

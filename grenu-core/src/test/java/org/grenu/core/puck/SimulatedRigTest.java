@@ -17,7 +17,8 @@ class SimulatedRigTest {
     private static final Profile NINE = DemoProfile.STRAIGHT_NINE.profile();
 
     private static SimulatedShot pull(double dose, double grind, double celsius, Profile profile, double stop) {
-        return new SimulatedRig(4).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, dose, grind, celsius, profile, stop, 120), List.of());
+        return new SimulatedRig(4).pull(
+                new PuckRecipe(SimulatedCoffee.REFERENCE, 14, dose, grind, celsius, profile, stop, 120), List.of());
     }
 
     private static double time(SimulatedShot shot) {
@@ -80,7 +81,9 @@ class SimulatedRigTest {
     @Test
     void aVeryFineGrindChokesAndASoftSoakRescuesIt() {
         SimulatedShot choked = pull(18, 1.5, 93, NINE, 38);
-        Profile soft = Profile.parse("soak: pressure 2.4 until 4 s after drip or 80 s; ramp: pressure 9 over 3 s until 4 s; main: pressure 9");
+        Profile soft = Profile.parse(
+                "soak: pressure 2.4 until 4 s after drip or 80 s; ramp: pressure 9 over 3 s until 4 s; main: "
+                        + "pressure 9");
         SimulatedShot rescued = pull(18, 1.5, 93, soft, 38);
         assertThat(choked.truth().beverageGrams()).isLessThan(12);
         assertThat(rescued.truth().beverageGrams()).isGreaterThan(35);
@@ -116,6 +119,7 @@ class SimulatedRigTest {
         SimulatedShot flawed = new SimulatedRig(9).pull(recipe, List.of(flaw));
         assertThat(flawed.log()).isNotEqualTo(clean.log());
         // A scale that lags stops the pump later; nothing else reaches the cup.
-        assertThat(flawed.truth().beverageGrams()).isCloseTo(clean.truth().beverageGrams(), within(flaw == LogFlaw.SCALE_LAG ? 4 : 1e-9));
+        assertThat(flawed.truth().beverageGrams()).isCloseTo(clean.truth().beverageGrams(),
+                within(flaw == LogFlaw.SCALE_LAG ? 4 : 1e-9));
     }
 }

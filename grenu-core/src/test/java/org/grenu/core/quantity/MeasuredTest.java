@@ -38,7 +38,8 @@ class MeasuredTest {
         for (int i = 0; i < 100_000; i++) {
             drawn.addValue((x.value() + x.u() * random.nextGaussian()) / (y.value() + y.u() * random.nextGaussian()));
         }
-        assertThat(x.dividedBy(y).u()).isCloseTo(drawn.getStandardDeviation(), within(0.01 * drawn.getStandardDeviation()));
+        assertThat(x.dividedBy(y).u()).isCloseTo(drawn.getStandardDeviation(),
+                within(0.01 * drawn.getStandardDeviation()));
     }
 
     @Test

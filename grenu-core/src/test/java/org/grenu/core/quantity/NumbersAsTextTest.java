@@ -46,7 +46,8 @@ class NumbersAsTextTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"21.5384, 0.0783, 21.54 ±0.16", "9.32, 0.0556, 9.32 ±0.11", "20.83, 0.16, 20.8 ±0.3", "-0.0004, 0.05, 0.00 ±0.10",
+    @CsvSource({"21.5384, 0.0783, 21.54 ±0.16", "9.32, 0.0556, 9.32 ±0.11", "20.83, 0.16, 20.8 ±0.3",
+            "-0.0004, 0.05, 0.00 ±0.10",
             "-1.26, 0.25, −1.3 ±0.5", "1234.6, 21, 1235 ±42", "41.2, 0, 41.20"})
     void onlyMeaningfulDigitsAreShown(double value, double u, String shown) {
         assertThat(Reported.of(Measured.independent(value, u)).text()).isEqualTo(shown);

@@ -44,7 +44,8 @@ class BagTest {
         int frozenAfter = any.integer(0, 40);
         int frozenFor = any.integer(0, 40);
         int after = any.integer(0, 120);
-        BagLife life = life(ROAST + " roasted; " + ROAST.plusDays(frozenAfter) + " frozen; " + ROAST.plusDays(frozenAfter + frozenFor) + " thawed");
+        BagLife life = life(ROAST + " roasted; " + ROAST.plusDays(frozenAfter) + " frozen; "
+                + ROAST.plusDays(frozenAfter + frozenFor) + " thawed");
         LocalDate day = ROAST.plusDays(after);
         long step = life.ageDays(day.plusDays(1)).getAsLong() - life.ageDays(day).getAsLong();
         assertThat(step).isEqualTo(life.frozenOn(day) ? 0 : 1);
@@ -52,15 +53,21 @@ class BagTest {
 
     @Test
     void saysWhatCannotBe() {
-        assertThat(life("2026-04-01 roasted; 2026-04-08 thawed").contradictions()).containsExactly("It was thawed on 2026-04-08 without having been frozen.");
-        assertThat(life("2026-04-02 roasted; 2026-04-01 opened; 2026-04-09 used_up; 2026-04-10 frozen").contradictions())
-                .hasSize(2).anyMatch(said -> said.contains("before it was roasted")).anyMatch(said -> said.contains("after it was used up"));
-        assertThat(life("2026-04-01 roasted; 2026-04-05 opened; 2026-04-08 frozen; 2026-04-09 thawed").contradictions()).isEmpty();
+        assertThat(life("2026-04-01 roasted; 2026-04-08 thawed").contradictions())
+                .containsExactly("It was thawed on 2026-04-08 without having been frozen.");
+        assertThat(
+                life("2026-04-02 roasted; 2026-04-01 opened; 2026-04-09 used_up; 2026-04-10 frozen").contradictions())
+                .hasSize(2)
+                .anyMatch(said -> said.contains("before it was roasted"))
+                .anyMatch(said -> said.contains("after it was used up"));
+        assertThat(life("2026-04-01 roasted; 2026-04-05 opened; 2026-04-08 frozen; 2026-04-09 thawed").contradictions())
+                .isEmpty();
     }
 
     @Test
     void whatIsLeftIsWhatWasNotTakenOut() {
-        Entries bag = Entries.NONE.with(ShelfField.NET_MASS, "250").with(ShelfField.WASTE, "2026-04-03 6 spilled")
+        Entries bag = Entries.NONE.with(ShelfField.NET_MASS, "250")
+                .with(ShelfField.WASTE, "2026-04-03 6 spilled")
                 .with(ShelfField.LIFE, "2026-04-01 roasted; 2026-04-02 portioned 100 for the freezer");
         ShotSheet shot = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.PURGE, 2);
         BagStock stock = BagStock.of(bag, List.of(shot, shot, shot, ShotSheet.EMPTY));

@@ -30,8 +30,10 @@ class RecipeCardTest {
         assertThat(CARD.number(SheetField.DOSE_TARGET)).hasValue(18);
         assertThat(CARD.number(ShelfField.FROM_SHOT)).hasValue(1);
         assertThat(CARD.text(ShelfField.CLOCK)).hasValue(TimeConvention.PUMP_ON_TO_PUMP_OFF.title());
-        assertThat(CARD.number(ShelfField.YIELD_MEANT).orElseThrow()).isCloseTo(MEASURES.masses().brew().orElseThrow().asDosed().percent().value(), within(0.05));
-        assertThat(CARD.number(ShelfField.TIME_MEANT).orElseThrow()).isCloseTo(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(MEASURES.curve().times()).orElseThrow(), within(0.05));
+        assertThat(CARD.number(ShelfField.YIELD_MEANT).orElseThrow())
+                .isCloseTo(MEASURES.masses().brew().orElseThrow().asDosed().percent().value(), within(0.05));
+        assertThat(CARD.number(ShelfField.TIME_MEANT).orElseThrow())
+                .isCloseTo(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(MEASURES.curve().times()).orElseThrow(), within(0.05));
     }
 
     @Test
@@ -53,8 +55,9 @@ class RecipeCardTest {
 
     @Test
     void aShotStartsFromTheCardWithoutLosingWhatItSays() {
-        ShelfItem recipe = new ShelfItem(1, ShelfKind.RECIPE, "Heron, nine", List.of(new ShelfVersion(1, 1, Optional.empty(), "", Entries.NONE),
-                new ShelfVersion(2, 2, Optional.empty(), "", CARD)));
+        ShelfItem recipe = new ShelfItem(1, ShelfKind.RECIPE, "Heron, nine",
+                List.of(new ShelfVersion(1, 1, Optional.empty(), "", Entries.NONE),
+                        new ShelfVersion(2, 2, Optional.empty(), "", CARD)));
         ShotSheet started = ShotSheet.EMPTY.with(SheetField.GRIND, 3.0).with(SheetField.DOSE, 17.0);
         for (SheetEdit edit : RecipeCard.start(recipe, recipe.newest(), started)) {
             started = edit.apply(started);

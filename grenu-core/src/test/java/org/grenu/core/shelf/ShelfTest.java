@@ -17,7 +17,8 @@ class ShelfTest {
     private static ShelfItem item(ShelfKind kind, String name, Entries... versions) {
         List<ShelfVersion> all = new ArrayList<>();
         for (int i = 0; i < versions.length; i++) {
-            all.add(new ShelfVersion(i, i + 1, i == 0 ? Optional.empty() : Optional.of(LocalDate.of(2026, 5, 10 * i)), i == 0 ? "" : "new screen", versions[i]));
+            all.add(new ShelfVersion(i, i + 1, i == 0 ? Optional.empty() : Optional.of(LocalDate.of(2026, 5, 10 * i)),
+                    i == 0 ? "" : "new screen", versions[i]));
         }
         return new ShelfItem(1, kind, name, all);
     }
@@ -25,16 +26,27 @@ class ShelfTest {
     private static final Shelf SHELF = new Shelf(List.of(
             item(ShelfKind.BAG, "Heron bag 1", Entries.NONE.with(ShelfField.BAG_COFFEE, "Lot Heron 14")
                     .with(ShelfField.LIFE, "2026-04-27 roasted; 2026-05-01 frozen; 2026-05-11 thawed")),
-            item(ShelfKind.COFFEE, "Lot Heron 14", Entries.NONE.with(ShelfField.MOISTURE, "1.8").with(ShelfField.MOISTURE_U, "0.3")),
+            item(ShelfKind.COFFEE, "Lot Heron 14",
+                    Entries.NONE.with(ShelfField.MOISTURE, "1.8").with(ShelfField.MOISTURE_U, "0.3")),
             item(ShelfKind.MACHINE, "Rig 1", Entries.NONE, Entries.NONE),
-            item(ShelfKind.SCALE, "S-1", Entries.NONE.with(ShelfField.SCALE_STEP, "0.1"), Entries.NONE.with(ShelfField.SCALE_STEP, "0.01")),
-            item(ShelfKind.BASKET, "18 g", Entries.NONE.with(ShelfField.CAPACITY_FROM, "17").with(ShelfField.CAPACITY_TO, "19").with(ShelfField.DIAMETER, "58")),
+            item(ShelfKind.SCALE, "S-1", Entries.NONE.with(ShelfField.SCALE_STEP, "0.1"),
+                    Entries.NONE.with(ShelfField.SCALE_STEP, "0.01")),
+            item(ShelfKind.BASKET, "18 g",
+                    Entries.NONE.with(ShelfField.CAPACITY_FROM, "17")
+                            .with(ShelfField.CAPACITY_TO, "19")
+                            .with(ShelfField.DIAMETER, "58")),
             item(ShelfKind.SITE, "Hill", Entries.NONE.with(ShelfField.ALTITUDE, "1370")),
-            item(ShelfKind.REFRACTOMETER, "R-2", Entries.NONE.with(ShelfField.READS, "brix").with(ShelfField.READING_STEP, "0.1"))));
+            item(ShelfKind.REFRACTOMETER, "R-2",
+                    Entries.NONE.with(ShelfField.READS, "brix").with(ShelfField.READING_STEP, "0.1"))));
 
     private static ShotSheet shot(String pulled) {
-        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, pulled).with(SheetField.BAG, "heron bag 1").with(SheetField.SCALE, "S-1")
-                .with(SheetField.MACHINE, "Rig 1").with(SheetField.BASKET, "18 g").with(SheetField.SITE, "Hill").with(SheetField.REFRACTOMETER, "R-2")
+        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, pulled)
+                .with(SheetField.BAG, "heron bag 1")
+                .with(SheetField.SCALE, "S-1")
+                .with(SheetField.MACHINE, "Rig 1")
+                .with(SheetField.BASKET, "18 g")
+                .with(SheetField.SITE, "Hill")
+                .with(SheetField.REFRACTOMETER, "R-2")
                 .with(SheetField.READINGS, "11");
     }
 
@@ -46,12 +58,14 @@ class ShelfTest {
         assertThat(complete.moisture().orElseThrow().shared()).isEqualTo(0.3);
         assertThat(complete.number(SheetField.BASKET_CAPACITY)).hasValue(18);
         assertThat(complete.number(SheetField.ALTITUDE)).hasValue(1370);
-        assertThat(complete.strengthSeries().strength().orElseThrow().value()).as("0.85 points per °Brix").isCloseTo(9.35, within(1e-9));
+        assertThat(complete.strengthSeries().strength().orElseThrow().value()).as("0.85 points per °Brix")
+                .isCloseTo(9.35, within(1e-9));
     }
 
     @Test
     void whatTheRecordSaysGoesFirst() {
-        ShotSheet own = shot("2026-05-13T09:00").with(SheetField.ALTITUDE, 12).with(SheetField.ROASTED_ON, "2026-05-01");
+        ShotSheet own = shot("2026-05-13T09:00").with(SheetField.ALTITUDE, 12)
+                .with(SheetField.ROASTED_ON, "2026-05-01");
         assertThat(SHELF.complete(own).number(SheetField.ALTITUDE)).hasValue(12);
         assertThat(SHELF.complete(own).entry(SheetField.ROASTED_ON)).hasValue("2026-05-01");
     }
@@ -61,9 +75,11 @@ class ShelfTest {
         assertThat(SHELF.complete(shot("2026-05-09T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.1);
         assertThat(SHELF.complete(shot("2026-05-10T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.01);
         assertThat(SHELF.complete(shot("2026-05-09T09:00")).text(SheetField.MACHINE_VERSION)).hasValue("v1");
-        assertThat(SHELF.complete(shot("2026-05-13T09:00")).text(SheetField.MACHINE_VERSION)).hasValue("v2: new screen");
+        assertThat(SHELF.complete(shot("2026-05-13T09:00")).text(SheetField.MACHINE_VERSION))
+                .hasValue("v2: new screen");
         ShotSheet undated = ShotSheet.EMPTY.with(SheetField.SCALE, "S-1");
-        assertThat(SHELF.complete(undated).has(SheetField.SCALE_RESOLUTION)).as("of an unknown day nothing is told").isFalse();
+        assertThat(SHELF.complete(undated).has(SheetField.SCALE_RESOLUTION)).as("of an unknown day nothing is told")
+                .isFalse();
     }
 
     @Test

@@ -29,12 +29,15 @@ class SeriesCheckTest {
     @Test
     void anOutlierAndADriftAreSeen() {
         assertThat(SeriesCheck.outlier(series(9.40, 9.41, 9.39, 9.40, 9.62))).hasValue(4);
-        assertThat(SeriesCheck.drift(series(9.30, 9.36, 9.41, 9.47)).orElseThrow().perReading()).isCloseTo(0.056, within(1e-9));
+        assertThat(SeriesCheck.drift(series(9.30, 9.36, 9.41, 9.47)).orElseThrow().perReading()).isCloseTo(0.056,
+                within(1e-9));
         assertThat(SeriesCheck.outlier(series(9.40, 9.40))).isEmpty();
         assertThat(SeriesCheck.drift(series(9.40, 9.40, 9.40))).isEmpty();
     }
 
-    /** Good series of three to eight readings, displayed in steps of 0.01, are flagged no more often than promised. */
+    /**
+     * Good series of three to eight readings, displayed in steps of 0.01, are flagged no more often than promised.
+     */
     @Test
     void falseAlarmsStayAtTheirRate() {
         assertThat(alarmRate(s -> SeriesCheck.outlier(s).isPresent())).isLessThan(SeriesCheck.ALPHA + 0.008);
@@ -58,7 +61,9 @@ class SeriesCheckTest {
     @Test
     void strengthSubtractsTheZeroAndKeepsBothParts() {
         Refractometer instrument = new Refractometer("R-2", 0.01, 0.02, 0.03);
-        Measured strength = StrengthSeries.of(List.of(9.29, 9.31, 9.36), OptionalDouble.of(0.02), instrument).strength().orElseThrow();
+        Measured strength = StrengthSeries.of(List.of(9.29, 9.31, 9.36), OptionalDouble.of(0.02), instrument)
+                .strength()
+                .orElseThrow();
         double s = Math.sqrt((0.03 * 0.03 + 0.01 * 0.01 + 0.04 * 0.04) / 2);
         assertThat(strength.value()).isCloseTo(9.30, within(1e-12));
         assertThat(strength.independent()).isCloseTo(Math.hypot(s / Math.sqrt(3), 0.02), within(1e-12));
@@ -68,7 +73,9 @@ class SeriesCheckTest {
     @Test
     void equalReadingsDoNotAverageTheDisplayStepAway() {
         Refractometer coarse = new Refractometer("", 0.1, 0, 0);
-        Measured strength = StrengthSeries.of(List.of(9.4, 9.4, 9.4, 9.4), OptionalDouble.empty(), coarse).strength().orElseThrow();
+        Measured strength = StrengthSeries.of(List.of(9.4, 9.4, 9.4, 9.4), OptionalDouble.empty(), coarse)
+                .strength()
+                .orElseThrow();
         assertThat(strength.u()).isCloseTo(0.1 / Math.sqrt(12), within(1e-12));
     }
 }

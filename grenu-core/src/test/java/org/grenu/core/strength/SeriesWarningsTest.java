@@ -12,7 +12,8 @@ import org.junit.jupiter.api.Test;
 class SeriesWarningsTest {
 
     private static List<String> of(double zero, String... readings) {
-        StrengthSeries series = new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(), OptionalDouble.of(zero), Refractometer.USUAL, Optional.empty());
+        StrengthSeries series = new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(),
+                OptionalDouble.of(zero), Refractometer.USUAL, Optional.empty());
         return new SeriesWarnings(series, OptionalDouble.of(15), OptionalDouble.of(40)).sentences();
     }
 
@@ -27,9 +28,13 @@ class SeriesWarningsTest {
         assertThat(of(0, "9.4@0/44.5/40")).singleElement().asString().contains("4.5 °C outside");
         assertThat(of(0, "9.4@0/14/12")).singleElement().asString().contains("3.0 °C outside");
         assertThat(of(0, "9.4@0/29.1/24")).singleElement().asString().contains("5.1 °C apart");
-        assertThat(of(0, "9.4@?/?/?/filtered", "9.4@?/?/?/unfiltered")).singleElement().asString().contains("different methods");
-        assertThat(of(0, "9.40", "9.41", "9.40", "9.39", "9.41", "9.80")).anyMatch(said -> said.startsWith("Reading 6 stands apart"));
-        assertThat(of(0, "9.30@0", "9.40@30", "9.50@60", "9.60@90")).anyMatch(said -> said.startsWith("The readings climb by 0.100 a reading"));
+        assertThat(of(0, "9.4@?/?/?/filtered", "9.4@?/?/?/unfiltered")).singleElement()
+                .asString()
+                .contains("different methods");
+        assertThat(of(0, "9.40", "9.41", "9.40", "9.39", "9.41", "9.80"))
+                .anyMatch(said -> said.startsWith("Reading 6 stands apart"));
+        assertThat(of(0, "9.30@0", "9.40@30", "9.50@60", "9.60@90"))
+                .anyMatch(said -> said.startsWith("The readings climb by 0.100 a reading"));
     }
 
     @Test

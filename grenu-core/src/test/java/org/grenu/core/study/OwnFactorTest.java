@@ -28,7 +28,9 @@ class OwnFactorTest {
     void wordsMixedUnitsAndMixturesAreLevels() {
         assertThat(OwnFactor.of("first grams chilled", sheets("yes", "no")).orElseThrow().numeric()).isFalse();
         assertThat(OwnFactor.of("first grams chilled", sheets("5 g", "5 mL")).orElseThrow().numeric()).isFalse();
-        assertThat(OwnFactor.of("first grams chilled", sheets("5 g", "none")).orElseThrow().level(sheets("none").get(0))).hasValue("none");
+        assertThat(
+                OwnFactor.of("first grams chilled", sheets("5 g", "none")).orElseThrow().level(sheets("none").get(0)))
+                .hasValue("none");
         assertThat(OwnFactor.of("first grams chilled", List.of(ShotSheet.EMPTY))).isEmpty();
     }
 
@@ -43,6 +45,7 @@ class OwnFactorTest {
         assertThat(after.extras()).containsEntry("beans frozen", "yes");
         assertThat(edit.current(after)).isEqualTo("yes");
         assertThat(edit.inverse().apply(after)).isEqualTo(sheet);
-        assertThatThrownBy(() -> SheetEdit.ofOwn(sheet, "dose_g", "18")).isInstanceOf(RefusedEntry.class).hasMessageContaining("dose_g");
+        assertThatThrownBy(() -> SheetEdit.ofOwn(sheet, "dose_g", "18")).isInstanceOf(RefusedEntry.class)
+                .hasMessageContaining("dose_g");
     }
 }

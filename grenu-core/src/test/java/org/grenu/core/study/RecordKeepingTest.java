@@ -19,10 +19,15 @@ class RecordKeepingTest {
 
     @Test
     void whatWasSetUpOtherwiseIsNamedAndWhatCameOfItIsNot() {
-        ShotSheet now = BEFORE.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "18.2").with(SheetField.READINGS, "9").with(SheetField.NOTE, "sweet")
+        ShotSheet now = BEFORE.with(SheetField.GRIND, 2.6)
+                .with(SheetField.DOSE, "18.2")
+                .with(SheetField.READINGS, "9")
+                .with(SheetField.NOTE, "sweet")
                 .with(SheetField.BED_DEPTH, 14);
         assertThat(changed(BEFORE, now)).containsExactly(new SetUp.Changed("Grind", "", "2.4", "2.6"));
-        assertThat(changed(BEFORE, now.with(SheetField.GRIND, ""))).as("an unknown setting is not known to have changed").isEmpty();
+        assertThat(changed(BEFORE, now.with(SheetField.GRIND, "")))
+                .as("an unknown setting is not known to have changed")
+                .isEmpty();
     }
 
     private static List<SetUp.Changed> changed(ShotSheet before, ShotSheet now) {
@@ -32,8 +37,14 @@ class RecordKeepingTest {
     /** A dose up by 8 and a beverage by 14 per cent are no repeat at another grind. */
     @Test
     void doseAndBeverageAsTheyCameOutAndTheUsersOwnEntriesAreChangesToo() {
-        ShotSheet before = BEFORE.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "36").withExtra("screen", "old");
-        ShotSheet now = before.with(SheetField.GRIND, 2.6).with(SheetField.DOSE, "19.4").with(SheetField.BEVERAGE, "41").with(SheetField.PREPARATION, "tapped").withExtra("screen", "new");
+        ShotSheet before = BEFORE.with(SheetField.DOSE, "18")
+                .with(SheetField.BEVERAGE, "36")
+                .withExtra("screen", "old");
+        ShotSheet now = before.with(SheetField.GRIND, 2.6)
+                .with(SheetField.DOSE, "19.4")
+                .with(SheetField.BEVERAGE, "41")
+                .with(SheetField.PREPARATION, "tapped")
+                .withExtra("screen", "new");
         assertThat(changed(before.with(SheetField.PREPARATION, "stirred"), now)).extracting(SetUp.Changed::title)
                 .containsExactlyInAnyOrder("Grind", "Dose", "Beverage mass", "Preparation", "screen");
     }
@@ -66,7 +77,8 @@ class RecordKeepingTest {
 
     @Test
     void aShotMayBeInSeveralStudiesWithAnArmInEach() {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, "Chilling; Pressure and flow;").with(SheetField.ARM, "Chilling: treated; Pressure and flow: even");
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.STUDY, "Chilling; Pressure and flow;")
+                .with(SheetField.ARM, "Chilling: treated; Pressure and flow: even");
         assertThat(sheet.studies()).containsExactly("Chilling", "Pressure and flow");
         assertThat(sheet.armIn("Pressure and flow")).hasValue("even");
         assertThat(sheet.armIn("Other")).isEmpty();
@@ -76,14 +88,21 @@ class RecordKeepingTest {
     @Test
     void repeatsOfARecipeGiveTheSpreadBetweenShots() {
         SameRecipe recipe = SameRecipe.of(BEFORE);
-        Stream<SameRecipe.StrengthOf> shots = Stream.of(9.0, 9.2, 9.4).map(strength -> new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(strength))));
-        Stream<SameRecipe.StrengthOf> others = Stream.of(new SameRecipe.StrengthOf(BEFORE.with(SheetField.GRIND, 9.0), Optional.of(Measured.exact(3))),
-                new SameRecipe.StrengthOf(BEFORE.with(SheetField.FAULT, "choked"), Optional.of(Measured.exact(30))), new SameRecipe.StrengthOf(BEFORE, Optional.empty()));
+        Stream<SameRecipe.StrengthOf> shots = Stream.of(9.0, 9.2, 9.4)
+                .map(strength -> new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(strength))));
+        Stream<SameRecipe.StrengthOf> others = Stream.of(
+                new SameRecipe.StrengthOf(BEFORE.with(SheetField.GRIND, 9.0), Optional.of(Measured.exact(3))),
+                new SameRecipe.StrengthOf(BEFORE.with(SheetField.FAULT, "choked"), Optional.of(Measured.exact(30))),
+                new SameRecipe.StrengthOf(BEFORE, Optional.empty()));
         assertThat(recipe.strengthSpread(Stream.concat(shots, others)).orElseThrow()).isCloseTo(0.2, within(1e-12));
-        assertThat(recipe.strengthSpread(Stream.of(new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(9)))))).isEqualTo(OptionalDouble.empty());
+        assertThat(recipe.strengthSpread(Stream.of(new SameRecipe.StrengthOf(BEFORE, Optional.of(Measured.exact(9))))))
+                .isEqualTo(OptionalDouble.empty());
     }
 
-    /** Handbook §14: 400 mg a day; an 18 g dose is taken for 194 mg (1.2 % of it, nine tenths in the cup; common practice, no source). */
+    /**
+     * Handbook §14: 400 mg a day; an 18 g dose is taken for 194 mg (1.2 % of it, nine tenths in the cup; common
+     * practice, no source).
+     */
     @Test
     void theCaffeineTallyIsAnEstimateFromDoses() {
         ShotSheet shot = ShotSheet.EMPTY.with(SheetField.DOSE, 18.0);
@@ -92,8 +111,11 @@ class RecordKeepingTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"coffee:\"lot heron 14\" | true", "coffee:heron | true", "coffee:\"heron lot\" | false", "-coffee:heron | false", "-siskin | true",
-        "grind:2.2-2.6 -grind:2.5 | true", "unknown:taste | true", "unknown:coffee | false", "coffee:\"lot her | true", "- | false", "\"\" | true"})
+    @CsvSource(delimiter = '|',
+            value = {"coffee:\"lot heron 14\" | true", "coffee:heron | true", "coffee:\"heron lot\" | false",
+                    "-coffee:heron | false", "-siskin | true",
+                    "grind:2.2-2.6 -grind:2.5 | true", "unknown:taste | true", "unknown:coffee | false",
+                    "coffee:\"lot her | true", "- | false", "\"\" | true"})
     void filtersKnowQuotesAndMinus(String typed, boolean passes) {
         ShotFilter.Subject subject = new ShotFilter.Subject() {
             @Override

@@ -22,7 +22,8 @@ class SheetFieldTest {
     private static String example(SheetField field) {
         return switch (field.kind()) {
             case TEXT -> "two words";
-            case NUMBER -> field == SheetField.GRIND ? "2.4" : field == SheetField.BED_DIAMETER ? "58" : field == SheetField.DENSITY ? "680" : "1";
+            case NUMBER -> field == SheetField.GRIND ? "2.4"
+                    : field == SheetField.BED_DIAMETER ? "58" : field == SheetField.DENSITY ? "680" : "1";
             case NUMBER_LIST -> "10; 9.8; 0.98; 0.02; 0.01";
             case READING_LIST -> "9.4; 9.42@35/24.1/24/filtered; 9.38@70";
             case CHOICE -> field.choices().get(0);
@@ -84,7 +85,8 @@ class SheetFieldTest {
     void numbersAreHeldToTheirRangesHoweverTheyComeIn() {
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.DOSE, -1.0)).isInstanceOf(RefusedEntry.class);
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.DOSE, Double.NaN)).isInstanceOf(RefusedEntry.class);
-        assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.COFFEE, 1.0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.COFFEE, 1.0))
+                .isInstanceOf(IllegalArgumentException.class);
         assertThat(ShotSheet.EMPTY.with(SheetField.ZERO, -0.0)).isEqualTo(ShotSheet.EMPTY.with(SheetField.ZERO, "0"));
         String many = "9.4 ".repeat(201);
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.READINGS, many)).hasMessageContaining("more than 200");
@@ -92,9 +94,11 @@ class SheetFieldTest {
 
     @Test
     void repairsAreNamedOrRefusedWithTheNamesThatAreKnown() {
-        assertThat(ShotSheet.EMPTY.with(SheetField.REPAIRS_OFF, "scale_knock scale_knock").repairsOff()).isEqualTo(EnumSet.of(RepairKind.SCALE_KNOCK));
+        assertThat(ShotSheet.EMPTY.with(SheetField.REPAIRS_OFF, "scale_knock scale_knock").repairsOff())
+                .isEqualTo(EnumSet.of(RepairKind.SCALE_KNOCK));
         assertThatThrownBy(() -> ShotSheet.EMPTY.with(SheetField.REPAIRS_OFF, "knock"))
-                .hasMessage("“knock” is not a kind of repair. Known: " + Stream.of(RepairKind.values()).map(RepairKind::key)
+                .hasMessage("“knock” is not a kind of repair. Known: " + Stream.of(RepairKind.values())
+                        .map(RepairKind::key)
                         .collect(Collectors.joining(", ")) + ".");
     }
 

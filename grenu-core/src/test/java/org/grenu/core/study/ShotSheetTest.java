@@ -71,10 +71,12 @@ class ShotSheetTest {
                 return name.equals("profile") ? Optional.of("Gentle ramp") : Optional.empty();
             }
         };
-        for (String passing : new String[] {"", "heron", "grind:2.2–2.6 profile:gentle ey>20", "grind:2,4", "ey<=20.8", "HERON ramp"}) {
+        for (String passing : new String[] {"", "heron", "grind:2.2–2.6 profile:gentle ey>20", "grind:2,4", "ey<=20.8",
+                "HERON ramp"}) {
             assertThat(ShotFilter.parse(passing).matches(shot)).as(passing).isTrue();
         }
-        for (String failing : new String[] {"siskin", "grind:2.5-2.6", "ey>21", "age<14", "profile:nine", "grind:", "ey>"}) {
+        for (String failing : new String[] {"siskin", "grind:2.5-2.6", "ey>21", "age<14", "profile:nine", "grind:",
+                "ey>"}) {
             assertThat(ShotFilter.parse(failing).matches(shot)).as(failing).isFalse();
         }
     }

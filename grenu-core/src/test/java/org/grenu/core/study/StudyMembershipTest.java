@@ -33,7 +33,10 @@ class StudyMembershipTest {
         assertThat(sheet.text(SheetField.ARM)).hasValue("control");
     }
 
-    /** A shot that was in one study with one arm keeps it when it joins another: the arm is then named with its study. */
+    /**
+     * A shot that was in one study with one arm keeps it when it joins another: the arm is then named with its
+     * study.
+     */
     @Test
     void otherArmsStay() {
         ShotSheet both = join(join(ShotSheet.EMPTY, "Ageing", "control"), "Pressure and flow", "even");
@@ -58,9 +61,12 @@ class StudyMembershipTest {
 
     @Test
     void namesThatCannotBeToldApart() {
-        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A; B", Optional.empty())).isInstanceOf(RefusedEntry.class);
-        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A: B", Optional.empty())).isInstanceOf(RefusedEntry.class);
-        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A", Optional.of("x;y"))).hasMessageContaining("semicolon");
+        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A; B", Optional.empty()))
+                .isInstanceOf(RefusedEntry.class);
+        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A: B", Optional.empty()))
+                .isInstanceOf(RefusedEntry.class);
+        assertThatThrownBy(() -> StudyMembership.join(ShotSheet.EMPTY, "A", Optional.of("x;y")))
+                .hasMessageContaining("semicolon");
     }
 
     /** Whatever was joined in whatever order, leaving what was joined last leads back to what was there. */

@@ -29,8 +29,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** A shot as written in a notebook, without a log, is a shot: what is written counts, and nothing else is made up. */
 class UnloggedShotTest {
 
-    private static final ShotSheet WRITTEN = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "40")
-            .with(SheetField.READINGS, "9.5; 9.5").with(SheetField.PUMP_ON, "0").with(SheetField.PUMP_OFF, "27");
+    private static final ShotSheet WRITTEN = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+            .with(SheetField.BEVERAGE, "40")
+            .with(SheetField.READINGS, "9.5; 9.5")
+            .with(SheetField.PUMP_ON, "0")
+            .with(SheetField.PUMP_OFF, "27");
 
     private static ShotMeasures measures(ShotSheet sheet) {
         return ShotMeasures.of(new Shot(sheet, ShotLog.NONE));
@@ -40,7 +43,8 @@ class UnloggedShotTest {
     @Test
     void massesStrengthAndTimeAreAsWritten() {
         ShotMeasures measures = measures(WRITTEN);
-        assertThat(measures.masses().brew().orElseThrow().asDosed().percent().value()).isCloseTo(9.5 * 40 / 18, within(1e-9));
+        assertThat(measures.masses().brew().orElseThrow().asDosed().percent().value()).isCloseTo(9.5 * 40 / 18,
+                within(1e-9));
         assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(measures.curve().times())).hasValue(27);
         assertThat(measures.curve().times().firstDrip()).isEmpty();
         assertThat(measures.curve().beverage()).isEmpty();
@@ -72,16 +76,19 @@ class UnloggedShotTest {
     @EnumSource(ComparisonBasis.class)
     void theyAreCompared(ComparisonBasis basis) {
         List<MeasuredShot> shots = IntStream.range(0, 8).mapToObj(i -> {
-            ShotSheet sheet = WRITTEN.with(SheetField.GRIND, 2 + 0.2 * (i % 2)).with(SheetField.READINGS, Double.toString(9.5 - i % 2 + 0.02 * (i / 2)));
+            ShotSheet sheet = WRITTEN.with(SheetField.GRIND, 2 + 0.2 * (i % 2))
+                    .with(SheetField.READINGS, Double.toString(9.5 - i % 2 + 0.02 * (i / 2)));
             return new MeasuredShot("n" + i, sheet, measures(sheet));
         }).toList();
         Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)),
                 List.of(StandardResponse.STRENGTH, StandardResponse.FIRST_DRIP)).on(basis), shots);
         assertThat(comparison.sentence().headline()).isNotBlank();
         if (basis == ComparisonBasis.EQUAL_SETTING) {
-            assertThat(comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value()).isCloseTo(-1, within(1e-6));
+            assertThat(comparison.answers().get(0).effects().get(0).estimate().orElseThrow().value()).isCloseTo(-1,
+                    within(1e-6));
         }
         assertThat(comparison.answers().get(1).leftOut()).hasSize(8);
-        assertThat(CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.PUMP_ON, List.of(Channel.PRESSURE)).groups()).isEmpty();
+        assertThat(CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.PUMP_ON, List.of(Channel.PRESSURE)).groups())
+                .isEmpty();
     }
 }

@@ -15,7 +15,8 @@ import javafx.scene.input.KeyCombination;
  * @param whyNot  why it is not possible now, with the remedy; empty while it is
  * @param run     does it
  */
-public record Action(String id, String label, String meaning, List<KeyCombination> keys, Supplier<Optional<String>> whyNot, Runnable run) {
+public record Action(String id, String label, String meaning, List<KeyCombination> keys,
+        Supplier<Optional<String>> whyNot, Runnable run) {
 
     public Action {
         keys = List.copyOf(keys);
@@ -28,7 +29,8 @@ public record Action(String id, String label, String meaning, List<KeyCombinatio
 
     /** {@return this action on those keys, written such as {@code Shortcut+Shift+Z}} */
     public Action on(String... combinations) {
-        return new Action(id, label, meaning, List.of(combinations).stream().map(KeyCombination::keyCombination).toList(), whyNot, run);
+        return new Action(id, label, meaning,
+                List.of(combinations).stream().map(KeyCombination::keyCombination).toList(), whyNot, run);
     }
 
     /** {@return this action where something may stand in the way} */

@@ -31,12 +31,18 @@ public record Actions(List<Group> groups) {
      * @throws IllegalArgumentException if there is none
      */
     public Action get(String id) {
-        return all().filter(action -> action.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no action " + id));
+        return all().filter(action -> action.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no action " + id));
     }
 
     /** {@return the actions of a group} */
     public List<Action> of(String group) {
-        return groups.stream().filter(one -> one.title().equals(group)).findFirst().orElseThrow(() -> new IllegalArgumentException("no group " + group)).actions();
+        return groups.stream()
+                .filter(one -> one.title().equals(group))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no group " + group))
+                .actions();
     }
 
     /** {@return the action on that key} */

@@ -31,14 +31,17 @@ import org.grenu.figures.theme.TreatmentScale;
  * @param covariates measures that may be held equal: none that a treatment asked about changes itself
  * @param distance   of the curves from those of the shot being read; empty when it is not among them
  */
-public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<CurveDifference> difference,
-                       Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance, List<Variable> covariates) {
+public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay,
+        Optional<CurveDifference> difference,
+        Optional<ResponseSurface> surface, Optional<ReferenceDistance> distance, List<Variable> covariates) {
 
     private static final int SHUFFLES = 10_000;
 
     /** {@return all figures on one sheet, in those colours} */
     public CompareSheet sheet(TreatmentScale scale) {
-        return new CompareSheet(comparison, sideBySide, overlay, difference.flatMap(found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
+        return new CompareSheet(comparison, sideBySide, overlay,
+                difference.flatMap(
+                        found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
                 surface, scale);
     }
 
@@ -49,31 +52,49 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
      * @param usual     what is asked about while nothing was chosen
      * @param reference name of the shot being read
      */
-    static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual, String reference) {
+    static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual,
+            String reference) {
         List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
         List<ShotSheet> sheets = sound.stream().map(MeasuredShot::sheet).toList();
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
         return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference), comparison.covariates());
+                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference),
+                comparison.covariates());
     }
 
-    private static Optional<ReferenceDistance> distance(List<MeasuredShot> shots, CompareChoices chosen, Factor first, String reference) {
+    private static Optional<ReferenceDistance> distance(List<MeasuredShot> shots, CompareChoices chosen, Factor first,
+            String reference) {
         CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
-        return shots.stream().filter(shot -> shot.name().equals(reference)).findFirst().flatMap(shot -> ReferenceDistance.of(overlay, shot));
+        return shots.stream()
+                .filter(shot -> shot.name().equals(reference))
+                .findFirst()
+                .flatMap(shot -> ReferenceDistance.of(overlay, shot));
     }
 
     /** Of the outer levels, as they differ most. */
-    private static Optional<CurveDifference> difference(List<MeasuredShot> shots, CompareChoices chosen, Factor first, Question question) {
+    private static Optional<CurveDifference> difference(List<MeasuredShot> shots, CompareChoices chosen, Factor first,
+            Question question) {
         List<Factor> within = new ArrayList<>();
-        question.variables().stream().skip(1).filter(variable -> variable instanceof Variable.Treatment).forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
+        question.variables()
+                .stream()
+                .skip(1)
+                .filter(variable -> variable instanceof Variable.Treatment)
+                .forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
         // Names tell curves apart more than numbers do, so they are let go last.
         within.sort(Comparator.comparing(Factor::numeric));
         question.block().ifPresent(within::add);
         CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
-        List<String> levels = overlay.groups().values().stream().flatMap(List::stream).filter(group -> group.members().size() > 1)
-                .map(group -> group.level()).distinct().toList();
-        return levels.size() < 2 ? Optional.empty() : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
+        List<String> levels = overlay.groups()
+                .values()
+                .stream()
+                .flatMap(List::stream)
+                .filter(group -> group.members().size() > 1)
+                .map(group -> group.level())
+                .distinct()
+                .toList();
+        return levels.size() < 2 ? Optional.empty()
+                : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
     }
 }

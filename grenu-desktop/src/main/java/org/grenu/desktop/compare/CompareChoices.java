@@ -36,29 +36,45 @@ import org.grenu.core.study.ShotSheet;
  * @param axis         what curves are lined up along
  * @param channels     the strips
  */
-record CompareChoices(Optional<List<Variable>> others, List<String> interactions, List<Response> responses, ComparisonBasis basis, Optional<Optional<Factor>> block,
-                      Map<String, Double> margins, Map<String, Double> steps, Map<String, ResponseSurface.Window> windows, boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
+record CompareChoices(Optional<List<Variable>> others, List<String> interactions, List<Response> responses,
+        ComparisonBasis basis, Optional<Optional<Factor>> block,
+        Map<String, Double> margins, Map<String, Double> steps, Map<String, ResponseSurface.Window> windows,
+        boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
 
-    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), Map.of(), false,
-            false, Optional.empty(), AxisKind.FIRST_DRIP, List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
+    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(),
+            ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), Map.of(), false,
+            false, Optional.empty(), AxisKind.FIRST_DRIP,
+            List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
 
     /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
     String kept() {
-        return "steps=" + numbers(steps) + "\nbasis=" + basis.key() + "\naxis=" + axis.key() + "\nstrips=" + channels.stream().map(Channel::key).collect(Collectors.joining(" "))
-                + "\nresponses=" + responses.stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm=" + holm + "\nby_level=" + byLevel + "\nmargins="
+        return "steps=" + numbers(steps) + "\nbasis=" + basis.key() + "\naxis=" + axis.key() + "\nstrips="
+                + channels.stream().map(Channel::key).collect(Collectors.joining(" "))
+                + "\nresponses=" + responses.stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm="
+                + holm + "\nby_level=" + byLevel + "\nmargins="
                 + numbers(margins)
-                + "\nwindows=" + windows.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + text(one.getValue())).collect(Collectors.joining(";"));
+                + "\nwindows="
+                + windows.entrySet()
+                        .stream()
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(one -> one.getKey() + ":" + text(one.getValue()))
+                        .collect(Collectors.joining(";"));
     }
 
     private static String numbers(Map<String, Double> named) {
-        return named.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(one -> one.getKey() + ":" + DecimalText.exact(one.getValue())).collect(Collectors.joining(";"));
+        return named.entrySet()
+                .stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(one -> one.getKey() + ":" + DecimalText.exact(one.getValue()))
+                .collect(Collectors.joining(";"));
     }
 
     private static Map<String, Double> numbers(String text) {
         Map<String, Double> numbers = new HashMap<>();
         for (String one : text.split(";")) {
             int colon = one.lastIndexOf(':');
-            DecimalText.parse(colon < 1 ? "" : one.substring(colon + 1)).ifPresent(number -> numbers.put(one.substring(0, colon), number));
+            DecimalText.parse(colon < 1 ? "" : one.substring(colon + 1))
+                    .ifPresent(number -> numbers.put(one.substring(0, colon), number));
         }
         return numbers;
     }
@@ -85,14 +101,20 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
     }
 
     CompareChoices withWindows(Map<String, ResponseSurface.Window> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, Map.copyOf(chosen), byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, Map.copyOf(chosen),
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     /** {@return the choices kept so; what is not understood, as from a newer version, is passed over} */
     static CompareChoices kept(String text, List<Response> known) {
         Map<String, String> lines = new HashMap<>();
-        text.lines().filter(line -> line.indexOf('=') > 0).forEach(line -> lines.put(line.substring(0, line.indexOf('=')), line.substring(line.indexOf('=') + 1)));
-        List<Channel> channels = Arrays.stream(Channel.values()).filter(channel -> List.of(lines.getOrDefault("strips", "").split(" ")).contains(channel.key())).toList();
+        text.lines()
+                .filter(line -> line.indexOf('=') > 0)
+                .forEach(
+                        line -> lines.put(line.substring(0, line.indexOf('=')), line.substring(line.indexOf('=') + 1)));
+        List<Channel> channels = Arrays.stream(Channel.values())
+                .filter(channel -> List.of(lines.getOrDefault("strips", "").split(" ")).contains(channel.key()))
+                .toList();
         List<String> asked = List.of(lines.getOrDefault("responses", "").split(";"));
         Map<String, Double> margins = numbers(lines.getOrDefault("margins", ""));
         Map<String, Double> steps = numbers(lines.getOrDefault("steps", ""));
@@ -100,71 +122,92 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
         Map<String, ResponseSurface.Window> windows = new HashMap<>();
         for (String window : lines.getOrDefault("windows", "").split(";")) {
             int colon = window.lastIndexOf(':');
-            window(colon < 1 ? "" : window.substring(colon + 1)).ifPresent(found -> windows.put(window.substring(0, colon), found));
+            window(colon < 1 ? "" : window.substring(colon + 1))
+                    .ifPresent(found -> windows.put(window.substring(0, colon), found));
         }
-        return new CompareChoices(Optional.empty(), List.of(), known.stream().filter(response -> asked.contains(response.key())).toList(),
-                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(), Map.copyOf(margins), Map.copyOf(steps), windows, Boolean.parseBoolean(lines.get("by_level")),
-                Boolean.parseBoolean(lines.get("holm")), Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
+        return new CompareChoices(Optional.empty(), List.of(),
+                known.stream().filter(response -> asked.contains(response.key())).toList(),
+                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(),
+                Map.copyOf(margins), Map.copyOf(steps), windows, Boolean.parseBoolean(lines.get("by_level")),
+                Boolean.parseBoolean(lines.get("holm")), Optional.empty(),
+                AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
                 channels.isEmpty() ? USUAL.channels : channels);
     }
 
     CompareChoices withOthers(List<Variable> chosen) {
-        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins, steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins,
+                steps, windows, byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withInteractions(List<String> chosen) {
-        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, steps, windows,
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withResponses(List<Response> chosen) {
-        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, steps, windows,
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withBasis(ComparisonBasis chosen) {
-        return new CompareChoices(others, interactions, responses, chosen, block, margins, steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, chosen, block, margins, steps, windows, byLevel,
+                holm, sideBySide, axis, channels);
     }
 
     CompareChoices withBlock(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, steps, windows,
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withMargins(Map<String, Double> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), steps, windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), steps, windows,
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withSteps(Map<String, Double> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, Map.copyOf(chosen), windows, byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, Map.copyOf(chosen), windows,
+                byLevel, holm, sideBySide, axis, channels);
     }
 
     CompareChoices withByLevel(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, chosen, holm, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, chosen, holm,
+                sideBySide, axis, channels);
     }
 
     CompareChoices withHolm(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, chosen, sideBySide, axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel,
+                chosen, sideBySide, axis, channels);
     }
 
     CompareChoices withSideBySide(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm, Optional.of(chosen), axis, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
+                Optional.of(chosen), axis, channels);
     }
 
     CompareChoices withAxis(AxisKind chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm, sideBySide, chosen, channels);
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
+                sideBySide, chosen, channels);
     }
 
     CompareChoices withChannels(List<Channel> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm, sideBySide, axis, List.copyOf(chosen));
+        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
+                sideBySide, axis, List.copyOf(chosen));
     }
 
     /** {@return the question with that first variable, about those shots} */
     Question question(Factor first, List<ShotSheet> sheets, List<Response> usual) {
         Variable main = new Variable.Treatment(first, byLevel || !first.numeric());
-        List<Variable> beside = others.orElseGet(() -> Proposal.treatments(sheets, first)).stream().filter(variable -> !variable.key().equals(first.key()))
-                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel ? new Variable.Treatment(treatment.factor(), true) : variable).toList();
+        List<Variable> beside = others.orElseGet(() -> Proposal.treatments(sheets, first))
+                .stream()
+                .filter(variable -> !variable.key().equals(first.key()))
+                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel
+                        ? new Variable.Treatment(treatment.factor(), true) : variable)
+                .toList();
         List<Variable> all = new ArrayList<>(List.of(main));
         all.addAll(beside);
         List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions.contains(key(pair))).toList();
-        return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis, block.orElseGet(() -> Proposal.block(sheets, all)), margins, steps, holm);
+        return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis,
+                block.orElseGet(() -> Proposal.block(sheets, all)), margins, steps, holm);
     }
 
     /** {@return every two of those variables} */

@@ -39,9 +39,11 @@ public final class CompareView extends BorderPane {
         getStyleClass().add(Styles.WORK);
         setId("compare");
         setTop(new VBox(titleRow(exports), new QuestionBar(model, appearance)));
-        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(), Answered::overlay);
+        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(),
+                Answered::overlay);
         OverlayPane difference = new OverlayPane("difference", model, appearance.themeProperty(), appearance.scale(),
-                answered -> answered.difference().flatMap(found -> OverlayFigure.of(found, model.choicesProperty().get().axis())));
+                answered -> answered.difference()
+                        .flatMap(found -> OverlayFigure.of(found, model.choicesProperty().get().axis())));
         empty.getStyleClass().add(Styles.EMPTY);
         empty.setWrapText(true);
         empty.setMouseTransparent(true);
@@ -71,7 +73,8 @@ public final class CompareView extends BorderPane {
     }
 
     private Node lower(Appearance appearance, OverlayPane difference) {
-        ScrollPane effects = new ScrollPane(new VBox(new NothingChanged(model, appearance), new EffectsPane(model, appearance.themeProperty())));
+        ScrollPane effects = new ScrollPane(
+                new VBox(new NothingChanged(model, appearance), new EffectsPane(model, appearance.themeProperty())));
         effects.setFitToWidth(true);
         effects.getStyleClass().add(Styles.WORK);
         effects.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -129,13 +132,23 @@ public final class CompareView extends BorderPane {
         }
         Comparison comparison = answered.comparison();
         int shots = comparison.shots().size();
-        String levels = comparison.question().variables().stream().findFirst().map(first -> levels(first, comparison)).orElse("");
+        String levels = comparison.question()
+                .variables()
+                .stream()
+                .findFirst()
+                .map(first -> levels(first, comparison))
+                .orElse("");
         title.setText((shots == 1 ? "1 shot" : shots + " shots") + levels);
         legend.setVisible(shots > 0);
-        empty.setText(shots == 0 ? "Pick shots in the rack: their check marks, or “All shown”." : answered.overlay().isEmpty()
-                ? "None of these shots has curves along this axis. Choose another zero." : "");
-        differing.setText(answered.difference().map(found -> found.words() + comparison.caveatOnCurves().map(caveat -> " " + caveat).orElse("")).orElse("A difference of curves needs two levels of "
-                + comparison.question().variables().stream().findFirst().map(Variable::title).orElse("a factor") + " with two shots each.") + answered.distance().map(found -> "\n" + found.words()).orElse(""));
+        empty.setText(
+                shots == 0 ? "Pick shots in the rack: their check marks, or “All shown”." : answered.overlay().isEmpty()
+                        ? "None of these shots has curves along this axis. Choose another zero." : "");
+        differing.setText(answered.difference()
+                .map(found -> found.words() + comparison.caveatOnCurves().map(caveat -> " " + caveat).orElse(""))
+                .orElse("A difference of curves needs two levels of "
+                        + comparison.question().variables().stream().findFirst().map(Variable::title).orElse("a factor")
+                        + " with two shots each.")
+                + answered.distance().map(found -> "\n" + found.words()).orElse(""));
     }
 
     private static String levels(Variable first, Comparison comparison) {

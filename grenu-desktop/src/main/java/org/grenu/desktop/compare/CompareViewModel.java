@@ -36,9 +36,10 @@ import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.read.AxisRange;
 import org.grenu.library.ShotSummary;
 
-/** The comparison of the picked shots: asked anew, in the background, whenever something that it depends on changes. */
+/**
+ * The comparison of the picked shots: asked anew, in the background, whenever something that it depends on changes.
+ */
 public final class CompareViewModel implements AutoCloseable {
-
 
     private final StudyDesk desk;
     private final PickedShots picked;
@@ -127,8 +128,12 @@ public final class CompareViewModel implements AutoCloseable {
     List<Variable> possibleVariables() {
         List<ShotSheet> sheets = sheets();
         List<Variable> all = new ArrayList<>();
-        Proposal.factors(sheets).stream().filter(factor -> !factor.equals(appearance.colourByProperty().get()) && Proposal.changed(factor, sheets))
-                .map(Variable::of).forEach(all::add);
+        Proposal.factors(sheets)
+                .stream()
+                .filter(factor -> !factor.equals(appearance.colourByProperty().get())
+                        && Proposal.changed(factor, sheets))
+                .map(Variable::of)
+                .forEach(all::add);
         if (answered.get() != null) {
             all.add(RunOrder.among(answered.get().comparison().shots()));
             all.addAll(answered.get().covariates());
@@ -139,18 +144,25 @@ public final class CompareViewModel implements AutoCloseable {
     /** {@return what may be asked about} */
     List<Response> possibleResponses() {
         List<Response> all = new ArrayList<>(List.of(StandardResponse.values()));
-        OwnFactor.all(sheets()).stream().filter(OwnFactor::numeric).map(entry -> new OwnResponse(entry, choices.get().margins().getOrDefault(entry.key(), 0.0))).forEach(all::add);
+        OwnFactor.all(sheets())
+                .stream()
+                .filter(OwnFactor::numeric)
+                .map(entry -> new OwnResponse(entry, choices.get().margins().getOrDefault(entry.key(), 0.0)))
+                .forEach(all::add);
         return all;
     }
 
     /** {@return what is asked about now} */
     List<Response> responses() {
-        return choices.get().responses().isEmpty() ? StandardResponse.usual(desk.settingsProperty().get().convention()) : choices.get().responses();
+        return choices.get().responses().isEmpty() ? StandardResponse.usual(desk.settingsProperty().get().convention())
+                : choices.get().responses();
     }
 
     /** {@return the variables beside the one that gives the colour} */
     List<Variable> others() {
-        return choices.get().others().orElseGet(() -> Proposal.treatments(sheets(), appearance.colourByProperty().get()));
+        return choices.get()
+                .others()
+                .orElseGet(() -> Proposal.treatments(sheets(), appearance.colourByProperty().get()));
     }
 
     /** {@return whose own level is taken out} */
@@ -213,7 +225,8 @@ public final class CompareViewModel implements AutoCloseable {
             return;
         }
         List<ShotSummary> shots = picked.shots();
-        Factor proposed = proposedColour(shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
+        Factor proposed = proposedColour(
+                shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
         if (!proposed.equals(appearance.colourByProperty().get())) {
             // Asks again by itself, in that colour.
             appearance.colourByProperty().set(proposed);
@@ -223,17 +236,19 @@ public final class CompareViewModel implements AutoCloseable {
         CompareChoices chosen = choices.get();
         Factor first = appearance.colourByProperty().get();
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
-        String reference = desk.openProperty().get() == null ? "" : Integer.toString(desk.openProperty().get().summary().number());
+        String reference = desk.openProperty().get() == null ? ""
+                : Integer.toString(desk.openProperty().get().summary().number());
         busy.set(true);
-        background.run(() -> wish == own ? Answered.of(measured(shots), chosen, first, usual, reference) : null, found -> {
-            if (wish == own) {
-                busy.set(false);
-                show(found);
-            }
-        }, failure -> {
-            busy.set(false);
-            desk.failed(failure);
-        });
+        background.run(() -> wish == own ? Answered.of(measured(shots), chosen, first, usual, reference) : null,
+                found -> {
+                    if (wish == own) {
+                        busy.set(false);
+                        show(found);
+                    }
+                }, failure -> {
+                    busy.set(false);
+                    desk.failed(failure);
+                });
     }
 
     /** A colour that tells nothing gives way to one that does, until the user chooses one in sight of an answer. */
@@ -253,7 +268,9 @@ public final class CompareViewModel implements AutoCloseable {
         asked |= !found.comparison().shots().isEmpty();
         Optional<AxisRange> before = overlay().map(OverlayFigure::whole);
         answered.set(found);
-        found.overlay().filter(figure -> before.isEmpty() || !figure.whole().equals(before.get())).ifPresent(figure -> view.set(figure.whole()));
+        found.overlay()
+                .filter(figure -> before.isEmpty() || !figure.whole().equals(before.get()))
+                .ifPresent(figure -> view.set(figure.whole()));
     }
 
     @Override

@@ -17,14 +17,19 @@ final class EffectText {
         if (effect.estimate().isPresent()) {
             words.append(": ").append(Wording.signed(effect));
             if (Double.isFinite(effect.p())) {
-                words.append(String.format(Locale.ROOT, "%nstandard error %s, %s degrees of freedom, p %s", Reported.fixed(effect.estimate().get().se(), 3),
+                words.append(String.format(Locale.ROOT, "%nstandard error %s, %s degrees of freedom, p %s",
+                        Reported.fixed(effect.estimate().get().se(), 3),
                         Reported.fixed(effect.estimate().get().df(), 1), p(effect.p())));
                 effect.rankP().ifPresent(rank -> words.append(", by ranks ").append(p(rank)));
             }
         }
         words.append('\n').append(effect.verdict().words());
-        return words.append(", ").append(effect.evidence()).append("; same in practice within ±").append(DecimalText.exact(effect.margin()))
-                .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "").toString();
+        return words.append(", ")
+                .append(effect.evidence())
+                .append("; same in practice within ±")
+                .append(DecimalText.exact(effect.margin()))
+                .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "")
+                .toString();
     }
 
     static String p(double p) {

@@ -42,15 +42,18 @@ final class EffectsPane extends Region {
         theme.addListener((o, was, is) -> repaint());
         widthProperty().addListener((o, was, is) -> repaint());
         focusedProperty().addListener((o, was, is) -> point());
-        setOnMouseMoved(event -> EffectPanelPainter.cellAt(panel(), getWidth() - 2 * SIDE, event.getX() - SIDE, event.getY()).flatMap(cell -> effect(cell[0], cell[1]))
-                .ifPresentOrElse(this::describe, () -> Tooltip.uninstall(this, numbers)));
+        setOnMouseMoved(
+                event -> EffectPanelPainter.cellAt(panel(), getWidth() - 2 * SIDE, event.getX() - SIDE, event.getY())
+                        .flatMap(cell -> effect(cell[0], cell[1]))
+                        .ifPresentOrElse(this::describe, () -> Tooltip.uninstall(this, numbers)));
         setOnMousePressed(event -> {
             requestFocus();
-            EffectPanelPainter.cellAt(panel(), getWidth() - 2 * SIDE, event.getX() - SIDE, event.getY()).ifPresent(cell -> {
-                column = cell[0];
-                row = cell[1];
-                point();
-            });
+            EffectPanelPainter.cellAt(panel(), getWidth() - 2 * SIDE, event.getX() - SIDE, event.getY())
+                    .ifPresent(cell -> {
+                        column = cell[0];
+                        row = cell[1];
+                        point();
+                    });
         });
         setOnKeyPressed(this::key);
     }
@@ -60,7 +63,8 @@ final class EffectsPane extends Region {
     }
 
     private Optional<Effect> effect(int column, int row) {
-        return panel == null || row >= panel.rows().size() || column >= panel.columns().size() ? Optional.empty() : panel.rows().get(row).cells().get(column);
+        return panel == null || row >= panel.rows().size() || column >= panel.columns().size() ? Optional.empty()
+                : panel.rows().get(row).cells().get(column);
     }
 
     private void describe(Effect effect) {
@@ -98,7 +102,8 @@ final class EffectsPane extends Region {
     }
 
     private void repaint() {
-        panel = model.answeredProperty().get() == null ? null : EffectPanel.of(model.answeredProperty().get().comparison());
+        panel = model.answeredProperty().get() == null ? null
+                : EffectPanel.of(model.answeredProperty().get().comparison());
         if (panel == null || panel.rows().isEmpty() || getWidth() < 2) {
             image.clear();
             setPrefHeight(0);
@@ -109,7 +114,8 @@ final class EffectsPane extends Region {
         EffectPanel wanted = panel;
         Theme look = theme.getValue();
         image.setLayoutX(SIDE);
-        image.paint((g, pen, width, height) -> EffectPanelPainter.paint(g, look, wanted, width), getWidth() - 2 * SIDE, panel.height());
+        image.paint((g, pen, width, height) -> EffectPanelPainter.paint(g, look, wanted, width), getWidth() - 2 * SIDE,
+                panel.height());
         point();
     }
 }

@@ -26,7 +26,8 @@ final class GuardSection extends AnswerSection {
     }
 
     private static boolean loud(GuardNote note) {
-        return note.kind() == GuardNote.Kind.CONFOUNDED || note.kind() == GuardNote.Kind.CHANGED || note.kind() == GuardNote.Kind.HALF_KNOWN;
+        return note.kind() == GuardNote.Kind.CONFOUNDED || note.kind() == GuardNote.Kind.CHANGED
+                || note.kind() == GuardNote.Kind.HALF_KNOWN;
     }
 
     private static Node loudly(GuardNote note) {
@@ -35,7 +36,9 @@ final class GuardSection extends AnswerSection {
         Label words = prose(upper(note.words()) + ".");
         VBox box = new VBox(1, title, words);
         note.sensitivity().ifPresent(sensitivity -> box.getChildren().add(remark(sensitivity.words())));
-        box.getStyleClass().add(note.kind() == GuardNote.Kind.CONFOUNDED || note.sensitivity().filter(s -> !s.stands()).isPresent() ? Styles.GUARD : Styles.GUARD_QUIET);
+        box.getStyleClass()
+                .add(note.kind() == GuardNote.Kind.CONFOUNDED || note.sensitivity().filter(s -> !s.stands()).isPresent()
+                        ? Styles.GUARD : Styles.GUARD_QUIET);
         return box;
     }
 

@@ -50,7 +50,9 @@ final class LeftOverSection extends AnswerSection {
         Strip() {
             setMinHeight(HEIGHT);
             setPrefHeight(HEIGHT);
-            setAccessibleText("What the model leaves over of each shot; tint: the spread; ring: a shot that draws the model to itself");
+            setAccessibleText(
+                    "What the model leaves over of each shot; tint: the spread; ring: a shot that draws the model to "
+                            + "itself");
             getChildren().add(image);
             widthProperty().addListener((o, was, is) -> repaint());
             setOnMouseMoved(event -> name(event.getX()));
@@ -62,7 +64,8 @@ final class LeftOverSection extends AnswerSection {
             int i = (int) Math.floor(x / getWidth() * rows.size());
             if (i >= 0 && i < rows.size()) {
                 RowResidual row = rows.get(i);
-                shot.setText("Shot " + row.shot().name() + ": " + Reported.fixed(row.residual(), 2) + " left over of " + Reported.fixed(row.value(), 2)
+                shot.setText("Shot " + row.shot().name() + ": " + Reported.fixed(row.residual(), 2) + " left over of "
+                        + Reported.fixed(row.value(), 2)
                         + ", leverage " + Reported.fixed(row.leverage(), 2));
                 Tooltip.install(this, shot);
             }
@@ -75,7 +78,9 @@ final class LeftOverSection extends AnswerSection {
             ResponseAnswer wanted = answer;
             Theme look = appearance.themeProperty().get();
             TreatmentScale colors = appearance.scale().get();
-            image.paint((g, pen, width, height) -> ResidualPainter.paint(g, look, wanted, row -> colors.color(row.shot().sheet(), look), width, height),
+            image.paint(
+                    (g, pen, width, height) -> ResidualPainter.paint(g, look, wanted,
+                            row -> colors.color(row.shot().sheet(), look), width, height),
                     getWidth(), HEIGHT);
         }
     }

@@ -21,25 +21,34 @@ final class ModelSection extends AnswerSection {
         clear();
         comparison.answers().stream().findFirst().ifPresent(main -> {
             getChildren().add(prose(main.model()));
-            String tests = main.tests().stream().filter(test -> test.test().isPresent()).map(test -> test.term().toLowerCase(Locale.ROOT) + " " + words(test.test().get()))
+            String tests = main.tests()
+                    .stream()
+                    .filter(test -> test.test().isPresent())
+                    .map(test -> test.term().toLowerCase(Locale.ROOT) + " " + words(test.test().get()))
                     .collect(Collectors.joining("; "));
             if (!tests.isEmpty()) {
                 getChildren().add(remark("Type II tests: " + tests + "."));
             }
-            main.lackOfFit().ifPresent(test -> getChildren().add(remark("Lack of fit against replicates: " + words(test) + ".")));
+            main.lackOfFit()
+                    .ifPresent(
+                            test -> getChildren().add(remark("Lack of fit against replicates: " + words(test) + ".")));
             leftOut(main);
         });
-        getChildren().add(remark("It speaks of these shots, on this gear and this coffee. Unknown causes that moved with what changed cannot be seen."));
+        getChildren().add(remark(
+                "It speaks of these shots, on this gear and this coffee. Unknown causes that moved with what changed "
+                        + "cannot be seen."));
     }
 
     private void leftOut(ResponseAnswer main) {
         if (!main.leftOut().isEmpty()) {
-            getChildren().add(remark("Left out, since something asked about is unknown: " + main.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + "."));
+            getChildren().add(remark("Left out, since something asked about is unknown: "
+                    + main.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + "."));
         }
     }
 
     private static String words(FTest test) {
-        return String.format(Locale.ROOT, "F(%s, %s) = %s, p %s", Reported.fixed(test.df1(), 0), Reported.fixed(test.df2(), test.df2() == Math.rint(test.df2()) ? 0 : 1),
+        return String.format(Locale.ROOT, "F(%s, %s) = %s, p %s", Reported.fixed(test.df1(), 0),
+                Reported.fixed(test.df2(), test.df2() == Math.rint(test.df2()) ? 0 : 1),
                 Reported.fixed(test.f(), 2), EffectText.p(test.p()));
     }
 }

@@ -23,26 +23,48 @@ final class NextShotsSection extends AnswerSection {
     @Override
     void show(Comparison comparison) {
         clear();
-        Optional<Effect> open = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).stream().flatMap(effects -> effects.stream())
-                .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0).findFirst();
+        Optional<Effect> open = comparison.answers()
+                .stream()
+                .findFirst()
+                .map(ResponseAnswer::effects)
+                .stream()
+                .flatMap(effects -> effects.stream())
+                .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0)
+                .findFirst();
         if (open.isEmpty()) {
-            Optional<String> unlike = comparison.answers().stream().findFirst().stream().flatMap(answer -> answer.effects().stream())
-                    .flatMap(effect -> unlikeThese(effect.verdict()).stream()).findFirst();
+            Optional<String> unlike = comparison.answers()
+                    .stream()
+                    .findFirst()
+                    .stream()
+                    .flatMap(answer -> answer.effects().stream())
+                    .flatMap(effect -> unlikeThese(effect.verdict()).stream())
+                    .findFirst();
             if (unlike.isPresent()) {
                 getChildren().add(prose("More shots like these cannot settle it. " + unlike.get()));
                 return;
             }
-            boolean once = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
-            getChildren().add(prose(once ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a verdict rests on."
+            boolean once = comparison.answers()
+                    .stream()
+                    .flatMap(answer -> answer.effects().stream())
+                    .anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
+            getChildren().add(prose(once
+                    ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a verdict "
+                            + "rests on."
                     : "Nothing is open on the first response. A repeat on another day would show whether it holds."));
             return;
         }
         Verdict.CannotSay cannot = (Verdict.CannotSay) open.get().verdict();
-        getChildren().add(prose((cannot.likely() ? "About " + cannot.more() + " more shots settle " : "Even " + cannot.more() + " more shots are not likely to settle ")
+        getChildren().add(prose((cannot.likely() ? "About " + cannot.more() + " more shots settle "
+                : "Even " + cannot.more() + " more shots are not likely to settle ")
                 + Title.inSentence(open.get().variable().title()) + ", if its effect is as large as it seems."));
         if (!cannot.repeat().isEmpty() && cannot.likely()) {
-            Map<String, Long> times = cannot.repeat().stream().collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
-            getChildren().add(remark("Pull the recipe of " + times.entrySet().stream().map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))
+            Map<String,
+                    Long> times = cannot.repeat()
+                            .stream()
+                            .collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
+            getChildren().add(remark("Pull the recipe of " + times.entrySet()
+                    .stream()
+                    .map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))
                     .collect(Collectors.joining(", ")) + " again, in an order drawn by lot."));
         }
     }
@@ -50,9 +72,11 @@ final class NextShotsSection extends AnswerSection {
     /** What other shots would tell where more of the same cannot. */
     private static Optional<String> unlikeThese(Verdict verdict) {
         if (verdict instanceof Verdict.Confounded confounded) {
-            return Optional.of("Pull some in which it changes while " + confounded.with() + " stays as it is, in an order drawn by lot.");
+            return Optional.of("Pull some in which it changes while " + confounded.with()
+                    + " stays as it is, in an order drawn by lot.");
         }
         return verdict instanceof Verdict.Mediated mediated
-                ? Optional.of("Ask at equal setting, or pull some in which " + mediated.through() + " stays equal.") : Optional.empty();
+                ? Optional.of("Ask at equal setting, or pull some in which " + mediated.through() + " stays equal.")
+                : Optional.empty();
     }
 }

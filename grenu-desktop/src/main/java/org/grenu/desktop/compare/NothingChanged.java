@@ -31,7 +31,8 @@ final class NothingChanged extends VBox {
 
     private void show() {
         Comparison comparison = model.answeredProperty().get().comparison();
-        boolean nothing = !comparison.shots().isEmpty() && comparison.answers().stream().allMatch(answer -> answer.effects().isEmpty());
+        boolean nothing = !comparison.shots().isEmpty()
+                && comparison.answers().stream().allMatch(answer -> answer.effects().isEmpty());
         setManaged(nothing);
         setVisible(nothing);
         getChildren().clear();
@@ -45,7 +46,10 @@ final class NothingChanged extends VBox {
             changed.forEach(factor -> choices.getChildren().add(ask(factor)));
             getChildren().add(choices);
         }
-        List<Repeatability> repeats = comparison.answers().stream().flatMap(answer -> Repeatability.of(answer).stream()).toList();
+        List<Repeatability> repeats = comparison.answers()
+                .stream()
+                .flatMap(answer -> Repeatability.of(answer).stream())
+                .toList();
         if (!repeats.isEmpty()) {
             getChildren().add(words("As repeats of one recipe", Styles.HEADING));
             repeats.forEach(one -> getChildren().add(words(one.words() + ".")));

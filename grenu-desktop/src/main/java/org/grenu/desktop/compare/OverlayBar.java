@@ -19,7 +19,9 @@ import org.grenu.core.study.Factor;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
 
-/** What stands below the overlaid curves: where they are lined up, what stands side by side, which strips are shown. */
+/**
+ * What stands below the overlaid curves: where they are lined up, what stands side by side, which strips are shown.
+ */
 final class OverlayBar extends HBox {
 
     private final CompareViewModel model;
@@ -64,14 +66,24 @@ final class OverlayBar extends HBox {
     }
 
     private void describe() {
-        axes.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == model.choicesProperty().get().axis()));
-        List<Optional<Factor>> possible = Stream.concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of)).toList();
-        sideBySide.getChildren().setAll(Choices.of("side-by-side", "Factor whose levels stand side by side", possible, model.sideBySide(),
-                factor -> factor.map(Factor::title).orElse("nothing"), factor -> model.choose(now -> now.withSideBySide(factor))));
+        axes.getToggles()
+                .forEach(toggle -> toggle.setSelected(toggle.getUserData() == model.choicesProperty().get().axis()));
+        List<Optional<Factor>> possible = Stream
+                .concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of))
+                .toList();
+        sideBySide.getChildren()
+                .setAll(Choices.of("side-by-side", "Factor whose levels stand side by side", possible,
+                        model.sideBySide(),
+                        factor -> factor.map(Factor::title).orElse("nothing"),
+                        factor -> model.choose(now -> now.withSideBySide(factor))));
     }
 
     private void fillStrips() {
-        strips.getItems().setAll(Stream.of(Channel.values()).filter(channel -> channel != Channel.STEP).map(this::strip).toList());
+        strips.getItems()
+                .setAll(Stream.of(Channel.values())
+                        .filter(channel -> channel != Channel.STEP)
+                        .map(this::strip)
+                        .toList());
     }
 
     private CustomMenuItem strip(Channel channel) {

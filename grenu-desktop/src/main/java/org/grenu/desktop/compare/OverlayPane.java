@@ -50,7 +50,8 @@ final class OverlayPane extends Region {
         getStyleClass().add(Styles.STRIPS);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setAccessibleText("Curves of the picked shots. Left and right move the hairline, plus and minus zoom, 0 shows all.");
+        setAccessibleText(
+                "Curves of the picked shots. Left and right move the hairline, plus and minus zoom, 0 shows all.");
         above.setMouseTransparent(true);
         above.setManaged(false);
         place.getStyleClass().add(Styles.TIME_FLAG);
@@ -86,7 +87,8 @@ final class OverlayPane extends Region {
 
     private void hover(MouseEvent event) {
         lastY = event.getY();
-        model.cursorProperty().set(layout == null || event.getX() < layout.left(0) - 6 ? Double.NaN : layout.at(event.getX()));
+        model.cursorProperty()
+                .set(layout == null || event.getX() < layout.left(0) - 6 ? Double.NaN : layout.at(event.getX()));
         hairline();
     }
 
@@ -126,7 +128,8 @@ final class OverlayPane extends Region {
     }
 
     private void repaint() {
-        Optional<OverlayFigure> found = model.answeredProperty().get() == null || !isVisible() ? Optional.empty() : figure.apply(model.answeredProperty().get());
+        Optional<OverlayFigure> found = model.answeredProperty().get() == null || !isVisible() ? Optional.empty()
+                : figure.apply(model.answeredProperty().get());
         if (found.isEmpty() || getWidth() < 2) {
             image.clear();
             layout = null;
@@ -199,9 +202,14 @@ final class OverlayPane extends Region {
         OverlayStrip of = layout.figure().strips().get(strip);
         StringBuilder words = new StringBuilder();
         for (CurveGroup group : layout.figure().facets().get(facet).groups().getOrDefault(of.channel(), List.of())) {
-            double value = group.mean().map(mean -> mean.at(at)).orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
+            double value = group.mean()
+                    .map(mean -> mean.at(at))
+                    .orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
             if (Double.isFinite(value)) {
-                words.append(words.isEmpty() ? "" : "\n").append(group.level().isEmpty() ? "" : group.level() + ": ").append(Reported.fixed(value, 2)).append(' ')
+                words.append(words.isEmpty() ? "" : "\n")
+                        .append(group.level().isEmpty() ? "" : group.level() + ": ")
+                        .append(Reported.fixed(value, 2))
+                        .append(' ')
                         .append(of.channel().unit().symbol());
             }
         }
@@ -213,7 +221,8 @@ final class OverlayPane extends Region {
         reading.autosize();
         double x = layout.x(facet, at) + 8;
         double left = x + reading.getWidth() > layout.right(facet) + 16 ? x - 16 - reading.getWidth() : x;
-        reading.relocate(left, Math.max(layout.plotsTop(), Math.min(layout.plotsBottom() - reading.getHeight(), layout.top(strip) + 4)));
+        reading.relocate(left, Math.max(layout.plotsTop(),
+                Math.min(layout.plotsBottom() - reading.getHeight(), layout.top(strip) + 4)));
     }
 
     private int stripAt(double y) {

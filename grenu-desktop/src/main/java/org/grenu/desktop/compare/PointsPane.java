@@ -41,10 +41,12 @@ final class PointsPane extends Region {
         heightProperty().addListener((o, was, is) -> repaint());
         setOnMouseMoved(event -> {
             var found = figure == null ? java.util.Optional.<PointsFigure.Point>empty()
-                    : PointsPainter.pointAt(figure, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE, event.getY());
+                    : PointsPainter.pointAt(figure, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE,
+                            event.getY());
             Tooltip.uninstall(this, shot);
             found.ifPresent(point -> {
-                shot.setText("Shot " + point.row().shot().name() + ", " + point.level() + ": " + Reported.fixed(point.row().value(), 2)
+                shot.setText("Shot " + point.row().shot().name() + ", " + point.level() + ": "
+                        + Reported.fixed(point.row().value(), 2)
                         + point.row().block().map(block -> "\n" + block).orElse(""));
                 Tooltip.install(this, shot);
             });
@@ -53,7 +55,8 @@ final class PointsPane extends Region {
 
     private void repaint() {
         var answered = model.answeredProperty().get();
-        Variable first = answered == null || answered.comparison().question().variables().isEmpty() ? null : answered.comparison().question().variables().get(0);
+        Variable first = answered == null || answered.comparison().question().variables().isEmpty() ? null
+                : answered.comparison().question().variables().get(0);
         figure = first == null ? null : PointsFigure.of(first, answered.sideBySide(), answered.comparison().answers());
         if (figure == null || figure.fields().isEmpty() || getWidth() < 2) {
             image.clear();
@@ -64,6 +67,7 @@ final class PointsPane extends Region {
         TreatmentScale colors = scale.getValue();
         Function<PointsFigure.Point, Color> ink = point -> colors.color(point.row().shot().sheet(), look);
         image.setLayoutX(SIDE);
-        image.paint((g, pen, width, height) -> PointsPainter.paint(g, look, wanted, ink, width, height), getWidth() - 2 * SIDE, getHeight());
+        image.paint((g, pen, width, height) -> PointsPainter.paint(g, look, wanted, ink, width, height),
+                getWidth() - 2 * SIDE, getHeight());
     }
 }

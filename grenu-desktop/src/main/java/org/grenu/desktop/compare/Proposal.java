@@ -15,7 +15,8 @@ import org.grenu.core.study.ShotSheet;
 final class Proposal {
 
     /** What usually counts as a treatment when it changed; anything else can be added. */
-    private static final List<Factor> TREATMENTS = List.of(SheetFactor.GRIND, SheetFactor.TEMPERATURE, SheetFactor.PROFILE, SheetFactor.COFFEE, SheetFactor.ARM);
+    private static final List<Factor> TREATMENTS = List.of(SheetFactor.GRIND, SheetFactor.TEMPERATURE,
+            SheetFactor.PROFILE, SheetFactor.COFFEE, SheetFactor.ARM);
     private static final int MOST_FIELDS = 3;
 
     private Proposal() {
@@ -40,27 +41,42 @@ final class Proposal {
         if (changed(wanted, sheets)) {
             return wanted;
         }
-        return Stream.of(TREATMENTS, OwnFactor.all(sheets), List.of(SheetFactor.AGE), List.of(SheetFactor.values())).flatMap(List::stream).map(Factor.class::cast)
-                .filter(factor -> changed(factor, sheets)).findFirst().orElse(wanted);
+        return Stream.of(TREATMENTS, OwnFactor.all(sheets), List.of(SheetFactor.AGE), List.of(SheetFactor.values()))
+                .flatMap(List::stream)
+                .map(Factor.class::cast)
+                .filter(factor -> changed(factor, sheets))
+                .findFirst()
+                .orElse(wanted);
     }
 
     /** {@return the treatments that changed beside that factor} */
     static List<Variable> treatments(List<ShotSheet> sheets, Factor main) {
-        return Stream.concat(TREATMENTS.stream(), OwnFactor.all(sheets).stream()).filter(factor -> !factor.equals(main) && changed(factor, sheets))
-                .map(Variable::of).toList();
+        return Stream.concat(TREATMENTS.stream(), OwnFactor.all(sheets).stream())
+                .filter(factor -> !factor.equals(main) && changed(factor, sheets))
+                .map(Variable::of)
+                .toList();
     }
 
-    /** {@return days, where there are several and every treatment changed within one of them; else it could not be told from the day} */
+    /**
+     * {@return days, where there are several and every treatment changed within one of them; else it could not be
+     * told from the day}
+     */
     static Optional<Factor> block(List<ShotSheet> sheets, List<Variable> variables) {
-        Map<String, List<ShotSheet>> days = sheets.stream().filter(sheet -> SheetFactor.DAY.level(sheet).isPresent())
+        Map<String, List<ShotSheet>> days = sheets.stream()
+                .filter(sheet -> SheetFactor.DAY.level(sheet).isPresent())
                 .collect(Collectors.groupingBy(sheet -> SheetFactor.DAY.level(sheet).orElseThrow()));
-        boolean within = variables.stream().allMatch(variable -> !(variable instanceof Variable.Treatment treatment)
-                || days.values().stream().anyMatch(day -> changed(treatment.factor(), day)));
-        return days.size() > 1 && within && sheets.size() > days.size() + variables.size() + 1 ? Optional.of(SheetFactor.DAY) : Optional.empty();
+        boolean within = variables.stream()
+                .allMatch(variable -> !(variable instanceof Variable.Treatment treatment)
+                        || days.values().stream().anyMatch(day -> changed(treatment.factor(), day)));
+        return days.size() > 1 && within && sheets.size() > days.size() + variables.size() + 1
+                ? Optional.of(SheetFactor.DAY) : Optional.empty();
     }
 
     /** {@return the first factor of names beside the main one that changed, when its levels fit side by side} */
     static Optional<Factor> sideBySide(List<ShotSheet> sheets, Factor main) {
-        return TREATMENTS.stream().filter(factor -> factor != main && !factor.numeric() && changed(factor, sheets) && levels(factor, sheets) <= MOST_FIELDS).findFirst();
+        return TREATMENTS.stream()
+                .filter(factor -> factor != main && !factor.numeric() && changed(factor, sheets)
+                        && levels(factor, sheets) <= MOST_FIELDS)
+                .findFirst();
     }
 }

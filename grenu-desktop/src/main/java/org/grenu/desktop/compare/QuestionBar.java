@@ -55,7 +55,8 @@ final class QuestionBar extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         changed.setOnShowing(event -> fillChanged());
         asked.setOnShowing(event -> fillAsked());
-        basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()), model.choicesProperty().get().basis(),
+        basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()),
+                model.choicesProperty().get().basis(),
                 ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
         basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
         blocks.setAlignment(Pos.CENTER_LEFT);
@@ -87,20 +88,26 @@ final class QuestionBar extends HBox {
         basis.setValue(model.choicesProperty().get().basis());
         changed.setText(appearance.colourByProperty().get().title() + (beside == 0 ? "" : " + " + beside));
         asked.setText(model.responses().size() == 1 ? "1 response" : model.responses().size() + " responses");
-        List<Optional<Factor>> possible = Stream.concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of)).toList();
-        blocks.getChildren().setAll(Choices.of("blocks", "Whose own level is taken out", possible, model.block(),
-                block -> block.map(Factor::title).orElse("none"), block -> model.choose(now -> now.withBlock(block))));
+        List<Optional<Factor>> possible = Stream
+                .concat(Stream.of(Optional.<Factor>empty()), model.dividingFactors().stream().map(Optional::of))
+                .toList();
+        blocks.getChildren()
+                .setAll(Choices.of("blocks", "Whose own level is taken out", possible, model.block(),
+                        block -> block.map(Factor::title).orElse("none"),
+                        block -> model.choose(now -> now.withBlock(block))));
     }
 
     private void fillChanged() {
         List<MenuItem> items = new ArrayList<>();
-        CheckBox main = new CheckBox(appearance.colourByProperty().get().title() + ": gives the colour and the headline");
+        CheckBox main = new CheckBox(
+                appearance.colourByProperty().get().title() + ": gives the colour and the headline");
         main.setSelected(true);
         main.setDisable(true);
         items.add(new CustomMenuItem(stepped(main, Variable.of(appearance.colourByProperty().get())), false));
         List<Variable> chosen = model.others();
         for (Variable variable : model.possibleVariables()) {
-            CheckBox box = new CheckBox(variable.title() + (variable instanceof Variable.Covariate ? ", held equal" : ""));
+            CheckBox box = new CheckBox(
+                    variable.title() + (variable instanceof Variable.Covariate ? ", held equal" : ""));
             box.setId("variable-" + variable.key().replaceAll("[^a-z0-9_]", "-"));
             box.setSelected(chosen.stream().anyMatch(one -> one.key().equals(variable.key())));
             box.setOnAction(event -> {
@@ -114,11 +121,13 @@ final class QuestionBar extends HBox {
             items.add(new CustomMenuItem(stepped(box, variable), false));
         }
         items.add(new SeparatorMenuItem());
-        items.add(option("by-level", "A mean for each number, not a straight line", model.choicesProperty().get().byLevel(), on -> model.choose(now -> now.withByLevel(on))));
+        items.add(option("by-level", "A mean for each number, not a straight line",
+                model.choicesProperty().get().byLevel(), on -> model.choose(now -> now.withByLevel(on))));
         List<Variable> all = new ArrayList<>(List.of(Variable.of(appearance.colourByProperty().get())));
         all.addAll(chosen);
         CompareChoices.pairs(all).stream().limit(MOST_PAIRS).forEach(pair -> items.add(together(pair)));
-        items.add(option("holm", "Correct p for asking about several (Holm)", model.choicesProperty().get().holm(), on -> model.choose(now -> now.withHolm(on))));
+        items.add(option("holm", "Correct p for asking about several (Holm)", model.choicesProperty().get().holm(),
+                on -> model.choose(now -> now.withHolm(on))));
         changed.getItems().setAll(items);
     }
 
@@ -133,7 +142,8 @@ final class QuestionBar extends HBox {
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(54);
         field.setPromptText("range");
-        field.setTooltip(new Tooltip("Effects are stated and judged for this step; empty: for the range that was used"));
+        field.setTooltip(
+                new Tooltip("Effects are stated and judged for this step; empty: for the range that was used"));
         field.setAccessibleText("Step of " + variable.title() + " that its effect is stated for");
         onLeaving(field, () -> {
             Map<String, Double> steps = new HashMap<>(model.choicesProperty().get().steps());
@@ -170,7 +180,8 @@ final class QuestionBar extends HBox {
 
     private CustomMenuItem together(Question.Pair pair) {
         String key = CompareChoices.key(pair);
-        return option(key.replaceAll("[^a-z0-9_]", "-"), pair.first().title() + " and " + Title.inSentence(pair.second().title()) + " may act together",
+        return option(key.replaceAll("[^a-z0-9_]", "-"),
+                pair.first().title() + " and " + Title.inSentence(pair.second().title()) + " may act together",
                 model.choicesProperty().get().interactions().contains(key), on -> model.choose(now -> {
                     List<String> pairs = new ArrayList<>(now.interactions());
                     pairs.remove(key);
@@ -181,7 +192,8 @@ final class QuestionBar extends HBox {
                 }));
     }
 
-    private static CustomMenuItem option(String id, String words, boolean on, java.util.function.Consumer<Boolean> choose) {
+    private static CustomMenuItem option(String id, String words, boolean on,
+            java.util.function.Consumer<Boolean> choose) {
         CheckBox box = new CheckBox(words);
         box.setId("option-" + id);
         box.setSelected(on);
@@ -218,7 +230,9 @@ final class QuestionBar extends HBox {
 
     /** What is wanted of the response, for the region where all windows meet on the surface. */
     private TextField window(Response response) {
-        Supplier<String> shown = () -> Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key())).map(CompareChoices::text).orElse("");
+        Supplier<String> shown = () -> Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key()))
+                .map(CompareChoices::text)
+                .orElse("");
         TextField field = new TextField(shown.get());
         field.setId("window-" + response.key().replaceAll("[^a-z0-9_]", "-"));
         field.getStyleClass().add(Styles.ENTRY);
@@ -227,7 +241,9 @@ final class QuestionBar extends HBox {
         field.setAccessibleText("What is wanted of " + response.title() + ", from and to");
         Runnable take = () -> {
             Map<String, ResponseSurface.Window> windows = new HashMap<>(model.choicesProperty().get().windows());
-            CompareChoices.window(field.getText()).ifPresentOrElse(window -> windows.put(response.key(), window), () -> windows.remove(response.key()));
+            CompareChoices.window(field.getText())
+                    .ifPresentOrElse(window -> windows.put(response.key(), window),
+                            () -> windows.remove(response.key()));
             if (!windows.equals(model.choicesProperty().get().windows())) {
                 model.choose(choices -> choices.withWindows(windows));
             }
@@ -238,7 +254,8 @@ final class QuestionBar extends HBox {
     }
 
     private TextField margin(Response response) {
-        TextField field = new TextField(DecimalText.exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+        TextField field = new TextField(DecimalText
+                .exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
         field.setId("margin-" + response.key().replaceAll("[^a-z0-9_]", "-"));
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(54);
@@ -250,7 +267,8 @@ final class QuestionBar extends HBox {
                 margins.put(response.key(), number.getAsDouble());
                 model.choose(choices -> choices.withMargins(margins));
             } else {
-                field.setText(DecimalText.exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+                field.setText(DecimalText.exact(
+                        model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
             }
         };
         onLeaving(field, take);

@@ -31,7 +31,9 @@ final class SentenceSection extends AnswerSection {
         getChildren().add(headline);
         comparison.sentence().doubts().forEach(words -> {
             Label doubt = prose(words);
-            boolean oneThing = comparison.pair().filter(pair -> pair.oneThing() && words.startsWith(pair.words())).isPresent();
+            boolean oneThing = comparison.pair()
+                    .filter(pair -> pair.oneThing() && words.startsWith(pair.words()))
+                    .isPresent();
             doubt.getStyleClass().add(oneThing ? Styles.STRONG : Styles.GUARD);
             getChildren().add(doubt);
         });

@@ -29,12 +29,20 @@ final class SpreadSection extends AnswerSection {
             return;
         }
         String unit = main.get().response().differenceUnit();
-        getChildren().add(prose(sources.get().byName().entrySet().stream().map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
+        getChildren().add(prose(sources.get()
+                .byName()
+                .entrySet()
+                .stream()
+                .map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
                 .collect(Collectors.joining(", ")) + " " + unit + " (standard deviations)."));
         int shots = main.get().rows().size();
         double byShots = SpreadSources.gainOfShots(shots, MORE);
         double byReading = sources.get().gainOfAReading();
-        getChildren().add(remark(String.format(Locale.ROOT, "%sfour more shots like these narrow the intervals by %.0f %%.",
-                byReading > 0 ? String.format(Locale.ROOT, "Another strength reading of every shot narrows the intervals by %.0f %%, ", 100 * byReading) : "", 100 * byShots)));
+        getChildren().add(remark(String.format(Locale.ROOT,
+                "%sfour more shots like these narrow the intervals by %.0f %%.",
+                byReading > 0 ? String.format(Locale.ROOT,
+                        "Another strength reading of every shot narrows the intervals by %.0f %%, ", 100 * byReading)
+                        : "",
+                100 * byShots)));
     }
 }

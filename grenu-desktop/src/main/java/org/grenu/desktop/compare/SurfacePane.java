@@ -21,7 +21,9 @@ final class SurfacePane extends Region {
     private final ObservableValue<Theme> theme;
     private final FigureImage image = new FigureImage();
     private final Tooltip values = new Tooltip();
-    private final Label empty = new Label("A surface needs two numbers that changed, such as grind and temperature, in at least three settings that do not lie on one line.");
+    private final Label empty = new Label(
+            "A surface needs two numbers that changed, such as grind and temperature, in at least three settings "
+                    + "that do not lie on one line.");
 
     SurfacePane(CompareViewModel model, ObservableValue<Theme> theme) {
         this.model = model;
@@ -39,10 +41,11 @@ final class SurfacePane extends Region {
         heightProperty().addListener((o, was, is) -> repaint());
         setOnMouseMoved(event -> {
             Tooltip.uninstall(this, values);
-            surface().flatMap(found -> SurfacePainter.at(found, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE, event.getY())).ifPresent(words -> {
-                values.setText(words);
-                Tooltip.install(this, values);
-            });
+            surface().flatMap(found -> SurfacePainter.at(found, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE,
+                    event.getY())).ifPresent(words -> {
+                        values.setText(words);
+                        Tooltip.install(this, values);
+                    });
         });
     }
 
@@ -60,6 +63,7 @@ final class SurfacePane extends Region {
         }
         Theme look = theme.getValue();
         image.setLayoutX(SIDE);
-        image.paint((g, pen, width, height) -> SurfacePainter.paint(g, look, found.get(), width, height), getWidth() - 2 * SIDE, getHeight());
+        image.paint((g, pen, width, height) -> SurfacePainter.paint(g, look, found.get(), width, height),
+                getWidth() - 2 * SIDE, getHeight());
     }
 }

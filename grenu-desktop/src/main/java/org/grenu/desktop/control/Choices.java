@@ -14,7 +14,8 @@ public final class Choices {
     }
 
     /** {@return a list with that value chosen; choosing another tells it} */
-    public static <T> ComboBox<T> of(String id, String meaning, List<T> values, T chosen, Function<T, String> words, Consumer<T> choose) {
+    public static <T> ComboBox<T> of(String id, String meaning, List<T> values, T chosen, Function<T, String> words,
+            Consumer<T> choose) {
         ComboBox<T> box = new ComboBox<>(FXCollections.observableArrayList(values));
         box.setId(id);
         box.getStyleClass().add(Styles.PICK);

@@ -16,7 +16,8 @@ import org.grenu.core.diagnosis.RulePack;
 import org.grenu.library.ShotSummary;
 
 /**
- * What the chosen schools find in every shot, so that shots can be searched by it. Worked out in the background, a few at a
+ * What the chosen schools find in every shot, so that shots can be searched by it. Worked out in the background, a
+ * few at a
  * time, and kept in the library: a large one is searched at once the next time.
  */
 public final class FoundInShots implements AutoCloseable {
@@ -70,7 +71,11 @@ public final class FoundInShots implements AutoCloseable {
                 }
             }
         });
-        return counts.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+        return counts.entrySet()
+                .stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** Other rules find other things: all is looked up or worked out anew. */
@@ -111,7 +116,9 @@ public final class FoundInShots implements AutoCloseable {
         worker.run(() -> index.look(next, mine.order, packs), found -> {
             working = false;
             if (on.equals(basis)) {
-                next.stream().filter(shot -> mine == course || desk.shots().contains(shot)).forEach(shot -> words.put(shot.id(), found.get(shot.id())));
+                next.stream()
+                        .filter(shot -> mine == course || desk.shots().contains(shot))
+                        .forEach(shot -> words.put(shot.id(), found.get(shot.id())));
                 changes.set(changes.get() + 1);
             }
             goOn();

@@ -4,7 +4,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 
-/** Asks a desk now and then to look whether another process has written to its library; to ask costs next to nothing. */
+/**
+ * Asks a desk now and then to look whether another process has written to its library; to ask costs next to
+ * nothing.
+ */
 public final class LibraryWatch implements AutoCloseable {
 
     private static final long EVERY_MILLIS = 2_000;
@@ -18,7 +21,8 @@ public final class LibraryWatch implements AutoCloseable {
             thread.setDaemon(true);
             return thread;
         });
-        clock.scheduleWithFixedDelay(() -> desk.background().onInterface(desk::lookElsewhere), EVERY_MILLIS, EVERY_MILLIS, TimeUnit.MILLISECONDS);
+        clock.scheduleWithFixedDelay(() -> desk.background().onInterface(desk::lookElsewhere), EVERY_MILLIS,
+                EVERY_MILLIS, TimeUnit.MILLISECONDS);
     }
 
     @Override

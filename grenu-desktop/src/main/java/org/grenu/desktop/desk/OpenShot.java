@@ -65,7 +65,11 @@ public record OpenShot(ShotAnalysis analysis, List<Finding> findings) {
 
     /** {@return the phase at that time of the log} */
     public Optional<Phase> phaseAt(double seconds) {
-        return measures().phases().phases().stream().filter(phase -> seconds >= phase.from() && seconds < phase.to()).findFirst();
+        return measures().phases()
+                .phases()
+                .stream()
+                .filter(phase -> seconds >= phase.from() && seconds < phase.to())
+                .findFirst();
     }
 
     /** {@return who says so} */
@@ -73,7 +77,10 @@ public record OpenShot(ShotAnalysis analysis, List<Finding> findings) {
         return measures().phases().origin().title();
     }
 
-    /** {@return the standard uncertainty of a reading at that time of the log, in the channel's unit; NaN when unknown} */
+    /**
+     * {@return the standard uncertainty of a reading at that time of the log, in the channel's unit; NaN when
+     * unknown}
+     */
     public double uncertainty(Channel channel, double seconds) {
         return measures().curve().uncertainty(channel, seconds);
     }

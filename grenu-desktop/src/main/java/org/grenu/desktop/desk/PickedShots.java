@@ -65,8 +65,13 @@ public final class PickedShots {
     /** Where nothing is picked yet: the study of the shot being read, or all shots. */
     public void beginWithTheStudy() {
         if (ids.isEmpty()) {
-            List<String> studies = Optional.ofNullable(desk.openProperty().get()).map(open -> open.summary().sheet().studies()).orElse(List.of());
-            pickOnly(desk.shots().stream().filter(shot -> studies.isEmpty() || !Collections.disjoint(shot.sheet().studies(), studies)).toList());
+            List<String> studies = Optional.ofNullable(desk.openProperty().get())
+                    .map(open -> open.summary().sheet().studies())
+                    .orElse(List.of());
+            pickOnly(desk.shots()
+                    .stream()
+                    .filter(shot -> studies.isEmpty() || !Collections.disjoint(shot.sheet().studies(), studies))
+                    .toList());
         }
     }
 }

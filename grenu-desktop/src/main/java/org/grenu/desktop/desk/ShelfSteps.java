@@ -24,14 +24,16 @@ public final class ShelfSteps {
 
     /** Puts things on the shelf, those it has already left out. */
     public void addAll(List<ShelfItem> items, String words) {
-        List<ShelfItem> others = items.stream().filter(item -> desk.shelfProperty().get().find(item.kind(), item.name()).isEmpty()).toList();
+        List<ShelfItem> others = items.stream()
+                .filter(item -> desk.shelfProperty().get().find(item.kind(), item.name()).isEmpty())
+                .toList();
         if (!others.isEmpty()) {
-            desk.step(() -> desk.library().addItems(others, words), step -> { });
+            desk.step(() -> desk.library().addItems(others, words), step -> {});
         }
     }
 
     /** Begins a new version of a thing whose parts were changed. */
     public void addVersion(ShelfItem item, LocalDate since, String changed) {
-        desk.step(() -> desk.library().addVersion(item.id(), since, changed, item.entries().texts()), step -> { });
+        desk.step(() -> desk.library().addVersion(item.id(), since, changed, item.entries().texts()), step -> {});
     }
 }

@@ -25,7 +25,8 @@ public final class ShotsByHand {
 
     /** Begins a shot that was pulled now, hands it over, and opens it. */
     public void begin(Consumer<ShotSummary> begun) {
-        ShotSheet now = ShotSheet.EMPTY.with(SheetField.PULLED_AT, LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString());
+        ShotSheet now = ShotSheet.EMPTY.with(SheetField.PULLED_AT,
+                LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString());
         desk.step(() -> desk.library().write(now, ShotState.RECORDED, 0), step -> {
             begun.accept(step.shot());
             desk.select(step.shot().id());
@@ -34,7 +35,11 @@ public final class ShotsByHand {
 
     /** Gives the shot its log, read by that work; what is wrong with it is told. */
     public void giveLog(ShotSummary shot, Callable<LateLog> reading) {
-        desk.background().run(reading, late -> desk.step(() -> desk.library().giveLog(shot, late.fileName(), late.bytes(), late.log()),
-                step -> desk.noticeProperty().set(Notice.done("Shot " + shot.number() + " has its log. Ctrl Z takes it back."))), desk::failed);
+        desk.background()
+                .run(reading, late -> desk.step(
+                        () -> desk.library().giveLog(shot, late.fileName(), late.bytes(), late.log()),
+                        step -> desk.noticeProperty()
+                                .set(Notice.done("Shot " + shot.number() + " has its log. Ctrl Z takes it back."))),
+                        desk::failed);
     }
 }

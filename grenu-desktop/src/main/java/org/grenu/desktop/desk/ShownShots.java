@@ -56,7 +56,10 @@ final class ShownShots {
         }
     }
 
-    /** Shows shots as they have become and takes others away. Many are told of once, so that what is shown is not worked out for each. */
+    /**
+     * Shows shots as they have become and takes others away. Many are told of once, so that what is shown is not
+     * worked out for each.
+     */
     void change(List<ShotSummary> changed, List<Long> gone) {
         Map<Long, ShotSummary> there = new HashMap<>();
         shots.forEach(shot -> there.put(shot.id(), shot));

@@ -12,7 +12,8 @@ import org.grenu.library.ShotSummary;
 import org.grenu.library.StoredStep;
 
 /**
- * Steps that are on their way through the library and not shown yet. A step is asked for with the shots as they are shown, but
+ * Steps that are on their way through the library and not shown yet. A step is asked for with the shots as they are
+ * shown, but
  * made after those before it: what they have become is kept here until none is under way.
  */
 final class StepsUnderWay {
@@ -24,7 +25,9 @@ final class StepsUnderWay {
     private final Set<Long> gone = new HashSet<>();
 
     /** What is on its way: something that may change the open shot's record, or that only reads. */
-    enum Kind { EDIT, LOOK }
+    enum Kind {
+        EDIT, LOOK
+    }
 
     /** One more is asked for. */
     synchronized void begin(Kind kind) {
@@ -67,7 +70,10 @@ final class StepsUnderWay {
         return Objects.requireNonNullElse(made.get(shown.id()), shown);
     }
 
-    /** {@return the open shot's record with the edits under way, which the next edit starts from; empty when none touched it} */
+    /**
+     * {@return the open shot's record with the edits under way, which the next edit starts from; empty when none
+     * touched it}
+     */
     synchronized Optional<ShotSheet> latest() {
         return Optional.ofNullable(latest);
     }

@@ -46,7 +46,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * A library's shots, which one is being read, and its edits. An edit is shown once it is stored, never before: what the
+ * A library's shots, which one is being read, and its edits. An edit is shown once it is stored, never before: what
+ * the
  * window shows is on the disk.
  */
 public final class StudyDesk implements AutoCloseable {
@@ -159,7 +160,8 @@ public final class StudyDesk implements AutoCloseable {
         }, this::failed);
         CompletableFuture.runAsync(library::check).whenComplete((done, failure) -> {
             if (failure != null) {
-                background.onInterface(() -> failed(new LibraryException(failure.getCause() == null ? failure.getMessage() : failure.getCause().getMessage())));
+                background.onInterface(() -> failed(new LibraryException(
+                        failure.getCause() == null ? failure.getMessage() : failure.getCause().getMessage())));
             }
         });
     }
@@ -175,7 +177,10 @@ public final class StudyDesk implements AutoCloseable {
         markStored();
     }
 
-    /** Takes in what another process has done to the library, when it has done anything. Its steps are not this window's to undo. */
+    /**
+     * Takes in what another process has done to the library, when it has done anything. Its steps are not this
+     * window's to undo.
+     */
     public void lookElsewhere() {
         stepping(StepsUnderWay.Kind.LOOK, () -> {
             if (!library.changedElsewhere()) {
@@ -220,13 +225,17 @@ public final class StudyDesk implements AutoCloseable {
         wanted = id;
         List<RulePack> packs = settings.get().packs();
         ShotsByTime order = shots.byTime();
-        shots.find(id).ifPresent(summary -> stepping(StepsUnderWay.Kind.LOOK,
-                () -> wanted == id ? OpenShot.of(analyses().of(underWay.now(summary)), order.before(summary), packs) : null, shot -> {
-            if (shot != null && wanted == id) {
-                underWay.forgetLatest();
-                open.set(shot);
-            }
-        }));
+        shots.find(id)
+                .ifPresent(summary -> stepping(StepsUnderWay.Kind.LOOK,
+                        () -> wanted == id
+                                ? OpenShot.of(analyses().of(underWay.now(summary)), order.before(summary), packs)
+                                : null,
+                        shot -> {
+                            if (shot != null && wanted == id) {
+                                underWay.forgetLatest();
+                                open.set(shot);
+                            }
+                        }));
     }
 
     /**
@@ -252,14 +261,18 @@ public final class StudyDesk implements AutoCloseable {
         OpenShot shot = open.get();
         if (edit.changes()) {
             underWay.expect(edit.apply(latestSheet()));
-            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), false, step -> { });
+            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), false, step -> {});
         }
         return edit.changes();
     }
 
-    /** {@return the open shot's record with the edits that are still on their way to the library; empty while none is open} */
+    /**
+     * {@return the open shot's record with the edits that are still on their way to the library; empty while none
+     * is open}
+     */
     public ShotSheet latestSheet() {
-        return underWay.latest().orElseGet(() -> open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded());
+        return underWay.latest()
+                .orElseGet(() -> open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded());
     }
 
     /** Takes the last step back, whatever it was made on, and shows the shot it was made on. */
@@ -276,9 +289,11 @@ public final class StudyDesk implements AutoCloseable {
     public void change(String words, List<Change> changes, String reason) {
         if (!changes.isEmpty()) {
             OpenShot shot = open.get();
-            changes.stream().filter(change -> shot != null && change.target() == Target.SHOT && change.id() == shot.summary().id() && change.ofEntry())
+            changes.stream()
+                    .filter(change -> shot != null && change.target() == Target.SHOT
+                            && change.id() == shot.summary().id() && change.ofEntry())
                     .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
-            change(() -> Optional.of(library.apply(words, changes, reason)), false, step -> { });
+            change(() -> Optional.of(library.apply(words, changes, reason)), false, step -> {});
         }
     }
 
@@ -289,13 +304,15 @@ public final class StudyDesk implements AutoCloseable {
 
     /** Puts shots into the bin. */
     public void bin(List<ShotSummary> binned) {
-        String words = binned.size() == 1 ? "Shot " + binned.get(0).number() + " put into the bin" : binned.size() + " shots put into the bin";
-        step(() -> library.bin(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words), step -> noticeProperty().set(Notice.done(words + ". Ctrl Z takes it back.")));
+        String words = binned.size() == 1 ? "Shot " + binned.get(0).number() + " put into the bin"
+                : binned.size() + " shots put into the bin";
+        step(() -> library.bin(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words),
+                step -> noticeProperty().set(Notice.done(words + ". Ctrl Z takes it back.")));
     }
 
     /** Takes something out of the bin. */
     public void restore(Binned binned) {
-        step(() -> library.restore(binned), step -> { });
+        step(() -> library.restore(binned), step -> {});
     }
 
     /** Takes what is in the bin out of the library for good. */
@@ -344,7 +361,7 @@ public final class StudyDesk implements AutoCloseable {
             background.run(() -> {
                 library.keep(chosen.kept());
                 return chosen;
-            }, kept -> { }, this::failed);
+            }, kept -> {}, this::failed);
         }
     }
 
@@ -435,14 +452,17 @@ public final class StudyDesk implements AutoCloseable {
         List<ShotSummary> after = step.shelf().isEmpty() ? step.shots() : library.refreshed(known);
         underWay.made(after);
         long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
-        Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream()).filter(shot -> shot.id() == leading).findFirst()
+        Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream())
+                .filter(shot -> shot.id() == leading)
+                .findFirst()
                 .map(shot -> OpenShot.of(analyses().of(shot), ShotsByTime.of(known).before(shot), packs));
         return new Changed(step, opened, after, library.editDepth());
     }
 
     private void show(Changed changed) {
         changed.step.shelf().ifPresent(shelf::set);
-        shots.change(Stream.concat(changed.shots.stream(), changed.step.shots().stream()).toList(), changed.step.gone());
+        shots.change(Stream.concat(changed.shots.stream(), changed.step.shots().stream()).toList(),
+                changed.step.gone());
         changed.open.ifPresent(shot -> {
             wanted = shot.summary().id();
             open.set(shot);

@@ -14,7 +14,8 @@ public final class ChoiceEntry extends VBox {
     public ChoiceEntry(EntryViewModel model, String id, List<String> words) {
         List<String> all = new ArrayList<>(words);
         all.add(0, UNKNOWN);
-        var box = Choices.of(id, model.title(), all, shown(model), word -> word, word -> model.enter(word.equals(UNKNOWN) ? "" : word));
+        var box = Choices.of(id, model.title(), all, shown(model), word -> word,
+                word -> model.enter(word.equals(UNKNOWN) ? "" : word));
         model.shownProperty().addListener((o, was, is) -> box.setValue(shown(model)));
         box.setMaxWidth(Double.MAX_VALUE);
         getChildren().add(box);

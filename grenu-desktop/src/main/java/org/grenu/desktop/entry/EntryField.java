@@ -11,7 +11,8 @@ import javafx.scene.text.TextAlignment;
 import org.grenu.desktop.control.Styles;
 
 /**
- * An entry edited where it stands. Enter or leaving the field stores it, Escape takes the typing back. A refused entry
+ * An entry edited where it stands. Enter or leaving the field stores it, Escape takes the typing back. A refused
+ * entry
  * is explained under the field; the old value stays.
  */
 public final class EntryField extends VBox {
@@ -60,7 +61,9 @@ public final class EntryField extends VBox {
         doubt.setWrapText(true);
         doubt.setTextAlignment(TextAlignment.LEFT);
         doubt.managedProperty().bind(doubt.visibleProperty());
-        doubt.setOnAction(event -> Optional.ofNullable(model.doubtProperty().get()).flatMap(EntryViewModel.Doubt::meant).ifPresent(model::enter));
+        doubt.setOnAction(event -> Optional.ofNullable(model.doubtProperty().get())
+                .flatMap(EntryViewModel.Doubt::meant)
+                .ifPresent(model::enter));
         model.doubtProperty().addListener((o, was, is) -> ask());
         ask();
         getChildren().addAll(field, refusal, doubt);
@@ -104,7 +107,10 @@ public final class EntryField extends VBox {
         return this;
     }
 
-    /** {@return what is asked under the field when the entry is hardly meant; pressed, it enters what was perhaps meant} */
+    /**
+     * {@return what is asked under the field when the entry is hardly meant; pressed, it enters what was perhaps
+     * meant}
+     */
     public Button doubt() {
         return doubt;
     }
@@ -124,7 +130,8 @@ public final class EntryField extends VBox {
 
     private void hint() {
         String instead = model.insteadProperty().get();
-        field.setPromptText(!instead.isEmpty() ? instead : field.isFocused() && !focusedHint.isEmpty() ? focusedHint : hint);
+        field.setPromptText(
+                !instead.isEmpty() ? instead : field.isFocused() && !focusedHint.isEmpty() ? focusedHint : hint);
     }
 
     /** What was stored comes back through the model as it was stored; what changed nothing is put back at once. */

@@ -37,7 +37,8 @@ public final class EntryViewModel {
      * @param reader gives the entry as it is stored
      * @param writer enters what was typed and says whether that changes anything; refuses with a {@link RefusedEntry}
      */
-    public EntryViewModel(ObservableValue<?> changing, String title, Supplier<String> reader, Predicate<String> writer) {
+    public EntryViewModel(ObservableValue<?> changing, String title, Supplier<String> reader,
+            Predicate<String> writer) {
         this.title = title;
         this.reader = reader;
         this.writer = writer;

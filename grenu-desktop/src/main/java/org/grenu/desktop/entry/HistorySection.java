@@ -21,7 +21,8 @@ import org.grenu.library.HistoryEntry;
 /** Corrections with their old value, time and reason; each can be reverted, which is a correction itself. */
 public final class HistorySection extends Section {
 
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm").withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm")
+            .withZone(ZoneId.systemDefault());
     private static final int AT_ONCE = 8;
 
     private final HistoryViewModel model;
@@ -42,7 +43,10 @@ public final class HistorySection extends Section {
         int count = model.entries().size();
         remark().setText(count == 0 ? "none yet" : Integer.toString(count));
         list.getChildren().clear();
-        model.entries().stream().limit(all ? Integer.MAX_VALUE : AT_ONCE).forEach(entry -> list.getChildren().add(line(entry)));
+        model.entries()
+                .stream()
+                .limit(all ? Integer.MAX_VALUE : AT_ONCE)
+                .forEach(entry -> list.getChildren().add(line(entry)));
         if (!all && count > AT_ONCE) {
             Button more = new Button("All " + count);
             more.getStyleClass().add(Styles.LINK);
@@ -66,7 +70,8 @@ public final class HistorySection extends Section {
     private Node line(HistoryEntry entry) {
         Change change = entry.change();
         boolean made = !change.ofEntry();
-        Label what = new Label(made ? life(change) : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
+        Label what = new Label(made ? life(change)
+                : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
         what.setWrapText(true);
         what.setTooltip(new Tooltip(change.before() + " → " + change.after()));
         Label when = new Label(when(entry.madeAt()) + (entry.reason().isEmpty() ? "" : " · " + entry.reason()));
@@ -80,7 +85,8 @@ public final class HistorySection extends Section {
             foot.getChildren().add(why);
         }
         if (model.revertible(entry)) {
-            Button revert = link("revert-" + entry.id(), "Revert", "Enters the old value again; this correction stays in the history");
+            Button revert = link("revert-" + entry.id(), "Revert",
+                    "Enters the old value again; this correction stays in the history");
             revert.setOnAction(event -> model.revert(entry, when(entry.madeAt())));
             foot.getChildren().add(revert);
         }

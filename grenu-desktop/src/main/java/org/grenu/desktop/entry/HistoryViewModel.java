@@ -33,7 +33,8 @@ public final class HistoryViewModel {
      *
      * @param titles gives an entry's name on screen
      */
-    public HistoryViewModel(StudyDesk desk, ObservableValue<?> changes, UnaryOperator<String> titles, Supplier<List<Subject>> subjects) {
+    public HistoryViewModel(StudyDesk desk, ObservableValue<?> changes, UnaryOperator<String> titles,
+            Supplier<List<Subject>> subjects) {
         this.desk = desk;
         this.titles = titles;
         this.subjects = subjects;
@@ -53,13 +54,19 @@ public final class HistoryViewModel {
 
     /** Enters the old value again. */
     void revert(HistoryEntry entry, String when) {
-        desk.change(title(entry) + " reverted", List.of(entry.change().inverse()), "reverted the correction of " + when);
+        desk.change(title(entry) + " reverted", List.of(entry.change().inverse()),
+                "reverted the correction of " + when);
     }
 
     /** {@return whether it can be reverted: it changed an entry, and nobody has changed that since} */
     boolean revertible(HistoryEntry entry) {
-        return entry.change().ofEntry() && entries.stream().filter(other -> other.change().target() == entry.change().target()
-                && other.change().id() == entry.change().id() && other.change().key().equals(entry.change().key())).findFirst().filter(entry::equals).isPresent();
+        return entry.change().ofEntry() && entries.stream()
+                .filter(other -> other.change().target() == entry.change().target()
+                        && other.change().id() == entry.change().id()
+                        && other.change().key().equals(entry.change().key()))
+                .findFirst()
+                .filter(entry::equals)
+                .isPresent();
     }
 
     /** Says why the correction was made. */

@@ -24,7 +24,10 @@ import org.grenu.core.entry.RowColumn;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 
-/** A small table in an entry: its rows, and below them cells in which a new one is typed or the pressed one is corrected. */
+/**
+ * A small table in an entry: its rows, and below them cells in which a new one is typed or the pressed one is
+ * corrected.
+ */
 public final class RowsEntry extends VBox {
 
     private static final int ROWS_AT_ONCE = 12;
@@ -76,7 +79,8 @@ public final class RowsEntry extends VBox {
             fill(cells.get(i), index == NEW ? "" : table.get(index).cells().get(i));
         }
         enter.setGraphic((index == NEW ? Icon.ADD : Icon.CHECK).node());
-        enter.setTooltip(new Tooltip(index == NEW ? "Add the row (Enter)" : "Keep the row so (Enter); Esc leaves it as it was"));
+        enter.setTooltip(
+                new Tooltip(index == NEW ? "Add the row (Enter)" : "Keep the row so (Enter); Esc leaves it as it was"));
         enter.setAccessibleText((index == NEW ? "Add a row to " : "Keep the row of ") + field.title());
         show(table);
     }
@@ -86,7 +90,11 @@ public final class RowsEntry extends VBox {
         int from = all ? 0 : Math.max(0, table.size() - ROWS_AT_ONCE);
         if (!table.isEmpty() && field.columns().size() > 1) {
             HBox headings = new HBox(6);
-            field.columns().stream().filter(column -> !below(column)).forEach(column -> headings.getChildren().add(sized(new Label(heading(column)), column, Styles.MUTED, Styles.CAPTION)));
+            field.columns()
+                    .stream()
+                    .filter(column -> !below(column))
+                    .forEach(column -> headings.getChildren()
+                            .add(sized(new Label(heading(column)), column, Styles.MUTED, Styles.CAPTION)));
             headings.setPadding(new Insets(0, 22, 0, 4));
             rows.getChildren().add(headings);
         }
@@ -114,8 +122,9 @@ public final class RowsEntry extends VBox {
                 lines.getChildren().addAll(cell.isEmpty() ? List.of() : List.of(remark(cell)));
                 continue;
             }
-            line.getChildren().add(field.columns().get(i).type() == RowColumn.Type.NUMBER ? number(cell, i, table)
-                    : sized(new Label(cell.replace('T', ' ')), field.columns().get(i)));
+            line.getChildren()
+                    .add(field.columns().get(i).type() == RowColumn.Type.NUMBER ? number(cell, i, table)
+                            : sized(new Label(cell.replace('T', ' ')), field.columns().get(i)));
         }
         Button press = new Button();
         press.setId(id + "-" + index);
@@ -161,7 +170,11 @@ public final class RowsEntry extends VBox {
 
     /** Numbers stand with their points below each other, however many decimals each was written with. */
     private static Node number(String cell, int column, List<Row> table) {
-        int longest = table.stream().map(row -> row.cells().get(column)).mapToInt(text -> text.length() - point(text)).max().orElse(0);
+        int longest = table.stream()
+                .map(row -> row.cells().get(column))
+                .mapToInt(text -> text.length() - point(text))
+                .max()
+                .orElse(0);
         Label whole = new Label(cell.substring(0, point(cell)).replace('-', '\u2212'));
         whole.setAlignment(Pos.CENTER_RIGHT);
         whole.setMinWidth(NUMBER_WIDTH - longest * DIGIT_WIDTH);
@@ -249,7 +262,10 @@ public final class RowsEntry extends VBox {
     }
 
     private void enter() {
-        String row = cells.stream().map(RowsEntry::typed).map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ',')).collect(Collectors.joining(" "))
+        String row = cells.stream()
+                .map(RowsEntry::typed)
+                .map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ','))
+                .collect(Collectors.joining(" "))
                 .replaceAll("( \\" + Row.UNKNOWN + ")+$", "");
         List<String> texts = texts();
         if (edited == NEW) {

@@ -15,8 +15,10 @@ import javafx.stage.Popup;
 import org.grenu.desktop.control.Styles;
 
 /**
- * Offers what could be meant while something is typed; where asked for with Down, what stood there last in an empty field. Down
- * and Up choose an offer, Enter or a click takes it, Escape puts them away; until one is chosen every key belongs to the field.
+ * Offers what could be meant while something is typed; where asked for with Down, what stood there last in an empty
+ * field. Down
+ * and Up choose an offer, Enter or a click takes it, Escape puts them away; until one is chosen every key belongs to
+ * the field.
  */
 public final class Suggestions {
 
@@ -44,7 +46,8 @@ public final class Suggestions {
     public record Offer(String shown, String becomes) {
     }
 
-    private Suggestions(TextField field, Function<String, List<Offer>> offers, Supplier<List<String>> last, boolean enters) {
+    private Suggestions(TextField field, Function<String, List<Offer>> offers, Supplier<List<String>> last,
+            boolean enters) {
         this.field = field;
         this.offers = offers;
         this.last = last;
@@ -68,13 +71,15 @@ public final class Suggestions {
     }
 
     /**
-     * Makes the field of an entry offer likewise, and on Down in the empty field what stood there last. An offer that Enter takes
+     * Makes the field of an entry offer likewise, and on Down in the empty field what stood there last. An offer that
+     * Enter takes
      * is entered at once.
      *
      * @param last the newest first
      * @param hint says in the empty field what Down offers
      */
-    public static void on(EntryField entry, Function<String, List<Offer>> offers, Supplier<List<String>> last, String hint) {
+    public static void on(EntryField entry, Function<String, List<Offer>> offers, Supplier<List<String>> last,
+            String hint) {
         new Suggestions(entry.field(), offers, last, true);
         entry.hintingWhileFocused(hint);
     }
@@ -82,23 +87,32 @@ public final class Suggestions {
     /** {@return offers of those names that hold the text, those that begin with it first} */
     public static List<Offer> among(List<String> names, String typed) {
         String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        return names.stream().filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted) && !name.equals(typed))
-                .sorted((one, other) -> Boolean.compare(!one.toLowerCase(Locale.ROOT).startsWith(wanted), !other.toLowerCase(Locale.ROOT).startsWith(wanted)))
-                .map(name -> new Offer(name, name)).toList();
+        return names.stream()
+                .filter(name -> name.toLowerCase(Locale.ROOT).contains(wanted) && !name.equals(typed))
+                .sorted((one, other) -> Boolean.compare(!one.toLowerCase(Locale.ROOT).startsWith(wanted),
+                        !other.toLowerCase(Locale.ROOT).startsWith(wanted)))
+                .map(name -> new Offer(name, name))
+                .toList();
     }
 
-    /** {@return as {@link #among}, for the last part of a list with semicolons between; parts that are there already are not offered} */
+    /**
+     * {@return as {@link #among}, for the last part of a list with semicolons between; parts that are there already
+     * are not offered}
+     */
     public static List<Offer> amongParts(List<String> names, String typed) {
         int end = typed.lastIndexOf(';') + 1;
         String before = end == 0 ? "" : typed.substring(0, end) + " ";
         List<String> there = Arrays.stream(before.split(";")).map(String::strip).toList();
-        return among(names, typed.substring(end)).stream().filter(offer -> !there.contains(offer.shown))
-                .map(offer -> new Offer(offer.shown, before + offer.becomes)).toList();
+        return among(names, typed.substring(end)).stream()
+                .filter(offer -> !there.contains(offer.shown))
+                .map(offer -> new Offer(offer.shown, before + offer.becomes))
+                .toList();
     }
 
     /** {@return whether that field shows offers now, to which Up and Down belong} */
     public static boolean shownFor(TextField field) {
-        return field.getProperties().get(Suggestions.class) instanceof Suggestions offering && offering.popup.isShowing();
+        return field.getProperties().get(Suggestions.class) instanceof Suggestions offering
+                && offering.popup.isShowing();
     }
 
     private void key(KeyEvent key) {

@@ -73,7 +73,8 @@ public final class FindOrDoPanel extends VBox {
             list.getChildren().add(row(model.hits().get(i), i));
         }
         if (model.hits().isEmpty()) {
-            Label nothing = new Label("Nothing is called so. Shots are found by coffee, day, number and note, actions by what they do.");
+            Label nothing = new Label(
+                    "Nothing is called so. Shots are found by coffee, day, number and note, actions by what they do.");
             nothing.getStyleClass().add(Styles.MUTED);
             nothing.setWrapText(true);
             list.getChildren().add(nothing);

@@ -20,7 +20,10 @@ public record Hit(String kind, String words, String beside, String key, Optional
         this(kind, words, beside, "", Optional.empty(), run);
     }
 
-    /** {@return how well it fits what is typed, 0 best; empty where it does not} Each word typed has to begin a word, or else lie within one. */
+    /**
+     * {@return how well it fits what is typed, 0 best; empty where it does not} Each word typed has to begin a
+     * word, or else lie within one.
+     */
     Optional<Integer> rank(String typed) {
         String name = words.toLowerCase(Locale.ROOT);
         String all = (kind + " " + name + " " + beside).toLowerCase(Locale.ROOT);

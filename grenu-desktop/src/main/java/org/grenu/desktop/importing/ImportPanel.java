@@ -59,7 +59,8 @@ public final class ImportPanel extends VBox {
         setVisible(false);
         managedProperty().bind(visibleProperty());
         model.runningProperty().addListener((o, was, running) -> {
-            boolean nothingToTell = telling.isEmpty() && model.outcomes().size() > 0 && model.progressProperty().get() >= 1;
+            boolean nothingToTell = telling.isEmpty() && model.outcomes().size() > 0
+                    && model.progressProperty().get() >= 1;
             setVisible(running || !nothingToTell);
         });
     }
@@ -72,7 +73,8 @@ public final class ImportPanel extends VBox {
         list.setCellFactory(view -> new OutcomeCell());
         list.visibleProperty().bind(Bindings.isNotEmpty(telling));
         list.managedProperty().bind(list.visibleProperty());
-        list.prefHeightProperty().bind(Bindings.createDoubleBinding(() -> Math.min(300, 8 + 62.0 * telling.size()), telling));
+        list.prefHeightProperty()
+                .bind(Bindings.createDoubleBinding(() -> Math.min(300, 8 + 62.0 * telling.size()), telling));
         return list;
     }
 
@@ -81,7 +83,8 @@ public final class ImportPanel extends VBox {
             return failed.message();
         }
         if (outcome instanceof ImportOutcome.Duplicate duplicate) {
-            return duplicate.file() + ": already in the library as shot " + duplicate.number() + "; nothing was changed.";
+            return duplicate.file() + ": already in the library as shot " + duplicate.number()
+                    + "; nothing was changed.";
         }
         ImportOutcome.Imported imported = (ImportOutcome.Imported) outcome;
         return imported.file() + ": shot " + imported.number() + ". " + String.join(" ", imported.assumptions());
@@ -120,7 +123,8 @@ public final class ImportPanel extends VBox {
                 getStyleClass().add(Styles.FAILED);
             }
             // A cell with a size in the sheet asks its graphic for the least height only.
-            box.setMinHeight(words.getLayoutBounds().getHeight() + (outcome instanceof ImportOutcome.Failed ? LINK_HEIGHT : 0));
+            box.setMinHeight(
+                    words.getLayoutBounds().getHeight() + (outcome instanceof ImportOutcome.Failed ? LINK_HEIGHT : 0));
         }
     }
 }

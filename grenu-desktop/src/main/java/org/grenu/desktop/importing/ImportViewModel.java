@@ -147,7 +147,8 @@ public final class ImportViewModel implements AutoCloseable {
                 batch.take(source);
             }
             batch.show();
-            LOG.info("{} of {} files imported in {} ms", batch.done, sources.size(), (System.nanoTime() - started) / 1_000_000);
+            LOG.info("{} of {} files imported in {} ms", batch.done, sources.size(),
+                    (System.nanoTime() - started) / 1_000_000);
             return sources.size();
         }, this::finished, failure -> {
             running.set(false);

@@ -20,7 +20,9 @@ import org.grenu.desktop.control.Styles;
 import org.grenu.formats.mapping.ColumnRole;
 import org.grenu.formats.mapping.ColumnRule;
 
-/** One column of the log: its first cells, what it is, its unit, sign, scale and offset, and why it was guessed so. */
+/**
+ * One column of the log: its first cells, what it is, its unit, sign, scale and offset, and why it was guessed so.
+ */
 final class MappingColumn extends VBox {
 
     MappingColumn(ColumnRule rule, MappingPreview preview, MappingViewModel model) {
@@ -35,7 +37,8 @@ final class MappingColumn extends VBox {
         cells.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         cells.setPrefWidth(92);
         cells.setMinWidth(92);
-        ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(), rule.role(), ColumnRole::title,
+        ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(),
+                rule.role(), ColumnRole::title,
                 chosen -> model.change(ColumnRule.of(rule.column(), chosen, usual(chosen.quantity()))));
         role.setPrefWidth(134);
         role.setMinWidth(134);
@@ -43,16 +46,23 @@ final class MappingColumn extends VBox {
         line.setAlignment(Pos.CENTER_LEFT);
         rule.role().quantity().filter(quantity -> quantity != Quantity.NUMBER).ifPresent(quantity -> {
             List<Unit> units = Arrays.stream(Unit.values()).filter(unit -> unit.quantity() == quantity).toList();
-            ComboBox<Unit> unit = Choices.of(id + "-unit", "Unit of column " + rule.column(), units, rule.unit().orElse(units.get(0)), Unit::symbol,
-                    chosen -> model.change(new ColumnRule(rule.column(), rule.role(), Optional.of(chosen), rule.negated(), rule.scale(), rule.offset())));
+            ComboBox<Unit> unit = Choices.of(id + "-unit", "Unit of column " + rule.column(), units,
+                    rule.unit().orElse(units.get(0)), Unit::symbol,
+                    chosen -> model.change(new ColumnRule(rule.column(), rule.role(), Optional.of(chosen),
+                            rule.negated(), rule.scale(), rule.offset())));
             unit.setPrefWidth(72);
             line.getChildren().add(unit);
         });
         if (rule.role() instanceof ColumnRole.OfChannel) {
-            line.getChildren().addAll(sign(id, rule, model), factor(id + "-scale", "×", "Multiply by", rule.scale(), typed -> model.change(
-                    new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(), typed == 0 ? 1 : typed, rule.offset()))),
-                    factor(id + "-offset", "+", "Then add, in the column's unit", rule.offset(), typed -> model.change(
-                            new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(), rule.scale(), typed))));
+            line.getChildren()
+                    .addAll(sign(id, rule, model),
+                            factor(id + "-scale", "×", "Multiply by", rule.scale(), typed -> model.change(
+                                    new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
+                                            typed == 0 ? 1 : typed, rule.offset()))),
+                            factor(id + "-offset", "+", "Then add, in the column's unit", rule.offset(),
+                                    typed -> model.change(
+                                            new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
+                                                    rule.scale(), typed))));
         }
         Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
         why.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
@@ -66,7 +76,8 @@ final class MappingColumn extends VBox {
         sign.getStyleClass().add(Styles.ACTION);
         sign.setAccessibleText("Turn the sign of column " + rule.column());
         sign.setTooltip(new Tooltip("Turn the sign"));
-        sign.setOnAction(event -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(), sign.isSelected(), rule.scale(), rule.offset())));
+        sign.setOnAction(event -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(),
+                sign.isSelected(), rule.scale(), rule.offset())));
         return sign;
     }
 

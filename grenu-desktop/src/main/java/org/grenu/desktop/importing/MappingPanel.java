@@ -83,8 +83,9 @@ public final class MappingPanel extends BorderPane {
         name.getStyleClass().add(Styles.ENTRY);
         Button keep = action("mapping-keep", "Keep mapping", () -> model.keep(name.getText()));
         keep.disableProperty().bind(name.textProperty().isEmpty());
-        Button share = action("mapping-save", "Save as file…", () -> save.accept((name.getText().isBlank() ? "mapping" : name.getText().strip()) + ".json",
-                model.asFile(name.getText())));
+        Button share = action("mapping-save", "Save as file…",
+                () -> save.accept((name.getText().isBlank() ? "mapping" : name.getText().strip()) + ".json",
+                        model.asFile(name.getText())));
         take.setId("mapping-import");
         take.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
         take.setOnAction(event -> model.importAll());
@@ -110,7 +111,8 @@ public final class MappingPanel extends BorderPane {
             name.setText(preview.mapping().name().isEmpty() ? name.getText() : preview.mapping().name());
         }
         problem.setText(preview.problem().orElse(""));
-        take.setText(preview.shots() == 0 ? "Import" : preview.shots() == 1 ? "Import 1 shot" : "Import " + preview.shots() + " shots");
+        take.setText(preview.shots() == 0 ? "Import"
+                : preview.shots() == 1 ? "Import 1 shot" : "Import " + preview.shots() + " shots");
         table.getChildren().setAll(shape(preview), split(preview));
         columns.getChildren().clear();
         preview.mapping().columns().forEach(rule -> columns.getChildren().add(new MappingColumn(rule, preview, model)));
@@ -121,17 +123,22 @@ public final class MappingPanel extends BorderPane {
         HBox line = new HBox(6);
         line.setAlignment(Pos.CENTER_LEFT);
         if (preview.mapping().shape() instanceof TableShape.Lines lines) {
-            ComboBox<Character> delimiter = Choices.of("mapping-delimiter", "What separates the cells", List.of('\t', ';', ',', '|'), lines.delimiter(),
+            ComboBox<Character> delimiter = Choices.of("mapping-delimiter", "What separates the cells",
+                    List.of('\t', ';', ',', '|'), lines.delimiter(),
                     c -> c == '\t' ? "tab" : c == ';' ? "semicolon" : c == ',' ? "comma" : String.valueOf(c),
                     c -> reshape(new TableShapeEdit(lines).delimiter(c)));
-            ComboBox<Character> mark = Choices.of("mapping-mark", "Decimal mark", List.of('.', ','), lines.decimalMark(),
-                    c -> c == '.' ? "point" : "comma", c -> reshape(new TableShapeEdit(lines).mark(c)));
-            TextField heading = number("mapping-heading", Integer.toString(lines.headingLine()), "Line of the heading, 0 for none",
+            ComboBox<
+                    Character> mark = Choices.of("mapping-mark", "Decimal mark", List.of('.', ','), lines.decimalMark(),
+                            c -> c == '.' ? "point" : "comma", c -> reshape(new TableShapeEdit(lines).mark(c)));
+            TextField heading = number("mapping-heading", Integer.toString(lines.headingLine()),
+                    "Line of the heading, 0 for none",
                     typed -> reshape(new TableShapeEdit(lines).heading((int) typed)));
             TextField first = number("mapping-first", Integer.toString(lines.firstLine()), "Line of the first row",
                     typed -> reshape(new TableShapeEdit(lines).first((int) typed)));
-            line.getChildren().addAll(new Label("Cells by"), delimiter, new Label("decimal"), mark, new Label("heading in line"), heading,
-                    new Label("rows from"), first);
+            line.getChildren()
+                    .addAll(new Label("Cells by"), delimiter, new Label("decimal"), mark, new Label("heading in line"),
+                            heading,
+                            new Label("rows from"), first);
         } else if (preview.mapping().shape() instanceof TableShape.Json json) {
             TextField path = new TextField(json.path());
             path.setId("mapping-path");
@@ -147,16 +154,22 @@ public final class MappingPanel extends BorderPane {
 
     private Node split(MappingPreview preview) {
         TableMapping mapping = preview.mapping();
-        ComboBox<ShotSplit.Kind> kind = Choices.of("mapping-split", "How shots are told apart", List.of(ShotSplit.Kind.values()), mapping.split().kind(),
-                ShotSplit.Kind::title, chosen -> model.change(new ShotSplit(chosen, chosen == ShotSplit.Kind.GAP ? 20 : 0)));
+        ComboBox<ShotSplit.Kind> kind = Choices.of("mapping-split", "How shots are told apart",
+                List.of(ShotSplit.Kind.values()), mapping.split().kind(),
+                ShotSplit.Kind::title,
+                chosen -> model.change(new ShotSplit(chosen, chosen == ShotSplit.Kind.GAP ? 20 : 0)));
         HBox line = new HBox(6, new Label("Shots"), kind);
         line.setAlignment(Pos.CENTER_LEFT);
         if (mapping.split().kind() == ShotSplit.Kind.GAP) {
-            line.getChildren().addAll(number("mapping-gap", DecimalText.exact(mapping.split().seconds()), "Pause that begins a new shot, s",
-                    typed -> model.change(new ShotSplit(ShotSplit.Kind.GAP, typed))), new Label("s"));
+            line.getChildren()
+                    .addAll(number("mapping-gap", DecimalText.exact(mapping.split().seconds()),
+                            "Pause that begins a new shot, s",
+                            typed -> model.change(new ShotSplit(ShotSplit.Kind.GAP, typed))), new Label("s"));
         }
-        TextField rate = number("mapping-rate", mapping.rate().isPresent() ? DecimalText.exact(mapping.rate().getAsDouble()) : "",
-                "Samples per second, where there is no time column", typed -> model.change(typed > 0 ? OptionalDouble.of(typed) : OptionalDouble.empty()));
+        TextField rate = number("mapping-rate",
+                mapping.rate().isPresent() ? DecimalText.exact(mapping.rate().getAsDouble()) : "",
+                "Samples per second, where there is no time column",
+                typed -> model.change(typed > 0 ? OptionalDouble.of(typed) : OptionalDouble.empty()));
         rate.setPromptText("none");
         rate.setDisable(mapping.find(new ColumnRole.Time()).isPresent());
         line.getChildren().addAll(new Label("· samples per second without a time column"), rate);

@@ -16,6 +16,7 @@ import org.grenu.formats.mapping.TableMapping;
  * @param shots    how many shots it makes
  * @param problem  why it cannot be read so; empty when it can
  */
-record MappingPreview(TableMapping mapping, Map<String, String> reasons, Map<String, String> samples, List<ReadFigure> figures, int shots,
-                      Optional<String> problem) {
+record MappingPreview(TableMapping mapping, Map<String, String> reasons, Map<String, String> samples,
+        List<ReadFigure> figures, int shots,
+        Optional<String> problem) {
 }

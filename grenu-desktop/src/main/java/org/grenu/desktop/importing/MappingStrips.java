@@ -77,7 +77,9 @@ final class MappingStrips extends VBox {
         ReadFigure figure = figures.get(shown);
         Theme theme = appearance.themeProperty().get();
         StripPainter.Inks inks = new StripPainter.Inks(theme.color("seam-3"), theme.color("slate"));
-        image.paint((g, pen, width, height) -> StripPainter.paint(g, theme, figure, new StripLayout(width, height, figure, figure.whole()), pen, inks),
+        image.paint(
+                (g, pen, width, height) -> StripPainter.paint(g, theme, figure,
+                        new StripLayout(width, height, figure, figure.whole()), pen, inks),
                 canvas.getWidth(), canvas.getHeight());
     }
 }

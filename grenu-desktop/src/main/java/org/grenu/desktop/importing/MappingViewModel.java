@@ -76,7 +76,8 @@ public final class MappingViewModel implements AutoCloseable {
         worker.run(() -> {
             String read = ShotReader.text(log.name(), log.read());
             Optional<TableMapping> kept = new SavedMappings(desk.library()).fitting(log.name(), read);
-            MappingGuess guess = kept.isPresent() ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"))
+            MappingGuess guess = kept.isPresent()
+                    ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"))
                     : MappingGuess.of(log.name(), read);
             return new Opened(read, made(log.name(), read, guess.mapping(), guess.reasons()));
         }, opened -> {
@@ -88,8 +89,10 @@ public final class MappingViewModel implements AutoCloseable {
             if (ask == asked.get()) {
                 source.set(null);
             }
-            desk.noticeProperty().set(Notice.failed(failure instanceof ImportFailure || failure instanceof IOException ? failure.getMessage()
-                    : log.name() + " cannot be mapped (" + failure + ")."));
+            desk.noticeProperty()
+                    .set(Notice.failed(
+                            failure instanceof ImportFailure || failure instanceof IOException ? failure.getMessage()
+                                    : log.name() + " cannot be mapped (" + failure + ")."));
         });
     }
 
@@ -143,7 +146,9 @@ public final class MappingViewModel implements AutoCloseable {
         worker.run(() -> {
             new SavedMappings(desk.library()).keep(named);
             return named;
-        }, kept -> desk.noticeProperty().set(Notice.done("Mapping “" + kept.name() + "” is kept: logs that it fits are read by it from now on.")),
+        }, kept -> desk.noticeProperty()
+                .set(Notice
+                        .done("Mapping “" + kept.name() + "” is kept: logs that it fits are read by it from now on.")),
                 desk::failed);
     }
 

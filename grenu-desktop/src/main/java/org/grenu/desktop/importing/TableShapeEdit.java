@@ -8,7 +8,8 @@ import org.grenu.formats.mapping.TableShape;
 record TableShapeEdit(TableShape.Lines lines) {
 
     Optional<TableShape> delimiter(char delimiter) {
-        return tried(() -> new TableShape.Lines(delimiter, delimiter == lines.decimalMark() ? '.' : lines.decimalMark(), lines.headingLine(), lines.firstLine()));
+        return tried(() -> new TableShape.Lines(delimiter, delimiter == lines.decimalMark() ? '.' : lines.decimalMark(),
+                lines.headingLine(), lines.firstLine()));
     }
 
     Optional<TableShape> mark(char mark) {
@@ -16,11 +17,13 @@ record TableShapeEdit(TableShape.Lines lines) {
     }
 
     Optional<TableShape> heading(int line) {
-        return tried(() -> new TableShape.Lines(lines.delimiter(), lines.decimalMark(), line, Math.max(line + 1, lines.firstLine())));
+        return tried(() -> new TableShape.Lines(lines.delimiter(), lines.decimalMark(), line,
+                Math.max(line + 1, lines.firstLine())));
     }
 
     Optional<TableShape> first(int line) {
-        return tried(() -> new TableShape.Lines(lines.delimiter(), lines.decimalMark(), Math.min(lines.headingLine(), line - 1), line));
+        return tried(() -> new TableShape.Lines(lines.delimiter(), lines.decimalMark(),
+                Math.min(lines.headingLine(), line - 1), line));
     }
 
     private static Optional<TableShape> tried(Supplier<TableShape> shape) {

@@ -51,7 +51,8 @@ final class AttachmentsSection extends Section {
         Label name = new Label(attachment.name());
         name.setMaxWidth(THUMBNAIL);
         name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
-        name.setTooltip(new Tooltip(attachment.name() + ", " + Math.max(1, attachment.size() / 1024) + " kB; click saves a copy"));
+        name.setTooltip(new Tooltip(
+                attachment.name() + ", " + Math.max(1, attachment.size() / 1024) + " kB; click saves a copy"));
         name.getStyleClass().add(Styles.CAPTION);
         name.setOnMouseClicked(event -> actions.save(attachment));
         Button remove = new Button();
@@ -67,7 +68,8 @@ final class AttachmentsSection extends Section {
             picture.setFitHeight(THUMBNAIL);
             picture.setPreserveRatio(true);
             picture.setAccessibleText(attachment.name());
-            model.read(attachment, bytes -> picture.setImage(new Image(new ByteArrayInputStream(bytes), 2 * THUMBNAIL, 2 * THUMBNAIL, true, true)));
+            model.read(attachment, bytes -> picture
+                    .setImage(new Image(new ByteArrayInputStream(bytes), 2 * THUMBNAIL, 2 * THUMBNAIL, true, true)));
             box.getChildren().add(picture);
         }
         HBox foot = new HBox(name, remove);

@@ -42,7 +42,8 @@ public final class AttachmentsViewModel {
 
     /** Puts the file into the bin. */
     void bin(Attachment file) {
-        desk.step(() -> desk.library().bin(Target.ATTACHMENT, List.of(file.id()), file.name() + " put into the bin"), step -> { });
+        desk.step(() -> desk.library().bin(Target.ATTACHMENT, List.of(file.id()), file.name() + " put into the bin"),
+                step -> {});
     }
 
     private void read() {
@@ -52,7 +53,8 @@ public final class AttachmentsViewModel {
             return;
         }
         desk.background().run(() -> desk.library().attachments(shot), found -> {
-            if (desk.openProperty().get() != null && desk.openProperty().get().summary().id() == shot && !files.equals(found)) {
+            if (desk.openProperty().get() != null && desk.openProperty().get().summary().id() == shot
+                    && !files.equals(found)) {
                 files.setAll(found);
             }
         }, desk::failed);

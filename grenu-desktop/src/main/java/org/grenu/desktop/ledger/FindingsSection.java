@@ -42,7 +42,10 @@ final class FindingsSection extends Section {
         }
         open.findings().forEach(finding -> lines.getChildren().add(finding(finding)));
         for (RepairKind kind : RepairKind.values()) {
-            open.repairs().stream().filter(r -> r.kind() == kind).findFirst()
+            open.repairs()
+                    .stream()
+                    .filter(r -> r.kind() == kind)
+                    .findFirst()
                     .ifPresent(repair -> lines.getChildren().add(repair(repair)));
         }
         remark().setText(lines.getChildren().isEmpty() ? "" : String.valueOf(lines.getChildren().size()));
@@ -68,7 +71,8 @@ final class FindingsSection extends Section {
         evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
         Label source = new Label(finding.school() + " · " + finding.confidenceWords()
-                + (finding.atSeconds().isPresent() ? " · show at " + Reported.fixed(finding.atSeconds().getAsDouble(), 1) + " s" : ""));
+                + (finding.atSeconds().isPresent()
+                        ? " · show at " + Reported.fixed(finding.atSeconds().getAsDouble(), 1) + " s" : ""));
         source.getStyleClass().addAll(Styles.CAPTION, Styles.MUTED);
         source.setWrapText(true);
         VBox words = new VBox(statement, evidence, source);
@@ -102,9 +106,11 @@ final class FindingsSection extends Section {
         on.setTooltip(new Tooltip("Switch this repair off to see the curve as logged"));
         on.setOnAction(event -> model.switchRepair(repair.kind(), on.isSelected()));
         String kind = repair.kind().title();
-        Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1) + (repair.applied() ? "." : ": switched off."));
+        Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1)
+                + (repair.applied() ? "." : ": switched off."));
         statement.setWrapText(true);
-        Label evidence = new Label(repair.evidence() + (many(repair) > 1 ? " (and " + (many(repair) - 1) + " more)" : ""));
+        Label evidence = new Label(
+                repair.evidence() + (many(repair) > 1 ? " (and " + (many(repair) - 1) + " more)" : ""));
         evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         evidence.setWrapText(true);
         VBox words = new VBox(statement, evidence);

@@ -39,10 +39,15 @@ import org.grenu.desktop.desk.OpenShot;
  * @param steps      of the profile, as they went; none without a profile
  * @param times      the shot's time by each convention
  */
-record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength, Optional<Reported> ratio,
-                  Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass, String readings, List<Line> times, List<Step> steps) {
+record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength,
+        Optional<Reported> ratio,
+        Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass,
+        String readings, List<Line> times, List<Step> steps) {
 
-    /** A step of the profile as it went: its length, why it ended, how far off it was and its share within tolerance. */
+    /**
+     * A step of the profile as it went: its length, why it ended, how far off it was and its share within
+     * tolerance.
+     */
     record Step(String name, String length, String ending, boolean alarmed, String off, String inside) {
     }
 
@@ -61,9 +66,12 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     static LedgerText of(OpenShot shot, Basis basis) {
         Masses masses = shot.measures().masses();
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
-        return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
-                masses.strength().map(Reported::of), masses.ratio().map(Reported::of), masses.solids().map(Reported::of),
-                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot), readings(shot), times(shot), steps(shot));
+        return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis),
+                otherBasis(shot, basis),
+                masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
+                masses.solids().map(Reported::of),
+                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot),
+                readings(shot), times(shot), steps(shot));
     }
 
     private static String wanting(Masses masses, Basis basis) {
@@ -93,7 +101,8 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         Optional<ExtractionYield> yield = masses.brew().flatMap(brew -> brew.yield(other));
         if (yield.isPresent()) {
             String moisture = masses.moisture().map(w -> "moisture " + Reported.of(w).text() + " %").orElse("");
-            return Reported.of(yield.get().percent()).text() + " % " + other.title() + (moisture.isEmpty() ? "" : " · " + moisture);
+            return Reported.of(yield.get().percent()).text() + " % " + other.title()
+                    + (moisture.isEmpty() ? "" : " · " + moisture);
         }
         return masses.brew().isPresent() ? "dry basis: moisture unknown" : "";
     }
@@ -119,7 +128,11 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     }
 
     private static String curveMass(OpenShot shot) {
-        return shot.measures().curve().beverage().map(b -> "curve ends at " + Reported.of(b).text() + " g").orElse("no cup-mass curve");
+        return shot.measures()
+                .curve()
+                .beverage()
+                .map(b -> "curve ends at " + Reported.of(b).text() + " g")
+                .orElse("no cup-mass curve");
     }
 
     private static String readings(OpenShot shot) {
@@ -137,11 +150,18 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         for (TimeConvention convention : TimeConvention.values()) {
             OptionalDouble time = convention.of(shot.measures().curve().times());
             double u = convention.uncertainty(shot.measures().curve().times()).orElse(0);
-            lines.add(new Line(convention.title(), time.isPresent() ? Reported.of(Measured.independent(time.getAsDouble(), Math.max(u, 0.03))).text() + " s"
-                    : "unknown", Optional.of(convention)));
+            lines.add(new Line(convention.title(),
+                    time.isPresent()
+                            ? Reported.of(Measured.independent(time.getAsDouble(), Math.max(u, 0.03))).text() + " s"
+                            : "unknown",
+                    Optional.of(convention)));
         }
-        shot.measures().curve().times().firstDrip().ifPresent(drip -> lines.add(new Line("first drip, on the log's clock",
-                Reported.of(Measured.independent(drip.seconds(), drip.u())).text() + " s")));
+        shot.measures()
+                .curve()
+                .times()
+                .firstDrip()
+                .ifPresent(drip -> lines.add(new Line("first drip, on the log's clock",
+                        Reported.of(Measured.independent(drip.seconds(), drip.u())).text() + " s")));
         OptionalDouble peak = shot.measures().curve().peakPressure();
         OptionalDouble mean = shot.measures().curve().meanPressure();
         if (peak.isPresent()) {
@@ -164,30 +184,43 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
                 case OPERATOR -> "by hand, or not shown";
             };
             boolean known = Double.isFinite(run.distance());
-            return new Step(run.step().name(), Reported.fixed(run.seconds(), 1) + " s", ending, run.ending() == StepEnding.TIME_LIMIT,
-                    known ? Reported.fixed(run.distance(), 2) + " " + unit : "unknown", known ? Reported.fixed(100 * run.inside(), 0) + " %" : "");
+            return new Step(run.step().name(), Reported.fixed(run.seconds(), 1) + " s", ending,
+                    run.ending() == StepEnding.TIME_LIMIT,
+                    known ? Reported.fixed(run.distance(), 2) + " " + unit : "unknown",
+                    known ? Reported.fixed(100 * run.inside(), 0) + " %" : "");
         }).toList();
     }
 
     private static void puck(OpenShot shot, List<Line> lines) {
         Hydraulics puck = shot.measures().hydraulics();
-        puck.peak().ifPresent(peak -> lines.add(new Line("peak resistance p/q", Reported.of(peak).text() + " bar·s/g")));
-        puck.erosion().ifPresent(erosion -> lines.add(new Line("resistance falls by", Reported.of(erosion).text() + " %/s")));
-        puck.permeability().ifPresent(k -> lines.add(new Line("permeability", Reported.of(k.times(1e15)).text() + " ·10⁻¹⁵ m²")));
-        puck.balance().flatMap(WaterBalance::keptPerGram).ifPresent(kept ->
-                lines.add(new Line("water kept by the puck", Reported.of(kept).text() + " g per g")));
-        shot.measures().planned().map(PlannedRun::inside).ifPresent(share -> share.ifPresent(s ->
-                lines.add(new Line("time within the corridor", Reported.fixed(100 * s, 0) + " %"))));
+        puck.peak()
+                .ifPresent(peak -> lines.add(new Line("peak resistance p/q", Reported.of(peak).text() + " bar·s/g")));
+        puck.erosion()
+                .ifPresent(erosion -> lines.add(new Line("resistance falls by", Reported.of(erosion).text() + " %/s")));
+        puck.permeability()
+                .ifPresent(k -> lines.add(new Line("permeability", Reported.of(k.times(1e15)).text() + " ·10⁻¹⁵ m²")));
+        puck.balance()
+                .flatMap(WaterBalance::keptPerGram)
+                .ifPresent(
+                        kept -> lines.add(new Line("water kept by the puck", Reported.of(kept).text() + " g per g")));
+        shot.measures()
+                .planned()
+                .map(PlannedRun::inside)
+                .ifPresent(share -> share.ifPresent(
+                        s -> lines.add(new Line("time within the corridor", Reported.fixed(100 * s, 0) + " %"))));
     }
 
-    /** {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered} */
+    /**
+     * {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered}
+     */
     static String shown(OpenShot shot, SheetField field) {
         return written(shot == null ? "" : shot.summary().recorded().entry(field).orElse(""), field);
     }
 
     /** {@return what coffee and gear tell of an entry that the record leaves open; empty when they tell nothing} */
     static String told(OpenShot shot, SheetField field) {
-        return shot == null || shot.summary().recorded().has(field) ? "" : written(shot.summary().sheet().entry(field).orElse(""), field);
+        return shot == null || shot.summary().recorded().has(field) ? ""
+                : written(shot.summary().sheet().entry(field).orElse(""), field);
     }
 
     /** {@return an entry as it is shown} */

@@ -43,7 +43,8 @@ public final class LedgerView extends VBox {
         readings = new ReadingsSection(model, actions::takeReadings);
         record = new RecordSection(model);
         VBox column = new VBox(yield, masses, readings,
-                new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings, new NextSection(model), new ProfileSection(model),
+                new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings,
+                new NextSection(model), new ProfileSection(model),
                 times, record, files, new HistorySection(model.history(), "history"));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         scroll.getStyleClass().add(Styles.LEDGER);
@@ -65,9 +66,14 @@ public final class LedgerView extends VBox {
         getChildren().get(0).visibleProperty().bind(column.visibleProperty());
     }
 
-    /** Puts the caret where the next thing is unknown: the dose, the readings, then the usual entries of the record; all known, into the record. */
+    /**
+     * Puts the caret where the next thing is unknown: the dose, the readings, then the usual entries of the record;
+     * all known, into the record.
+     */
     public void fillIn() {
-        List<TextField> unknown = Stream.of(masses.unknown(), readings.unknown(), record.unknown()).flatMap(List::stream).toList();
+        List<TextField> unknown = Stream.of(masses.unknown(), readings.unknown(), record.unknown())
+                .flatMap(List::stream)
+                .toList();
         if (unknown.isEmpty()) {
             scrollTo(record);
             return;

@@ -101,7 +101,9 @@ public final class LedgerViewModel {
         return plane;
     }
 
-    /** {@return the shot being read, for what hangs on more than its numbers: those may stay equal while it changes} */
+    /**
+     * {@return the shot being read, for what hangs on more than its numbers: those may stay equal while it changes}
+     */
     ReadOnlyObjectProperty<OpenShot> openProperty() {
         return desk.openProperty();
     }
@@ -119,13 +121,20 @@ public final class LedgerViewModel {
     /** Shots of the open one's recipe, the open one not among them. */
     private Siblings siblings() {
         SameRecipe recipe = SameRecipe.of(open().summary().sheet());
-        List<ShotSummary> others = desk.shots().stream().filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.sheet())).toList();
-        return Siblings.of(others.size(), others.stream().flatMap(shot -> shot.masses().brew().stream()).mapToDouble(brew -> brew.asDosed().percent().value()));
+        List<ShotSummary> others = desk.shots()
+                .stream()
+                .filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.sheet()))
+                .toList();
+        return Siblings.of(others.size(),
+                others.stream()
+                        .flatMap(shot -> shot.masses().brew().stream())
+                        .mapToDouble(brew -> brew.asDosed().percent().value()));
     }
 
     /** {@return the question that the entry raises; empty when it raises none} */
     Optional<Plausibility.Doubt> doubt(SheetField field) {
-        return open() == null ? Optional.empty() : open().doubts().stream().filter(doubt -> doubt.field() == field).findFirst();
+        return open() == null ? Optional.empty()
+                : open().doubts().stream().filter(doubt -> doubt.field() == field).findFirst();
     }
 
     /** {@return the shot being read; null while there is none} */
@@ -135,14 +144,18 @@ public final class LedgerViewModel {
 
     /** {@return an editor for that entry} */
     EntryViewModel entry(SheetField field) {
-        return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field), typed -> desk.enter(field, typed))
-                .instead(() -> LedgerText.told(open(), field)).doubting(() -> doubt(field).map(one -> new EntryViewModel.Doubt(one.question(), one.meant())));
+        return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field),
+                typed -> desk.enter(field, typed))
+                .instead(() -> LedgerText.told(open(), field))
+                .doubting(() -> doubt(field).map(one -> new EntryViewModel.Doubt(one.question(), one.meant())));
     }
 
     /** {@return what was corrected in the open shot's record} */
     HistoryViewModel history() {
-        return new HistoryViewModel(desk, desk.openProperty(), key -> SheetField.find(key).map(SheetField::title).orElse(key),
-                () -> open() == null ? List.of() : List.of(new HistoryViewModel.Subject(Target.SHOT, open().summary().id())));
+        return new HistoryViewModel(desk, desk.openProperty(),
+                key -> SheetField.find(key).map(SheetField::title).orElse(key),
+                () -> open() == null ? List.of()
+                        : List.of(new HistoryViewModel.Subject(Target.SHOT, open().summary().id())));
     }
 
     /** {@return the shot that was pulled before the open one, on whatever gear} */
@@ -152,19 +165,31 @@ public final class LedgerViewModel {
 
     /** {@return what was set up otherwise than for the shot before} */
     List<SetUp.Changed> changed() {
-        return before().map(shot -> SetUp.changed(shot.sheet(), shot.masses(), open().summary().sheet(), open().measures().masses())).orElse(List.of());
+        return before().map(shot -> SetUp.changed(shot.sheet(), shot.masses(), open().summary().sheet(),
+                open().measures().masses())).orElse(List.of());
     }
 
-    /** {@return what swallowing the day's tasted shots whole would come to, as a caution; empty when the open one was not tasted} */
+    /**
+     * {@return what swallowing the day's tasted shots whole would come to, as a caution; empty when the open one
+     * was not tasted}
+     */
     Optional<String> caffeine() {
-        if (open() == null || !open().summary().sheet().has(SheetField.TASTE) || open().summary().sheet().pulledAt().isEmpty()) {
+        if (open() == null || !open().summary().sheet().has(SheetField.TASTE)
+                || open().summary().sheet().pulledAt().isEmpty()) {
             return Optional.empty();
         }
         LocalDate day = open().summary().sheet().pulledAt().get().toLocalDate();
-        List<ShotSheet> tasted = desk.shots().stream().map(ShotSummary::sheet).filter(sheet -> sheet.has(SheetField.TASTE)
-                && sheet.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent()).toList();
-        return Optional.of(String.format(Locale.ROOT, "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). Healthy adults: up to %.0f mg at once "
-                + "and %.0f mg a day, in pregnancy %.0f mg a day (EFSA 2015). Spit when tasting many.", tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY,
+        List<ShotSheet> tasted = desk.shots()
+                .stream()
+                .map(ShotSummary::sheet)
+                .filter(sheet -> sheet.has(SheetField.TASTE)
+                        && sheet.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
+                .toList();
+        return Optional.of(String.format(Locale.ROOT,
+                "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). "
+                        + "Healthy adults: up to %.0f mg at once "
+                        + "and %.0f mg a day, in pregnancy %.0f mg a day (EFSA 2015). Spit when tasting many.",
+                tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY,
                 Caffeine.IN_PREGNANCY));
     }
 
@@ -176,31 +201,53 @@ public final class LedgerViewModel {
     /** Fills what is unknown with what was set up for the shot before, as one step. */
     public void takeOver() {
         before().ifPresent(shot -> desk.change("Entries taken over from shot " + shot.number(),
-                SetUp.takenOver(shot.recorded(), open().summary().sheet()).stream().map(edit -> Change.of(open().summary().id(), edit)).toList(), ""));
+                SetUp.takenOver(shot.recorded(), open().summary().sheet())
+                        .stream()
+                        .map(edit -> Change.of(open().summary().id(), edit))
+                        .toList(),
+                ""));
     }
 
     /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
     List<String> known(SheetField field) {
         Map<String, Integer> used = new HashMap<>();
-        ShelfKind.of(field).ifPresent(kind -> desk.shelfProperty().get().of(kind).forEach(item -> used.merge(item.name(), 1, Integer::sum)));
+        ShelfKind.of(field)
+                .ifPresent(kind -> desk.shelfProperty()
+                        .get()
+                        .of(kind)
+                        .forEach(item -> used.merge(item.name(), 1, Integer::sum)));
         if (field == SheetField.ARM) {
             armsNamed().forEach(arm -> used.merge(arm, 1, Integer::sum));
         }
-        desk.shots().forEach(shot -> (field == SheetField.STUDY ? shot.sheet().studies().stream() : shot.sheet().text(field).stream())
-                .forEach(text -> used.merge(text, 1, Integer::sum)));
-        return used.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+        desk.shots()
+                .forEach(shot -> (field == SheetField.STUDY ? shot.sheet().studies().stream()
+                        : shot.sheet().text(field).stream())
+                        .forEach(text -> used.merge(text, 1, Integer::sum)));
+        return used.entrySet()
+                .stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** Of the studies that the open shot belongs to. */
     private List<String> armsNamed() {
-        return open() == null ? List.of() : open().summary().sheet().studies().stream()
+        return open() == null ? List.of() : open().summary()
+                .sheet()
+                .studies()
+                .stream()
                 .flatMap(study -> desk.shelfProperty().get().find(ShelfKind.STUDY, study).stream())
-                .flatMap(study -> study.entries().rows(ShelfField.ARMS).stream()).flatMap(arm -> arm.words(0).stream()).toList();
+                .flatMap(study -> study.entries().rows(ShelfField.ARMS).stream())
+                .flatMap(arm -> arm.words(0).stream())
+                .toList();
     }
 
     /** {@return what stood in that entry of the shots pulled last, the newest first, each once; a moment is now} */
     List<String> last(SheetField field) {
-        return field.kind() == FieldKind.MOMENT ? List.of(LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field)) : last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
+        return field.kind() == FieldKind.MOMENT
+                ? List.of(
+                        LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field))
+                : last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
     }
 
     /** {@return likewise for an entry that the user made up} */
@@ -209,17 +256,29 @@ public final class LedgerViewModel {
     }
 
     private List<String> last(Function<ShotSummary, String> value) {
-        return ShotOrder.newestFirst(desk.shots()).stream().map(value).filter(text -> !text.isEmpty()).distinct().toList();
+        return ShotOrder.newestFirst(desk.shots())
+                .stream()
+                .map(value)
+                .filter(text -> !text.isEmpty())
+                .distinct()
+                .toList();
     }
 
     /** {@return names that the user made up for entries, on any shot of the library} */
     List<String> ownKeys() {
-        return desk.shots().stream().flatMap(shot -> shot.sheet().extras().keySet().stream()).distinct().sorted().toList();
+        return desk.shots()
+                .stream()
+                .flatMap(shot -> shot.sheet().extras().keySet().stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** {@return an editor for an entry that the user made up} */
     EntryViewModel own(String key) {
-        return new EntryViewModel(desk.openProperty(), key, () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""), typed -> desk.enterOwn(key, typed));
+        return new EntryViewModel(desk.openProperty(), key,
+                () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""),
+                typed -> desk.enterOwn(key, typed));
     }
 
     /** {@return whether a name can be given to a new entry, and if not why} */
@@ -234,12 +293,14 @@ public final class LedgerViewModel {
 
     /** {@return an editor for one strength reading; entering nothing removes it} */
     EntryViewModel reading(int index) {
-        return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> shownReading(index), typed -> enterReading(index, typed));
+        return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> shownReading(index),
+                typed -> enterReading(index, typed));
     }
 
     /** {@return an editor that adds a reading and then is empty again} */
     EntryViewModel newReading() {
-        return new EntryViewModel(desk.openProperty(), "New reading", () -> "", typed -> enterReading(Integer.MAX_VALUE, typed));
+        return new EntryViewModel(desk.openProperty(), "New reading", () -> "",
+                typed -> enterReading(Integer.MAX_VALUE, typed));
     }
 
     // Actions
@@ -300,8 +361,10 @@ public final class LedgerViewModel {
         Optional<PlaneFigure.Point> open = Optional.empty();
         for (ShotSummary shot : desk.shots()) {
             DerivedValues.Derived derived = desk.derived().of(shot);
-            Optional<PlaneFigure.Point> point = derived.ratio().filter(ratio -> ratio.value() > 0)
-                    .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(), scale.color(shot.sheet(), theme)));
+            Optional<PlaneFigure.Point> point = derived.ratio()
+                    .filter(ratio -> ratio.value() > 0)
+                    .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(),
+                            scale.color(shot.sheet(), theme)));
             if (shot.id() == chosen) {
                 open = point;
             } else {
@@ -314,7 +377,8 @@ public final class LedgerViewModel {
     /** {@return what stands over the map: the window, and where both of its ranges can be met} */
     static String windowCaption() {
         TargetWindow window = TargetWindow.USUAL;
-        return String.format(Locale.ROOT, "window %.0f–%.0f %% EY and %.0f–%.0f %% strength: both meet from 1:%s to 1:%s",
+        return String.format(Locale.ROOT,
+                "window %.0f–%.0f %% EY and %.0f–%.0f %% strength: both meet from 1:%s to 1:%s",
                 window.yieldLow(), window.yieldHigh(), window.strengthLow(), window.strengthHigh(),
                 Reported.fixed(window.smallestRatio(), 1), Reported.fixed(window.largestRatio(), 1));
     }

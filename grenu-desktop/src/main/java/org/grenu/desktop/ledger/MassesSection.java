@@ -42,7 +42,8 @@ final class MassesSection extends Section {
                 .explained("Standard uncertainty of the moisture; 0.2 % where nothing is entered"), word("%"));
         row(2, "Moisture", SheetField.MOISTURE, moisture);
         HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0")
-                .explained("Limit of the scale's systematic error: u = limit/√3, shared by all its weighings"), word("g"));
+                .explained("Limit of the scale's systematic error: u = limit/√3, shared by all its weighings"),
+                word("g"));
         row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1")
                 .explained("Display step of the scale: u = step/√12 for each weighing");
         getChildren().add(grid);

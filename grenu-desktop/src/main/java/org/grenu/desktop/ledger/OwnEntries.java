@@ -22,7 +22,9 @@ import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.desktop.control.Styles;
 
-/** What the user made up for a study: each is a factor, and a number a response too, as soon as shots differ in it. */
+/**
+ * What the user made up for a study: each is a factor, and a number a response too, as soon as shots differ in it.
+ */
 final class OwnEntries extends VBox {
 
     private final LedgerViewModel model;
@@ -49,7 +51,8 @@ final class OwnEntries extends VBox {
         Button add = new Button("Add");
         add.setId("own-add");
         add.getStyleClass().add(Styles.ACTION);
-        add.setTooltip(new Tooltip("A new entry for every shot, a number, a word, yes or no: a factor or a response of your study"));
+        add.setTooltip(new Tooltip(
+                "A new entry for every shot, a number, a word, yes or no: a factor or a response of your study"));
         add.setOnAction(event -> add());
         name.setOnAction(event -> add());
         refusal.getStyleClass().add(Styles.REFUSAL);
@@ -93,8 +96,10 @@ final class OwnEntries extends VBox {
             title.setTooltip(new Tooltip(keys.get(i)));
             GridPane.setValignment(title, VPos.TOP);
             String key = keys.get(i);
-            EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-")).hinting("unknown");
-            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed), () -> model.lastOwn(key), Suggestions.LAST);
+            EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-"))
+                    .hinting("unknown");
+            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed),
+                    () -> model.lastOwn(key), Suggestions.LAST);
             fields.put(key, entry.field());
             grid.addRow(i, title, entry);
         }

@@ -19,7 +19,8 @@ final class PlaneSection extends Section {
         super("Place among the shots");
         remark().setText("EY against ratio");
         getChildren().add(new Plane(model, appearance));
-        Tooltip.install(this, new Tooltip("Grain: " + LedgerViewModel.windowCaption() + " (common practice).\nLines: equal strength."));
+        Tooltip.install(this, new Tooltip(
+                "Grain: " + LedgerViewModel.windowCaption() + " (common practice).\nLines: equal strength."));
     }
 
     private static final class Plane extends Region {
@@ -42,7 +43,8 @@ final class PlaneSection extends Section {
         private void repaint() {
             PlaneFigure figure = model.plane().get();
             Theme theme = appearance.themeProperty().get();
-            image.paint((g, pen, width, height) -> PlanePainter.paint(g, theme, figure, width, height), getWidth(), HEIGHT);
+            image.paint((g, pen, width, height) -> PlanePainter.paint(g, theme, figure, width, height), getWidth(),
+                    HEIGHT);
         }
     }
 }

@@ -43,7 +43,8 @@ final class ProfileSection extends Section {
             Label ending = new Label(step.ending());
             ending.getStyleClass().addAll(Styles.CAPTION, step.alarmed() ? Styles.FAULTY : Styles.MUTED);
             ending.setWrapText(true);
-            grid.addRow(i, number(step.name()), number(step.length()), ending, number(step.off()), number(step.inside()));
+            grid.addRow(i, number(step.name()), number(step.length()), ending, number(step.off()),
+                    number(step.inside()));
         }
     }
 

@@ -45,8 +45,10 @@ final class ReadingsSection extends Section {
                 .explained("Standard deviation of one reading, display step included, in strength points");
         EntryField bias = entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045")
                 .explained("Limit of the instrument's systematic error: u = limit/√3, shared by all its readings");
-        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01").explained("Display step of the refractometer");
-        HBox zero = line(word("Zero check"), zeroCheck, word("%  by"), entry(SheetField.REFRACTOMETER, 86, "instrument"));
+        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01")
+                .explained("Display step of the refractometer");
+        HBox zero = line(word("Zero check"), zeroCheck, word("%  by"),
+                entry(SheetField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeats to"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
         Button guided = new Button("Take a series…");
@@ -67,7 +69,8 @@ final class ReadingsSection extends Section {
     private void show() {
         OpenShot open = model.open();
         int count = open == null ? 0 : open.summary().sheet().numbers(SheetField.READINGS).size();
-        remark().setText(open == null ? "" : open.summary().sheet().flag(SheetField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
+        remark().setText(open == null ? ""
+                : open.summary().sheet().flag(SheetField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
         summary.setText(model.text().get() == null ? "" : model.text().get().readings());
         doubt.setText(model.doubt(SheetField.READINGS).map(Plausibility.Doubt::question).orElse(""));
         long id = open == null ? -1 : open.summary().id();

@@ -29,13 +29,21 @@ import org.grenu.desktop.entry.ChoiceEntry;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.Suggestions;
 
-/** What is written down about the shot: first what changed since the one before, then the usual and the user's own entries, and all others folded. */
+/**
+ * What is written down about the shot: first what changed since the one before, then the usual and the user's own
+ * entries, and all others folded.
+ */
 final class RecordSection extends Section {
 
     private static final Map<SheetField, String> EXPLAINED = Map.ofEntries(
-            Map.entry(SheetField.PROFILE_STEPS, "Such as: soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; main: pressure 9 over 3 s ±0.6"),
-            Map.entry(SheetField.PHASES, "Such as: wetting 0; soak 4.2; ramp 22.6; empty: found in the curves. Drag the borders on the strips."),
-            Map.entry(SheetField.MOMENT_NOTES, "Such as: 12.5 first blond streak; N on the strips notes something at the hairline"),
+            Map.entry(SheetField.PROFILE_STEPS,
+                    "Such as: soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; main: pressure 9 "
+                            + "over 3 s ±0.6"),
+            Map.entry(SheetField.PHASES,
+                    "Such as: wetting 0; soak 4.2; ramp 22.6; empty: found in the curves. Drag the borders on the "
+                            + "strips."),
+            Map.entry(SheetField.MOMENT_NOTES,
+                    "Such as: 12.5 first blond streak; N on the strips notes something at the hairline"),
             Map.entry(SheetField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log"),
             Map.entry(SheetField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them"),
             Map.entry(SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days"),
@@ -52,7 +60,9 @@ final class RecordSection extends Section {
     private final Label changed = new Label();
     private final Button takeOver = new Button();
     private final Label caffeine = new Label();
-    private final Label cryogens = new Label("Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never swallow; only with training and ventilation.");
+    private final Label cryogens = new Label(
+            "Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never "
+                    + "swallow; only with training and ventilation.");
 
     RecordSection(LedgerViewModel model) {
         super("Record");
@@ -65,7 +75,8 @@ final class RecordSection extends Section {
         changed.setWrapText(true);
         takeOver.setId("take-over");
         takeOver.getStyleClass().add(Styles.ACTION);
-        takeOver.setTooltip(new Tooltip("Fills what is unknown here with what was set up for the shot before (Ctrl L)"));
+        takeOver.setTooltip(
+                new Tooltip("Fills what is unknown here with what was set up for the shot before (Ctrl L)"));
         takeOver.setOnAction(event -> model.takeOver());
         takeOver.managedProperty().bind(takeOver.visibleProperty());
         cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
@@ -83,7 +94,8 @@ final class RecordSection extends Section {
                 getChildren().add(cryogens);
             }
             if (group != RecordGroup.USUAL) {
-                Fold fold = new Fold(group.title(), "fold-" + group.name().toLowerCase(Locale.ROOT), grid(group.fields()));
+                Fold fold = new Fold(group.title(), "fold-" + group.name().toLowerCase(Locale.ROOT),
+                        grid(group.fields()));
                 folds.put(group, fold);
                 getChildren().add(fold);
             }
@@ -95,8 +107,10 @@ final class RecordSection extends Section {
 
     /** {@return the fields of the usual entries that are unknown, and of the user's own that the shot before has} */
     List<TextField> unknown() {
-        return Stream.concat(RecordGroup.USUAL.fields().stream().map(editors::get).map(EntryField::field), own.expected())
-                .filter(field -> field.getText().isBlank()).toList();
+        return Stream
+                .concat(RecordGroup.USUAL.fields().stream().map(editors::get).map(EntryField::field), own.expected())
+                .filter(field -> field.getText().isBlank())
+                .toList();
     }
 
     private void show() {
@@ -107,14 +121,19 @@ final class RecordSection extends Section {
         Completeness complete = Completeness.of(open.summary().sheet());
         remark().setText(complete.known() + " of " + complete.counted() + " known");
         score.setText(complete.missing().isEmpty() ? "Complete: every entry that others need is known."
-                : "Unknown: " + complete.missing().stream().map(field -> Title.inSentence(field.title())).collect(Collectors.joining(", ")) + ".");
+                : "Unknown: " + complete.missing()
+                        .stream()
+                        .map(field -> Title.inSentence(field.title()))
+                        .collect(Collectors.joining(", ")) + ".");
         changed.setText(changes());
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
-        takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before" : "Take " + offered + " entries over from the shot before");
+        takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before"
+                : "Take " + offered + " entries over from the shot before");
         folds.forEach((group, fold) -> fold.summarise(group.summary(open)));
         caffeine.setText(model.caffeine().orElse(""));
-        String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " " + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
+        String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " "
+                + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
         cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
     }
 
@@ -124,13 +143,16 @@ final class RecordSection extends Section {
         }
         List<SetUp.Changed> changed = model.changed();
         String since = "since shot " + model.before().get().number();
-        return changed.isEmpty() ? (model.offered() > 0 ? "Nothing that is known was set up otherwise " : "Nothing was set up otherwise ") + since + "."
+        return changed.isEmpty()
+                ? (model.offered() > 0 ? "Nothing that is known was set up otherwise "
+                        : "Nothing was set up otherwise ") + since + "."
                 : (changed.size() == 1 ? "One thing changed " : changed.size() + " things changed ") + since + ": "
                         + changed.stream().map(RecordSection::words).collect(Collectors.joining("; ")) + ".";
     }
 
     private static String words(SetUp.Changed change) {
-        return (Title.inSentence(change.title()) + " " + change.before() + " → " + change.now() + " " + change.unit()).strip();
+        return (Title.inSentence(change.title()) + " " + change.before() + " → " + change.now() + " " + change.unit())
+                .strip();
     }
 
     private GridPane grid(List<SheetField> fields) {
@@ -158,7 +180,9 @@ final class RecordSection extends Section {
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
         Suggestions.on(entry, typed -> typed.isBlank() || field.kind() != FieldKind.TEXT ? List.of()
-                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed) : Suggestions.among(model.known(field), typed), () -> model.last(field),
+                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed)
+                        : Suggestions.among(model.known(field), typed),
+                () -> model.last(field),
                 field.kind() == FieldKind.MOMENT ? "↓ now" : Suggestions.LAST);
         return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }

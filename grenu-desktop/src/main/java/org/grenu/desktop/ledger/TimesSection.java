@@ -11,7 +11,9 @@ import org.grenu.core.curve.TimeConvention;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
-/** The shot's time by every convention, each named, with the study's chosen among them; its pressures and its puck. */
+/**
+ * The shot's time by every convention, each named, with the study's chosen among them; its pressures and its puck.
+ */
 final class TimesSection extends Section {
 
     private final LedgerViewModel model;
@@ -36,7 +38,9 @@ final class TimesSection extends Section {
         ToggleGroup chosen = new ToggleGroup();
         for (LedgerText.Line line : text.times()) {
             BorderPane row = new BorderPane();
-            row.setLeft(line.convention().map(convention -> choice(convention, chosen)).orElseGet(() -> new Label(line.name())));
+            row.setLeft(line.convention()
+                    .map(convention -> choice(convention, chosen))
+                    .orElseGet(() -> new Label(line.name())));
             Label value = new Label(line.value());
             value.getStyleClass().add(Styles.VALUE);
             row.setRight(value);

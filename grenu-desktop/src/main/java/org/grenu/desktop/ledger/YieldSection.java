@@ -34,7 +34,8 @@ final class YieldSection extends Section {
         basis.setId("basis");
         basis.getStyleClass().add(Styles.LINK);
         basis.setTooltip(new Tooltip("Show the yield on the other basis"));
-        basis.setOnAction(event -> model.basisProperty().set(model.basisProperty().get() == Basis.AS_DOSED ? Basis.DRY : Basis.AS_DOSED));
+        basis.setOnAction(event -> model.basisProperty()
+                .set(model.basisProperty().get() == Basis.AS_DOSED ? Basis.DRY : Basis.AS_DOSED));
         Runnable name = () -> basis.setText(model.basisProperty().get().title() + " ⇄");
         model.basisProperty().addListener((o, was, is) -> name.run());
         name.run();

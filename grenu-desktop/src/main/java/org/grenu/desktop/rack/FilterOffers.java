@@ -16,9 +16,12 @@ import org.grenu.desktop.entry.Suggestions.Offer;
 /** What could be meant by the last word of a filter that is being typed: a field, or a value of one. */
 final class FilterOffers {
 
-    private static final List<String> STARTS = List.of("coffee:", "grinder:", "grind:", "profile:", "ey>", "ey:", "strength:", "time<", "time:", "age<", "dose:", "ratio:",
-            "temp:", "taste:", "finding:", "study:", "arm:", "day:", "bag:", "basket:", "machine:", "water:", "operator:", "is:faulty", "-is:faulty", "unknown:taste");
-    private static final List<SheetField> NAMED = List.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.GRINDER, SheetField.MACHINE, SheetField.OPERATOR, SheetField.STUDY);
+    private static final List<String> STARTS = List.of("coffee:", "grinder:", "grind:", "profile:", "ey>", "ey:",
+            "strength:", "time<", "time:", "age<", "dose:", "ratio:",
+            "temp:", "taste:", "finding:", "study:", "arm:", "day:", "bag:", "basket:", "machine:", "water:",
+            "operator:", "is:faulty", "-is:faulty", "unknown:taste");
+    private static final List<SheetField> NAMED = List.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.GRINDER,
+            SheetField.MACHINE, SheetField.OPERATOR, SheetField.STUDY);
 
     private final StudyDesk desk;
     private final FoundInShots found;
@@ -45,12 +48,17 @@ final class FilterOffers {
         if (colon > 0) {
             String name = word.substring(0, colon);
             String begun = word.substring(colon + 1).replace("\"", "");
-            values(name).stream().filter(value -> value.toLowerCase(Locale.ROOT).contains(begun) && !value.equalsIgnoreCase(begun))
-                    .sorted(Comparator.comparing(value -> !value.toLowerCase(Locale.ROOT).startsWith(begun))).forEach(value -> offers.add(offer(before, sign + name, value)));
+            values(name).stream()
+                    .filter(value -> value.toLowerCase(Locale.ROOT).contains(begun) && !value.equalsIgnoreCase(begun))
+                    .sorted(Comparator.comparing(value -> !value.toLowerCase(Locale.ROOT).startsWith(begun)))
+                    .forEach(value -> offers.add(offer(before, sign + name, value)));
         } else {
-            STARTS.stream().filter(start -> start.startsWith(last) && !start.equals(last)).forEach(start -> offers.add(new Offer(start, before + start)));
+            STARTS.stream()
+                    .filter(start -> start.startsWith(last) && !start.equals(last))
+                    .forEach(start -> offers.add(new Offer(start, before + start)));
             for (SheetField field : NAMED) {
-                values(field.key()).stream().filter(value -> value.toLowerCase(Locale.ROOT).contains(word))
+                values(field.key()).stream()
+                        .filter(value -> value.toLowerCase(Locale.ROOT).contains(word))
                         .forEach(value -> offers.add(offer(before, sign + field.key(), value)));
             }
         }
@@ -88,6 +96,10 @@ final class FilterOffers {
     private List<String> used(SheetField field) {
         Map<String, Integer> counts = new HashMap<>();
         desk.shots().forEach(shot -> shot.sheet().text(field).ifPresent(text -> counts.merge(text, 1, Integer::sum)));
-        return counts.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+        return counts.entrySet()
+                .stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 }

@@ -55,7 +55,8 @@ public final class RackView extends VBox {
     private boolean following;
 
     /** The rack of that desk; in the Compare workspace its slips can be picked. */
-    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked, ObservableValue<Workspace> workspace, RackActions actions) {
+    public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked,
+            ObservableValue<Workspace> workspace, RackActions actions) {
         this.actions = actions;
         this.picked = picked;
         this.workspace = workspace;
@@ -64,7 +65,8 @@ public final class RackView extends VBox {
         this.appearance = appearance;
         getStyleClass().add(Styles.RACK);
         setSpacing(8);
-        getChildren().addAll(filterField(), colourBy(), countAndLegend(), picking(), listWithEmptyText(), conventions(), foot(desk));
+        getChildren().addAll(filterField(), colourBy(), countAndLegend(), picking(), listWithEmptyText(), conventions(),
+                foot(desk));
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
         // The rows stay equal when their times are counted otherwise.
@@ -88,7 +90,9 @@ public final class RackView extends VBox {
         filter.setId("filter");
         filter.setPromptText("Filter: gentle ey>20");
         filter.setAccessibleText("Filter the shots");
-        filter.setTooltip(new Tooltip("Words, field:value, grind:2.2-2.6, ey>20, age<14, finding:channel, unknown:taste; a minus takes out (Ctrl F)"));
+        filter.setTooltip(new Tooltip(
+                "Words, field:value, grind:2.2-2.6, ey>20, age<14, finding:channel, unknown:taste; a minus takes out "
+                        + "(Ctrl F)"));
         filter.textProperty().bindBidirectional(model.filterProperty());
         filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
             if (Suggestions.shownFor(filter)) {
@@ -129,7 +133,9 @@ public final class RackView extends VBox {
         // One by one: a list that is replaced would lose its choice for a moment.
         Runnable offer = () -> {
             List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.sheet()).toList());
-            choice.getItems().removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor) && !factor.equals(choice.getValue()));
+            choice.getItems()
+                    .removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor)
+                            && !factor.equals(choice.getValue()));
             own.stream().filter(factor -> !choice.getItems().contains(factor)).forEach(choice.getItems()::add);
         };
         desk.shots().addListener((Observable o) -> offer.run());
@@ -166,7 +172,8 @@ public final class RackView extends VBox {
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             // A slip that is replaced by its edited self was not chosen by anybody.
-            boolean itself = was instanceof RackRow.Slip old && is instanceof RackRow.Slip slip && old.shot().id() == slip.shot().id();
+            boolean itself = was instanceof RackRow.Slip old && is instanceof RackRow.Slip slip
+                    && old.shot().id() == slip.shot().id();
             if (!following && !itself && is instanceof RackRow.Slip slip) {
                 model.open(slip.shot());
             }
@@ -184,7 +191,8 @@ public final class RackView extends VBox {
             if (step != 0) {
                 model.step(step);
                 key.consume();
-            } else if (key.getCode() == KeyCode.DELETE && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
+            } else if (key.getCode() == KeyCode.DELETE
+                    && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
                 actions.bin(List.of(slip.shot()));
                 key.consume();
             } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
@@ -245,14 +253,17 @@ public final class RackView extends VBox {
         if (!model.rows().isEmpty()) {
             return "";
         }
-        return model.filterProperty().get().isBlank() ? "No shots yet." : ("No shot passes the filter. " + model.misunderstood()).strip() + " Esc clears it.";
+        return model.filterProperty().get().isBlank() ? "No shots yet."
+                : ("No shot passes the filter. " + model.misunderstood()).strip() + " Esc clears it.";
     }
 
     /** What the slips leave out for want of room. */
     private Node conventions() {
         Label words = new Label();
         words.setId("rack-conventions");
-        words.textProperty().bind(desk.settingsProperty().map(settings -> "Times: " + settings.convention().title() + " · EY: as dosed, k = 2"));
+        words.textProperty()
+                .bind(desk.settingsProperty()
+                        .map(settings -> "Times: " + settings.convention().title() + " · EY: as dosed, k = 2"));
         words.getStyleClass().addAll(Styles.MUTED, Styles.RACK_FOOT);
         return words;
     }
@@ -317,7 +328,10 @@ public final class RackView extends VBox {
             scale.levels().forEach(level -> legend.getChildren().add(swatch(scale, level)));
             legend.getChildren().add(word(scale.levels().get(scale.levels().size() - 1)));
         } else {
-            scale.levels().stream().limit(3).forEach(level -> legend.getChildren().addAll(swatch(scale, level), word(level)));
+            scale.levels()
+                    .stream()
+                    .limit(3)
+                    .forEach(level -> legend.getChildren().addAll(swatch(scale, level), word(level)));
         }
         list.refresh();
     }

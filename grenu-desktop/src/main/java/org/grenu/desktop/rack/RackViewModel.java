@@ -93,12 +93,20 @@ public final class RackViewModel {
     String misunderstood() {
         ShotFilter asked = ShotFilter.parse(filter.get());
         Set<String> names = StoredSubject.names();
-        ordered.forEach(shot -> shot.sheet().extras().keySet().forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
+        ordered.forEach(shot -> shot.sheet()
+                .extras()
+                .keySet()
+                .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
         Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
         if (strange.isPresent()) {
-            return "No field is called “" + strange.get() + "”." + NearName.of(strange.get(), names).map(near -> " Did you mean " + near + "?").orElse("");
+            return "No field is called “" + strange.get() + "”."
+                    + NearName.of(strange.get(), names).map(near -> " Did you mean " + near + "?").orElse("");
         }
-        return asked.unmeasured().stream().findFirst().map(token -> "“" + token + "” compares with no number.").orElse("");
+        return asked.unmeasured()
+                .stream()
+                .findFirst()
+                .map(token -> "“" + token + "” compares with no number.")
+                .orElse("");
     }
 
     /** {@return the row of the shot being read; −1 when it is not in the rack} */
@@ -124,7 +132,8 @@ public final class RackViewModel {
         List<ShotSummary> shown = shown();
         int at = -1;
         for (int i = 0; i < shown.size(); i++) {
-            boolean isOpen = desk.openProperty().get() != null && shown.get(i).id() == desk.openProperty().get().summary().id();
+            boolean isOpen = desk.openProperty().get() != null
+                    && shown.get(i).id() == desk.openProperty().get().summary().id();
             at = isOpen ? i : at;
         }
         if (!shown.isEmpty()) {
@@ -134,7 +143,10 @@ public final class RackViewModel {
 
     /** {@return the shots that pass the filter, top to bottom} */
     public List<ShotSummary> shown() {
-        return rows.stream().filter(row -> row instanceof RackRow.Slip).map(row -> ((RackRow.Slip) row).shot()).toList();
+        return rows.stream()
+                .filter(row -> row instanceof RackRow.Slip)
+                .map(row -> ((RackRow.Slip) row).shot())
+                .toList();
     }
 
     /** {@return what could be meant by what is typed} */
@@ -155,7 +167,10 @@ public final class RackViewModel {
         }
     }
 
-    /** {@return the search for shots of the open one's coffee on its grinder that came out within the usual windows; empty while neither is known} */
+    /**
+     * {@return the search for shots of the open one's coffee on its grinder that came out within the usual windows;
+     * empty while neither is known}
+     */
     public Optional<String> whatWorked() {
         if (desk.openProperty().get() == null) {
             return Optional.empty();
@@ -165,16 +180,22 @@ public final class RackViewModel {
         sheet.text(SheetField.COFFEE).ifPresent(coffee -> parts.add("coffee:" + FilterOffers.quoted(coffee)));
         sheet.text(SheetField.GRINDER).ifPresent(grinder -> parts.add("grinder:" + FilterOffers.quoted(grinder)));
         TargetWindow window = TargetWindow.USUAL;
-        return parts.isEmpty() ? Optional.empty() : Optional.of(String.join(" ", parts) + " -is:faulty ey:" + DecimalText.exact(window.yieldLow()) + "-"
-                + DecimalText.exact(window.yieldHigh()) + " strength:" + DecimalText.exact(window.strengthLow()) + "-" + DecimalText.exact(window.strengthHigh()));
+        return parts.isEmpty() ? Optional.empty()
+                : Optional.of(String.join(" ", parts) + " -is:faulty ey:" + DecimalText.exact(window.yieldLow()) + "-"
+                        + DecimalText.exact(window.yieldHigh()) + " strength:" + DecimalText.exact(window.strengthLow())
+                        + "-" + DecimalText.exact(window.strengthHigh()));
     }
 
-    /** An edited shot keeps its place unless it moved or no longer passes; so the rack does not jump under the reader. */
+    /**
+     * An edited shot keeps its place unless it moved or no longer passes; so the rack does not jump under the
+     * reader.
+     */
     private void shotsChanged(ListChangeListener.Change<? extends ShotSummary> change) {
         boolean inPlace = true;
         ordered = ShotOrder.newestFirst(desk.shots());
         while (change.next()) {
-            inPlace &= change.wasReplaced() && change.getAddedSize() == 1 && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
+            inPlace &= change.wasReplaced() && change.getAddedSize() == 1
+                    && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
         }
         if (!inPlace) {
             warmUp();
@@ -202,8 +223,11 @@ public final class RackViewModel {
     private Known known(ShotSummary shot) {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
-            there = new Known(shot, new StoredSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(), () -> found.of(shot.id())),
-                    shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY), new RackRow.Slip(shot));
+            there = new Known(shot,
+                    new StoredSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(),
+                            () -> found.of(shot.id())),
+                    shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY),
+                    new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }
         return there;

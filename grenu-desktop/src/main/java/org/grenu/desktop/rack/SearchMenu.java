@@ -30,12 +30,15 @@ final class SearchMenu extends MenuButton {
 
     private void fill() {
         List<MenuItem> items = new ArrayList<>();
-        MenuItem worked = item("what-worked", "What worked for this coffee on this grinder", () -> model.whatWorked().ifPresent(model.filterProperty()::set));
+        MenuItem worked = item("what-worked", "What worked for this coffee on this grinder",
+                () -> model.whatWorked().ifPresent(model.filterProperty()::set));
         worked.setDisable(model.whatWorked().isEmpty());
         items.add(worked);
         String typed = model.filterProperty().get().strip();
         boolean kept = model.savedSearches().contains(typed);
-        MenuItem save = item("save-search", typed.isEmpty() ? "Keep a search: type one first" : (kept ? "Forget “" : "Keep “") + typed + "”", model::saveSearch);
+        MenuItem save = item("save-search",
+                typed.isEmpty() ? "Keep a search: type one first" : (kept ? "Forget “" : "Keep “") + typed + "”",
+                model::saveSearch);
         save.setDisable(typed.isEmpty());
         items.add(save);
         if (!model.savedSearches().isEmpty()) {

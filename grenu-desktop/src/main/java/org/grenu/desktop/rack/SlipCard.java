@@ -15,7 +15,8 @@ import org.grenu.figures.theme.Theme;
 import org.grenu.library.ShotSummary;
 
 /**
- * A slip, which shows one shot after another while the rack is scrolled. It is drawn and not made of labels: to style twenty nodes
+ * A slip, which shows one shot after another while the rack is scrolled. It is drawn and not made of labels: to style
+ * twenty nodes
  * of each row anew takes longer than a frame.
  */
 final class SlipCard extends HBox {
@@ -101,7 +102,8 @@ final class SlipCard extends HBox {
 
         void paint() {
             if (text != null && canvas.getWidth() > 0) {
-                new SlipPaint(canvas.getGraphicsContext2D(), theme, canvas.getWidth()).paint(text, shot.digest().miniature(), color, pick == null ? 0 : PICK_WIDTH);
+                new SlipPaint(canvas.getGraphicsContext2D(), theme, canvas.getWidth()).paint(text,
+                        shot.digest().miniature(), color, pick == null ? 0 : PICK_WIDTH);
             }
         }
     }

@@ -53,7 +53,8 @@ final class SlipCell extends ListCell<RackRow> {
             count.setText(of.shots() == 1 ? "1 shot" : of.shots() + " shots");
             show(heading, null);
         } else if (!empty && row instanceof RackRow.Slip slip) {
-            SlipText text = SlipText.of(slip.shot(), desk.derived().of(slip.shot()), appearance.colourByProperty().get(), desk.settingsProperty().get().convention());
+            SlipText text = SlipText.of(slip.shot(), desk.derived().of(slip.shot()),
+                    appearance.colourByProperty().get(), desk.settingsProperty().get().convention());
             fill(slip.shot(), text);
             show(card, spoken(text));
         } else {
@@ -85,7 +86,8 @@ final class SlipCell extends ListCell<RackRow> {
 
     private static String spoken(SlipText text) {
         return "Shot " + text.number() + ", " + text.masses() + ", " + text.time() + ", extraction yield "
-                + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed") + ", " + String.join(", ", text.chips())
+                + (text.yield().isEmpty() ? "unknown" : text.yield() + " " + text.expanded() + " percent as dosed")
+                + ", " + String.join(", ", text.chips())
                 + (text.fault().isEmpty() ? "" : ", faulty: " + text.fault());
     }
 }

@@ -13,7 +13,8 @@ import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
 /**
- * Draws what a slip says: the shot's pressure as a small shape, masses and time, yield and number, and below them its factors.
+ * Draws what a slip says: the shot's pressure as a small shape, masses and time, yield and number, and below them its
+ * factors.
  * Numbers are never cut, names may be.
  */
 final class SlipPaint {
@@ -48,8 +49,11 @@ final class SlipPaint {
 
     /** {@return the width that the numbers of the slip need} */
     static double needed(SlipText text) {
-        double first = WORDS + width(text.masses(), PLAIN) + (text.time().isEmpty() ? 0 : SPACE + width("· " + text.time(), PLAIN));
-        double second = WORDS + (text.yield().isEmpty() ? 0 : width("EY", PLAIN) + width(text.yield(), STRONG) + width(text.expanded(), PLAIN) + 3 * SPACE)
+        double first = WORDS + width(text.masses(), PLAIN)
+                + (text.time().isEmpty() ? 0 : SPACE + width("· " + text.time(), PLAIN));
+        double second = WORDS
+                + (text.yield().isEmpty() ? 0
+                        : width("EY", PLAIN) + width(text.yield(), STRONG) + width(text.expanded(), PLAIN) + 3 * SPACE)
                 + width(text.number(), PLAIN);
         return Math.max(first, second);
     }
@@ -86,7 +90,8 @@ final class SlipPaint {
                 g.fillOval(x, CHIPS_LINE - 7, 6.4, 6.4);
                 x += 11.4;
             }
-            x = word(fitted(text.chips().get(i), font, room - x), x, CHIPS_LINE, font, i == 0 ? "ink" : "ink-2") + CHIP_GAP;
+            x = word(fitted(text.chips().get(i), font, room - x), x, CHIPS_LINE, font, i == 0 ? "ink" : "ink-2")
+                    + CHIP_GAP;
         }
         if (!text.fault().isEmpty()) {
             word(FAULTY, Math.min(x, end - width(FAULTY, STRONG_CHIP)), CHIPS_LINE, STRONG_CHIP, "brick");

@@ -29,8 +29,9 @@ import org.grenu.library.ShotSummary;
  * @param chips    the factors, the one that gives the colour first
  * @param fault    why the shot counts as faulty, empty when it does not
  */
-record SlipText(String number, String masses, String time, String yield, String expanded, String missing, List<String> chips,
-                String fault) {
+record SlipText(String number, String masses, String time, String yield, String expanded, String missing,
+        List<String> chips,
+        String fault) {
 
     private static final String UNKNOWN = "–";
 
@@ -38,14 +39,18 @@ record SlipText(String number, String masses, String time, String yield, String 
         Masses masses = derived.masses();
         Optional<Reported> yield = derived.yield().map(Reported::of);
         OptionalDouble time = convention.of(shot.digest().times());
-        return new SlipText(Integer.toString(shot.number()), grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
+        return new SlipText(Integer.toString(shot.number()),
+                grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
                 yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
                 chips(shot.sheet(), colourBy), shot.sheet().text(SheetField.FAULT).orElse(""));
     }
 
     private static String missing(Masses masses) {
-        String inputs = masses.missing().stream().map(input -> input.title().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", "));
+        String inputs = masses.missing()
+                .stream()
+                .map(input -> input.title().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
         return inputs.isEmpty() ? "" : "needs " + inputs;
     }
 
@@ -68,7 +73,9 @@ record SlipText(String number, String masses, String time, String yield, String 
         if (factor == SheetFactor.AGE) {
             return factor.level(sheet).map(level -> level + " d off roast");
         }
-        return factor.level(sheet).map(level -> !factor.numeric() || factor == SheetFactor.TEMPERATURE ? (level + " " + factor.unit()).strip()
-                : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
+        return factor.level(sheet)
+                .map(level -> !factor.numeric() || factor == SheetFactor.TEMPERATURE
+                        ? (level + " " + factor.unit()).strip()
+                        : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
     }
 }

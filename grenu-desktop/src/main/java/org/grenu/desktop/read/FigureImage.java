@@ -16,7 +16,8 @@ import org.grenu.figures.paint.ColumnPen;
 import org.grenu.figures.paint.CurvePen;
 
 /**
- * A figure on screen, painted off the interface thread into pixels that the toolkit shows as they are. When painting is
+ * A figure on screen, painted off the interface thread into pixels that the toolkit shows as they are. When painting
+ * is
  * slower than asking, only the latest wish is painted.
  */
 public final class FigureImage extends ImageView {
@@ -50,7 +51,8 @@ public final class FigureImage extends ImageView {
         if (width < 2 || height < 2) {
             return;
         }
-        double scale = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getRenderScaleX();
+        double scale = getScene() == null || getScene().getWindow() == null ? 1
+                : getScene().getWindow().getRenderScaleX();
         if (wish.getAndSet(new Wish(painting, width, height, Math.max(1, scale))) == null) {
             PAINTERS.execute(this::work);
         }
@@ -67,7 +69,8 @@ public final class FigureImage extends ImageView {
         if (latest == null) {
             return;
         }
-        BufferedImage image = new BufferedImage((int) Math.ceil(latest.width * latest.scale), (int) Math.ceil(latest.height * latest.scale),
+        BufferedImage image = new BufferedImage((int) Math.ceil(latest.width * latest.scale),
+                (int) Math.ceil(latest.height * latest.scale),
                 BufferedImage.TYPE_INT_ARGB_PRE);
         Graphics2D g = image.createGraphics();
         g.scale(latest.scale, latest.scale);
@@ -78,8 +81,9 @@ public final class FigureImage extends ImageView {
 
     private void show(BufferedImage painted, Wish latest) {
         int[] pixels = ((DataBufferInt) painted.getRaster().getDataBuffer()).getData();
-        PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(painted.getWidth(), painted.getHeight(), IntBuffer.wrap(pixels),
-                PixelFormat.getIntArgbPreInstance());
+        PixelBuffer<
+                IntBuffer> buffer = new PixelBuffer<>(painted.getWidth(), painted.getHeight(), IntBuffer.wrap(pixels),
+                        PixelFormat.getIntArgbPreInstance());
         setImage(new WritableImage(buffer));
         setFitWidth(painted.getWidth() / latest.scale);
         setFitHeight(painted.getHeight() / latest.scale);

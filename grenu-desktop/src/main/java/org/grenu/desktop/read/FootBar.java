@@ -92,9 +92,10 @@ final class FootBar extends HBox {
         whole.setMinWidth(Region.USE_PREF_SIZE);
         whole.setTooltip(new Tooltip("Show the whole log (0, or double click)"));
         whole.setOnAction(event -> model.reset());
-        whole.visibleProperty().bind(Bindings.createBooleanBinding(() -> model.figureProperty().get() != null
-                && model.viewProperty().get().length() < model.figureProperty().get().whole().length() - 1e-6,
-                model.viewProperty(), model.figureProperty()));
+        whole.visibleProperty()
+                .bind(Bindings.createBooleanBinding(() -> model.figureProperty().get() != null
+                        && model.viewProperty().get().length() < model.figureProperty().get().whole().length() - 1e-6,
+                        model.viewProperty(), model.figureProperty()));
         whole.managedProperty().bind(whole.visibleProperty());
         return whole;
     }

@@ -19,7 +19,8 @@ import org.grenu.desktop.entry.EntryViewModel;
 /** In the place of the strips where a shot has no log: what a notebook says of it. */
 final class NotebookView extends VBox {
 
-    private static final List<SheetField> WRITTEN = List.of(SheetField.PULLED_AT, SheetField.DOSE, SheetField.BEVERAGE, SheetField.READINGS);
+    private static final List<SheetField> WRITTEN = List.of(SheetField.PULLED_AT, SheetField.DOSE, SheetField.BEVERAGE,
+            SheetField.READINGS);
     private static final String HEADING = "time [s]; pressure [bar]; cup mass [g]\n";
 
     private final NotebookViewModel model;
@@ -34,14 +35,18 @@ final class NotebookView extends VBox {
         setAlignment(Pos.CENTER);
         Label title = new Label("Written down by hand");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
-        Label words = new Label("This shot has no log. What is entered here, and in the ledger at the right, counts; what needs a curve stays unknown.");
+        Label words = new Label(
+                "This shot has no log. What is entered here, and in the ledger at the right, counts; what needs a "
+                        + "curve stays unknown.");
         words.getStyleClass().add(Styles.PROSE);
         words.setWrapText(true);
         words.setMaxWidth(430);
         getChildren().addAll(title, words, entries(), buttons(chooseLog), typing());
         setMinSize(0, 0);
         model.unloggedProperty().addListener((o, was, is) -> putAway());
-        model.begunProperty().addListener((o, was, is) -> Platform.runLater(() -> lookup("#notebook-" + SheetField.DOSE.key()).requestFocus()));
+        model.begunProperty()
+                .addListener((o, was, is) -> Platform
+                        .runLater(() -> lookup("#notebook-" + SheetField.DOSE.key()).requestFocus()));
     }
 
     private Node entries() {
@@ -89,7 +94,9 @@ final class NotebookView extends VBox {
     }
 
     private Node typing() {
-        Label how = new Label("A line for each point, such as 10; 9; 2.5: the time, then what was read at it. Straight lines join them. Change the heading to what you read.");
+        Label how = new Label(
+                "A line for each point, such as 10; 9; 2.5: the time, then what was read at it. Straight lines join "
+                        + "them. Change the heading to what you read.");
         how.getStyleClass().add(Styles.MUTED);
         how.setWrapText(true);
         points.setId("points");

@@ -35,7 +35,8 @@ public final class NotebookViewModel {
     public NotebookViewModel(StudyDesk desk, ShotsByHand byHand) {
         this.desk = desk;
         this.byHand = byHand;
-        this.unlogged = Bindings.createBooleanBinding(() -> desk.openProperty().get() != null && !desk.openProperty().get().summary().logged(),
+        this.unlogged = Bindings.createBooleanBinding(
+                () -> desk.openProperty().get() != null && !desk.openProperty().get().summary().logged(),
                 desk.openProperty());
         desk.openProperty().addListener((o, was, is) -> {
             if (is != null && is.summary().id() == awaited) {
@@ -58,7 +59,8 @@ public final class NotebookViewModel {
     /** {@return an entry of its record} */
     EntryViewModel entry(SheetField field) {
         return new EntryViewModel(desk.openProperty(), field.title(),
-                () -> open() == null ? "" : open().summary().recorded().entry(field).map(entry -> shown(field, entry)).orElse(""),
+                () -> open() == null ? ""
+                        : open().summary().recorded().entry(field).map(entry -> shown(field, entry)).orElse(""),
                 typed -> desk.enter(field, typed));
     }
 
@@ -82,8 +84,12 @@ public final class NotebookViewModel {
             throw new RefusedEntry("The time must be a number of seconds above 0.");
         }
         ShotSheet now = desk.latestSheet();
-        List<Change> changes = Stream.of(SheetEdit.of(now, SheetField.PUMP_ON, typed.isBlank() ? "" : "0"), SheetEdit.of(now, SheetField.PUMP_OFF, typed))
-                .filter(SheetEdit::changes).map(edit -> Change.of(open().summary().id(), edit)).toList();
+        List<Change> changes = Stream
+                .of(SheetEdit.of(now, SheetField.PUMP_ON, typed.isBlank() ? "" : "0"),
+                        SheetEdit.of(now, SheetField.PUMP_OFF, typed))
+                .filter(SheetEdit::changes)
+                .map(edit -> Change.of(open().summary().id(), edit))
+                .toList();
         desk.change("Time", changes, "");
         return !changes.isEmpty();
     }

@@ -27,11 +27,14 @@ public final class ReadView extends BorderPane {
     private final StripsPane strips;
 
     /** Shows what the model reads. */
-    public ReadView(ReadViewModel model, NotebookViewModel notebook, RackViewModel rack, StudyDesk desk, Appearance appearance, Runnable chooseLog, Node... menus) {
+    public ReadView(ReadViewModel model, NotebookViewModel notebook, RackViewModel rack, StudyDesk desk,
+            Appearance appearance, Runnable chooseLog, Node... menus) {
         getStyleClass().add(Styles.WORK);
         ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
                 ? appearance.themeProperty().get().color("muted")
-                : appearance.scale().get().color(desk.openProperty().get().summary().sheet(), appearance.themeProperty().get()),
+                : appearance.scale()
+                        .get()
+                        .color(desk.openProperty().get().summary().sheet(), appearance.themeProperty().get()),
                 desk.openProperty(), appearance.scale(), appearance.themeProperty());
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
         setTop(titleRow(rack, menus));

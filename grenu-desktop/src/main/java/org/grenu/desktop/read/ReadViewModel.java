@@ -119,7 +119,8 @@ public final class ReadViewModel {
     /** {@return what the strip reads at the hairline with its ± where that is known; empty in a gap} */
     public String reading(Strip strip) {
         double value = strip.curve().at(cursor.get());
-        boolean tiny = strip.channel() != Channel.TEMPERATURE && Math.abs(value) < 0.5 * Math.pow(10, -strip.decimals());
+        boolean tiny = strip.channel() != Channel.TEMPERATURE
+                && Math.abs(value) < 0.5 * Math.pow(10, -strip.decimals());
         return Double.isNaN(value) ? "" : Reported.fixed(tiny ? 0 : value, strip.decimals());
     }
 
@@ -216,14 +217,27 @@ public final class ReadViewModel {
     /** {@return what happened during the phase at that place, in words; empty outside every phase} */
     String phaseAt(double at) {
         double seconds = seconds(at);
-        return shot == null ? "" : shot.phaseAt(seconds).map(phase -> phase.kind().title() + ", " + Reported.fixed(phase.seconds(), 1) + " s"
-                + (phase.ending().text().isEmpty() ? "" : "; ended by: " + phase.ending().text()) + phase.courses().entrySet().stream()
-                .filter(course -> course.getKey() != Channel.STEP).sorted(Map.Entry.comparingByKey())
-                .map(course -> "\n" + course.getKey().title() + ": mean " + Reported.fixed(course.getValue().mean(), 2) + " " + course.getKey().unit().symbol()
-                        + ", slope " + Reported.fixed(course.getValue().slope(), 3) + " per s").collect(Collectors.joining())).orElse("");
+        return shot == null ? ""
+                : shot.phaseAt(seconds)
+                        .map(phase -> phase.kind().title() + ", " + Reported.fixed(phase.seconds(), 1) + " s"
+                                + (phase.ending().text().isEmpty() ? "" : "; ended by: " + phase.ending().text())
+                                + phase.courses()
+                                        .entrySet()
+                                        .stream()
+                                        .filter(course -> course.getKey() != Channel.STEP)
+                                        .sorted(Map.Entry.comparingByKey())
+                                        .map(course -> "\n" + course.getKey().title() + ": mean "
+                                                + Reported.fixed(course.getValue().mean(), 2) + " "
+                                                + course.getKey().unit().symbol()
+                                                + ", slope " + Reported.fixed(course.getValue().slope(), 3) + " per s")
+                                        .collect(Collectors.joining()))
+                        .orElse("");
     }
 
-    /** {@return the border of a phase within that distance on the axis, if there is one; the first border is the pump's} */
+    /**
+     * {@return the border of a phase within that distance on the axis, if there is one; the first border is the
+     * pump's}
+     */
     Optional<Integer> borderNear(double at, double within) {
         List<Double> borders = borders();
         Optional<Integer> nearest = Optional.empty();
@@ -238,14 +252,16 @@ public final class ReadViewModel {
 
     /** {@return where the phases begin on the axis; NaN where it does not have them} */
     List<Double> borders() {
-        return shot == null ? List.of() : shot.phases().stream().map(border -> figure.get().axis().at(border.seconds())).toList();
+        return shot == null ? List.of()
+                : shot.phases().stream().map(border -> figure.get().axis().at(border.seconds())).toList();
     }
 
     /** Sets a phase's begin by hand, between its neighbours. */
     void moveBorder(int index, double at) {
         double seconds = seconds(at);
         double before = shot.phases().get(index - 1).seconds() + 0.1;
-        double after = index + 1 < shot.phases().size() ? shot.phases().get(index + 1).seconds() - 0.1 : Double.POSITIVE_INFINITY;
+        double after = index + 1 < shot.phases().size() ? shot.phases().get(index + 1).seconds() - 0.1
+                : Double.POSITIVE_INFINITY;
         if (!Double.isFinite(seconds) || before > after) {
             return;
         }
@@ -261,7 +277,8 @@ public final class ReadViewModel {
     /** Moves the border nearest to the hairline. */
     void moveNearestBorder(double by) {
         if (shot != null && !Double.isNaN(cursor.get())) {
-            borderNear(cursor.get(), Double.POSITIVE_INFINITY).ifPresent(index -> moveBorder(index, borders().get(index) + by));
+            borderNear(cursor.get(), Double.POSITIVE_INFINITY)
+                    .ifPresent(index -> moveBorder(index, borders().get(index) + by));
         }
     }
 
@@ -280,7 +297,10 @@ public final class ReadViewModel {
         double seconds = seconds(cursor.get());
         String plain = words.replace(';', ',').strip();
         if (shot != null && Double.isFinite(seconds) && !plain.isEmpty()) {
-            String others = desk.latestSheet().momentNotes().stream().map(note -> DecimalText.exact(note.seconds()) + " " + note.words())
+            String others = desk.latestSheet()
+                    .momentNotes()
+                    .stream()
+                    .map(note -> DecimalText.exact(note.seconds()) + " " + note.words())
                     .collect(Collectors.joining("; "));
             String note = DecimalText.exact(Math.rint(10 * seconds) / 10) + " " + plain;
             desk.enter(SheetField.MOMENT_NOTES, others.isEmpty() ? note : others + "; " + note);
@@ -301,8 +321,10 @@ public final class ReadViewModel {
     private void redraw(boolean afresh) {
         CurveAxis before = figure.get() == null ? null : figure.get().axis();
         double seconds = before == null || Double.isNaN(cursor.get()) ? Double.NaN : before.seconds(cursor.get());
-        Optional<OpenShot> other = Optional.ofNullable(ghost.get()).filter(g -> shot != null && g.summary().id() != shot.summary().id());
-        ReadFigure made = shot == null ? null : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures));
+        Optional<OpenShot> other = Optional.ofNullable(ghost.get())
+                .filter(g -> shot != null && g.summary().id() != shot.summary().id());
+        ReadFigure made = shot == null ? null
+                : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures));
         if (made != null && (afresh || !made.axis().getClass().equals(before == null ? null : before.getClass()))) {
             view.set(made.whole());
         }

@@ -55,7 +55,8 @@ final class StripInput {
     private Optional<Integer> border(MouseEvent event) {
         StripLayout layout = pane.currentLayout();
         return layout == null || event.getX() < layout.left() ? Optional.empty()
-                : model.borderNear(layout.at(event.getX()), GRIP * layout.view().length() / (layout.right() - layout.left()));
+                : model.borderNear(layout.at(event.getX()),
+                        GRIP * layout.view().length() / (layout.right() - layout.left()));
     }
 
     private void press(MouseEvent event) {

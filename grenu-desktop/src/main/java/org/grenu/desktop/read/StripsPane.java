@@ -35,8 +35,11 @@ public final class StripsPane extends Region {
         setId("strips");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setAccessibleText("Curves of the shot. Left and right move the hairline, plus and minus zoom, 0 shows all, N notes something at the hairline, "
-                + "G holds other shots against this one, Alt with left and right moves the nearest border of a phase.");
+        setAccessibleText(
+                "Curves of the shot. Left and right move the hairline, plus and minus zoom, 0 shows all, N notes "
+                        + "something at the hairline, "
+                        + "G holds other shots against this one, Alt with left and right moves the nearest border of "
+                        + "a phase.");
         getChildren().addAll(image, hairline, note);
         new StripInput(this, model);
         model.figureProperty().addListener((o, was, is) -> repaint());
@@ -69,7 +72,8 @@ public final class StripsPane extends Region {
         }
         note.setText("");
         double width = 240;
-        double x = Math.max(layout.left(), Math.min(layout.right() - width, layout.x(model.cursorProperty().get()) + 8));
+        double x = Math.max(layout.left(),
+                Math.min(layout.right() - width, layout.x(model.cursorProperty().get()) + 8));
         note.resizeRelocate(x, layout.plotsTop() + 10, width, 26);
         note.setVisible(true);
         note.requestFocus();
@@ -111,6 +115,7 @@ public final class StripsPane extends Region {
         StripLayout wanted = layout;
         Theme look = theme.getValue();
         StripPainter.Inks inks = new StripPainter.Inks(treatment.get(), look.color("slate"));
-        image.paint((g, pen, width, height) -> StripPainter.paint(g, look, figure, wanted, pen, inks), getWidth(), getHeight());
+        image.paint((g, pen, width, height) -> StripPainter.paint(g, look, figure, wanted, pen, inks), getWidth(),
+                getHeight());
     }
 }

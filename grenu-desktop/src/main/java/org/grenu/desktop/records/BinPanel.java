@@ -21,7 +21,8 @@ import org.grenu.library.Binned;
 /** What was put into the bin, to be taken out again. */
 public final class BinPanel extends VBox {
 
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm").withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm")
+            .withZone(ZoneId.systemDefault());
 
     private static final double MOST_HEIGHT = 380;
 
@@ -40,7 +41,9 @@ public final class BinPanel extends VBox {
         setMaxSize(480, USE_PREF_SIZE);
         Label title = new Label("Bin");
         title.getStyleClass().add(Styles.HEADING);
-        Label words = new Label("Nothing in it counts or is shown anywhere else. It stays until it is taken out, or the bin is emptied.");
+        Label words = new Label(
+                "Nothing in it counts or is shown anywhere else. It stays until it is taken out, or the bin is "
+                        + "emptied.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);
         Button close = new Button("Close");

@@ -29,7 +29,9 @@ public final class BulkPanel extends VBox {
         setMaxSize(480, Region.USE_PREF_SIZE);
         Label title = new Label();
         title.getStyleClass().add(Styles.HEADING);
-        title.textProperty().bind(model.shotsProperty().map(shots -> shots.size() == 1 ? "Edit 1 shot" : "Edit " + shots.size() + " shots"));
+        title.textProperty()
+                .bind(model.shotsProperty()
+                        .map(shots -> shots.size() == 1 ? "Edit 1 shot" : "Edit " + shots.size() + " shots"));
         TextField value = field("bulk-value", "Value; empty makes it unknown");
         TextField reason = field("bulk-reason", "Why, for the history; may be empty");
         entry.textProperty().bindBidirectional(model.entryProperty());

@@ -45,8 +45,10 @@ public final class BulkViewModel {
             if (!refusal.isEmpty()) {
                 return refusal;
             }
-            String rest = (already > 0 ? ", " + already + " stay as they are" : "") + (replaced > 0 ? "; " + replaced + (replaced == 1 ? " loses another entry, which" : " lose another entry, which")
-                    + " the history keeps" : "");
+            String rest = (already > 0 ? ", " + already + " stay as they are" : "") + (replaced > 0
+                    ? "; " + replaced + (replaced == 1 ? " loses another entry, which" : " lose another entry, which")
+                            + " the history keeps"
+                    : "");
             return changes.size() == 1 ? "1 shot changes" + rest + "." : changes.size() + " shots change" + rest + ".";
         }
     }
@@ -54,8 +56,16 @@ public final class BulkViewModel {
     /** Edits shots of that desk. */
     public BulkViewModel(StudyDesk desk) {
         this.desk = desk;
-        desk.shots().addListener((Observable o) -> shots.set(shots.get().stream().map(shot -> desk.shots().stream()
-                .filter(other -> other.id() == shot.id()).findFirst().orElse(null)).filter(Objects::nonNull).toList()));
+        desk.shots()
+                .addListener((Observable o) -> shots.set(shots.get()
+                        .stream()
+                        .map(shot -> desk.shots()
+                                .stream()
+                                .filter(other -> other.id() == shot.id())
+                                .findFirst()
+                                .orElse(null))
+                        .filter(Objects::nonNull)
+                        .toList()));
     }
 
     /** {@return the shots to edit} */
@@ -85,14 +95,25 @@ public final class BulkViewModel {
 
     /** {@return names of entries: fields by their titles, then what the user made up} */
     List<String> entries() {
-        List<String> own = desk.shots().stream().flatMap(shot -> shot.recorded().extras().keySet().stream()).distinct().sorted().toList();
+        List<String> own = desk.shots()
+                .stream()
+                .flatMap(shot -> shot.recorded().extras().keySet().stream())
+                .distinct()
+                .sorted()
+                .toList();
         return Stream.concat(Arrays.stream(SheetField.values()).map(SheetField::title), own.stream()).toList();
     }
 
     /** {@return values that shots have in that entry} */
     List<String> values() {
-        return desk.shots().stream().flatMap(shot -> field().map(field -> shot.recorded().entry(field))
-                .orElseGet(() -> Optional.ofNullable(shot.recorded().extras().get(entry.get().strip()))).stream()).distinct().sorted().toList();
+        return desk.shots()
+                .stream()
+                .flatMap(shot -> field().map(field -> shot.recorded().entry(field))
+                        .orElseGet(() -> Optional.ofNullable(shot.recorded().extras().get(entry.get().strip())))
+                        .stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** {@return whether anything was changed} */
@@ -112,7 +133,9 @@ public final class BulkViewModel {
 
     private Optional<SheetField> field() {
         String wanted = entry.get().strip();
-        return Arrays.stream(SheetField.values()).filter(field -> field.title().equalsIgnoreCase(wanted) || field.key().equalsIgnoreCase(wanted)).findFirst();
+        return Arrays.stream(SheetField.values())
+                .filter(field -> field.title().equalsIgnoreCase(wanted) || field.key().equalsIgnoreCase(wanted))
+                .findFirst();
     }
 
     private Plan plan() {

@@ -46,14 +46,17 @@ public final class JoinPanel extends VBox {
         Label title = new Label("Join " + shown.file());
         title.getStyleClass().add(Styles.HEADING);
         List<Integer> columns = IntStream.range(0, shown.table().columns().size()).boxed().toList();
-        HBox key = new HBox(8, Section.word("The shot stands in column"), Choices.of("join-key", "Column of the shot", columns, shown.key(),
-                column -> shown.table().columns().get(column), model::chooseKey));
+        HBox key = new HBox(8, Section.word("The shot stands in column"),
+                Choices.of("join-key", "Column of the shot", columns, shown.key(),
+                        column -> shown.table().columns().get(column), model::chooseKey));
         key.setAlignment(Pos.CENTER_LEFT);
         VBox entries = new VBox(2);
         for (int column : columns) {
             if (column != shown.key() && !shown.table().columns().get(column).isBlank()) {
                 String heading = shown.table().columns().get(column);
-                entries.getChildren().add(new Label(heading + "  →  " + JoinedTable.field(heading).map(field -> field.title()).orElse("your own entry")));
+                entries.getChildren()
+                        .add(new Label(heading + "  →  "
+                                + JoinedTable.field(heading).map(field -> field.title()).orElse("your own entry")));
             }
         }
         VBox words = new VBox(3);

@@ -24,7 +24,9 @@ final class CalibrationSection extends Section {
         remark().setText("oven-dried samples");
         sentence.setId("calibration-sentence");
         sentence.setWrapText(true);
-        Label how = new Label("Read a beverage, weigh some of it wet, dry it in the oven until its mass stays, weigh what is left. The reading less the zero goes here.");
+        Label how = new Label(
+                "Read a beverage, weigh some of it wet, dry it in the oven until its mass stays, weigh what is left. "
+                        + "The reading less the zero goes here.");
         how.getStyleClass().add(Styles.MUTED);
         how.setWrapText(true);
         getChildren().addAll(sentence, how, new RowsEntry(model.entry(ShelfField.DRIED), ShelfField.DRIED, "dried"));
@@ -42,15 +44,23 @@ final class CalibrationSection extends Section {
         ReadingLine line = Calibrations.readingLine(entries);
         if (dried.isPresent()) {
             ReadingLine factor = dried.get().factor();
-            sentence.setText(String.format(Locale.ROOT, "Strength = %.3f × reading %s %.3f, by %d dried samples; 95 %%: slope ±%.3f, intercept ±%.3f. "
-                    + "Its uncertainty goes into every strength read with it, in place of the bias limit.%s", line.slope(), dried.get().intercept() < 0 ? "\u2212" : "+",
-                    Math.abs(dried.get().intercept()), dried.get().samples().size(), dried.get().slopeHalf(), dried.get().interceptHalf(),
-                    brix ? String.format(Locale.ROOT, " As one factor: %.3f ±%.3f points per °Brix (k = 2).", factor.slope(), 2 * factor.slopeU()) : ""));
+            sentence.setText(String.format(Locale.ROOT,
+                    "Strength = %.3f × reading %s %.3f, by %d dried samples; 95 %%: slope ±%.3f, intercept ±%.3f. "
+                            + "Its uncertainty goes into every strength read with it, in place of the bias limit.%s",
+                    line.slope(), dried.get().intercept() < 0 ? "\u2212" : "+",
+                    Math.abs(dried.get().intercept()), dried.get().samples().size(), dried.get().slopeHalf(),
+                    dried.get().interceptHalf(),
+                    brix ? String.format(Locale.ROOT, " As one factor: %.3f ±%.3f points per °Brix (k = 2).",
+                            factor.slope(), 2 * factor.slopeU()) : ""));
         } else if (brix) {
-            sentence.setText(String.format(Locale.ROOT, "Strength = %.3g × °Brix%s. Sugar, not coffee, is what °Brix counts: dry %d samples to measure the factor.",
-                    line.slope(), entries.has(ShelfField.BRIX_FACTOR) ? "" : ", the usual factor", DriedSamples.FEWEST));
+            sentence.setText(String.format(Locale.ROOT,
+                    "Strength = %.3g × °Brix%s. Sugar, not coffee, is what °Brix counts: dry %d samples to measure "
+                            + "the factor.",
+                    line.slope(), entries.has(ShelfField.BRIX_FACTOR) ? "" : ", the usual factor",
+                    DriedSamples.FEWEST));
         } else {
-            sentence.setText("Readings are taken as strength. " + DriedSamples.FEWEST + " dried samples or more, of different strength, make a calibration.");
+            sentence.setText("Readings are taken as strength. " + DriedSamples.FEWEST
+                    + " dried samples or more, of different strength, make a calibration.");
         }
     }
 }

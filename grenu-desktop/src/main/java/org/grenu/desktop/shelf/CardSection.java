@@ -13,13 +13,16 @@ final class CardSection extends Section {
 
     CardSection(ShelfViewModel model, RecipeViewModel recipes, Function<String, Optional<Path>> askWhere) {
         super("Card");
-        Label words = new Label("New shots start from it: open one and choose it under Recipe. A better shot promoted again makes the next version; older shots keep theirs.");
+        Label words = new Label(
+                "New shots start from it: open one and choose it under Recipe. A better shot promoted again makes "
+                        + "the next version; older shots keep theirs.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);
         Button print = new Button("Save as PDF…");
         print.setId("recipe-print");
         print.getStyleClass().add(Styles.ACTION);
-        print.setOnAction(event -> askWhere.apply(model.chosenProperty().get().item().name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf")
+        print.setOnAction(event -> askWhere
+                .apply(model.chosenProperty().get().item().name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf")
                 .ifPresent(file -> recipes.print(model.chosenProperty().get(), file)));
         getChildren().addAll(words, print);
     }

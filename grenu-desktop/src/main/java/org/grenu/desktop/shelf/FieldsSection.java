@@ -23,7 +23,8 @@ import org.grenu.desktop.entry.RowsEntry;
 final class FieldsSection extends Section {
 
     /** Entries that have a section of their own. */
-    private static final Set<ShelfField> ELSEWHERE = EnumSet.of(ShelfField.VALVE_RUNS, ShelfField.VALVE_SCHEDULE, ShelfField.DRIED);
+    private static final Set<
+            ShelfField> ELSEWHERE = EnumSet.of(ShelfField.VALVE_RUNS, ShelfField.VALVE_SCHEDULE, ShelfField.DRIED);
 
     FieldsSection(ShelfViewModel model, ShelfKind kind) {
         super("Entries");

@@ -19,7 +19,8 @@ final class HeatSection extends Section {
         this.model = model;
         sentence.setId("heat-sentence");
         sentence.setWrapText(true);
-        Label caution = new Label("Water hotter than that flashes to steam where it leaves the group: it spits and scalds.");
+        Label caution = new Label(
+                "Water hotter than that flashes to steam where it leaves the group: it spits and scalds.");
         caution.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
         caution.setWrapText(true);
         getChildren().addAll(sentence, caution);
@@ -35,7 +36,10 @@ final class HeatSection extends Section {
             return;
         }
         SiteHeat heat = SiteHeat.at(altitude.getAsDouble());
-        sentence.setText(String.format(Locale.ROOT, "Water boils at %.2f °C (%.1f °F), so set at most %.1f °C (%.1f °F). Standard atmosphere: weather moves it by about ±0.5 °C.",
-                heat.boilingCelsius(), SiteHeat.fahrenheit(heat.boilingCelsius()), heat.highestSet(), SiteHeat.fahrenheit(heat.highestSet())));
+        sentence.setText(String.format(Locale.ROOT,
+                "Water boils at %.2f °C (%.1f °F), so set at most %.1f °C (%.1f °F). Standard atmosphere: weather "
+                        + "moves it by about ±0.5 °C.",
+                heat.boilingCelsius(), SiteHeat.fahrenheit(heat.boilingCelsius()), heat.highestSet(),
+                SiteHeat.fahrenheit(heat.highestSet())));
     }
 }

@@ -17,10 +17,14 @@ final class OpeningText {
 
     /** {@return the position, and in brackets what its uncertainty leaves open} */
     static String of(ValveCalibration.Opening opening) {
-        return Reported.fixed(opening.at(), 2) + "  (" + Reported.fixed(opening.low(), 2) + "–" + Reported.fixed(opening.high(), 2) + ")";
+        return Reported.fixed(opening.at(), 2) + "  (" + Reported.fixed(opening.low(), 2) + "–"
+                + Reported.fixed(opening.high(), 2) + ")";
     }
 
-    /** {@return where that machine's valve gives the typed flow, g/s, or why that cannot be said; empty while nothing is typed} */
+    /**
+     * {@return where that machine's valve gives the typed flow, g/s, or why that cannot be said; empty while
+     * nothing is typed}
+     */
     static String forFlow(Entries machine, String typed) {
         if (typed.isBlank()) {
             return "";
@@ -30,7 +34,11 @@ final class OpeningText {
             return "a flow is a number, such as 3.5";
         }
         Optional<ValveCalibration> valve = Calibrations.valve(machine);
-        return valve.isEmpty() ? "run two positions first" : valve.get().openingFor(Measured.exact(flow.getAsDouble())).map(opening -> "position " + of(opening))
-                .orElse("it gives " + Reported.fixed(valve.get().least(), 2) + " to " + Reported.fixed(valve.get().largest(), 2) + " g/s");
+        return valve.isEmpty() ? "run two positions first"
+                : valve.get()
+                        .openingFor(Measured.exact(flow.getAsDouble()))
+                        .map(opening -> "position " + of(opening))
+                        .orElse("it gives " + Reported.fixed(valve.get().least(), 2) + " to "
+                                + Reported.fixed(valve.get().largest(), 2) + " g/s");
     }
 }

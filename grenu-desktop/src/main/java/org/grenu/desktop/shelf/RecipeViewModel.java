@@ -43,12 +43,21 @@ public final class RecipeViewModel {
         if (open == null) {
             return "";
         }
-        return byRecipe(open).map(ShelfItem::name).orElseGet(() -> open.summary().sheet().text(SheetField.COFFEE).orElse("Shot " + open.summary().number())
-                + open.summary().sheet().text(SheetField.PROFILE).map(profile -> ", " + profile.toLowerCase(Locale.ROOT)).orElse(""));
+        return byRecipe(open).map(ShelfItem::name)
+                .orElseGet(
+                        () -> open.summary().sheet().text(SheetField.COFFEE).orElse("Shot " + open.summary().number())
+                                + open.summary()
+                                        .sheet()
+                                        .text(SheetField.PROFILE)
+                                        .map(profile -> ", " + profile.toLowerCase(Locale.ROOT))
+                                        .orElse(""));
     }
 
     private Optional<ShelfItem> byRecipe(OpenShot open) {
-        return open.summary().sheet().text(SheetField.RECIPE).flatMap(name -> desk.shelfProperty().get().find(ShelfKind.RECIPE, name.replaceFirst(" v\\d+$", "")));
+        return open.summary()
+                .sheet()
+                .text(SheetField.RECIPE)
+                .flatMap(name -> desk.shelfProperty().get().find(ShelfKind.RECIPE, name.replaceFirst(" v\\d+$", "")));
     }
 
     /** Makes the open shot a recipe, or a new version of the one it was pulled by, then shows it. */
@@ -57,14 +66,18 @@ public final class RecipeViewModel {
         if (open == null) {
             return;
         }
-        Entries card = RecipeCard.of(open.summary().number(), open.summary().sheet(), open.measures(), desk.settingsProperty().get().convention());
+        Entries card = RecipeCard.of(open.summary().number(), open.summary().sheet(), open.measures(),
+                desk.settingsProperty().get().convention());
         String name = suggestedName();
         Optional<ShelfItem> there = desk.shelfProperty().get().find(ShelfKind.RECIPE, name);
         if (there.isEmpty()) {
             desk.onShelf().add(ShelfKind.RECIPE, name, card, then);
             return;
         }
-        desk.step(() -> desk.library().addVersion(there.get().id(), LocalDate.now(clock), "from shot " + open.summary().number(), card.texts()),
+        desk.step(
+                () -> desk.library()
+                        .addVersion(there.get().id(), LocalDate.now(clock), "from shot " + open.summary().number(),
+                                card.texts()),
                 step -> desk.shelfProperty().get().find(there.get().id()).ifPresent(then));
     }
 
@@ -77,19 +90,26 @@ public final class RecipeViewModel {
     public void start(ShelfItem recipe) {
         OpenShot open = desk.openProperty().get();
         if (open != null) {
-            desk.change("Shot " + open.summary().number() + " starts from " + recipe.name(), RecipeCard.start(recipe, recipe.newest(), open.summary().recorded()).stream()
-                    .map(edit -> Change.of(open.summary().id(), edit)).toList(), "");
+            desk.change("Shot " + open.summary().number() + " starts from " + recipe.name(),
+                    RecipeCard.start(recipe, recipe.newest(), open.summary().recorded())
+                            .stream()
+                            .map(edit -> Change.of(open.summary().id(), edit))
+                            .toList(),
+                    "");
         }
     }
 
     /** Saves a version of a recipe as a card to print. */
     void print(Chosen chosen, Path file) {
-        RecipeFigure figure = (RecipeFigure) new ShelfFigures(List.of(), Optional.empty(), LocalDate.now(clock)).of(chosen.item(), chosen.version());
+        RecipeFigure figure = (RecipeFigure) new ShelfFigures(List.of(), Optional.empty(), LocalDate.now(clock))
+                .of(chosen.item(), chosen.version());
         desk.background().run(() -> {
             write(file, new RecipeSheet(chosen.item().name(), figure));
             return file;
-        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
-                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()
+                .set(
+                        Notice.failed(
+                                file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
     private static void write(Path file, RecipeSheet sheet) throws IOException {

@@ -24,8 +24,13 @@ final class Renaming {
         for (ShotSummary shot : shots) {
             String before = shot.recorded().text(item.kind().named()).orElse("");
             String after = item.kind() != ShelfKind.STUDY ? before.strip().equalsIgnoreCase(item.name()) ? name : before
-                    : shot.recorded().studies().stream().map(study -> study.equals(item.name()) ? name : study).collect(Collectors.joining("; "));
-            if (!before.equals(after) && (item.kind() != ShelfKind.STUDY || shot.recorded().studies().contains(item.name()))) {
+                    : shot.recorded()
+                            .studies()
+                            .stream()
+                            .map(study -> study.equals(item.name()) ? name : study)
+                            .collect(Collectors.joining("; "));
+            if (!before.equals(after)
+                    && (item.kind() != ShelfKind.STUDY || shot.recorded().studies().contains(item.name()))) {
                 changes.add(Change.of(shot.id(), SheetEdit.of(shot.recorded(), item.kind().named(), after)));
             }
         }
@@ -34,8 +39,14 @@ final class Renaming {
 
     /** {@return the changes of the bags of a coffee} */
     static List<Change> onShelf(ShelfItem item, String name, Shelf shelf) {
-        return item.kind() != ShelfKind.COFFEE ? List.of() : shelf.of(ShelfKind.BAG).stream()
-                .filter(bag -> bag.entries().text(ShelfField.BAG_COFFEE).filter(item.name()::equalsIgnoreCase).isPresent())
-                .map(bag -> new Change(Target.VERSION, bag.newest().id(), ShelfField.BAG_COFFEE.key(), bag.entries().text(ShelfField.BAG_COFFEE).orElse(""), name)).toList();
+        return item.kind() != ShelfKind.COFFEE ? List.of() : shelf.of(ShelfKind.BAG)
+                .stream()
+                .filter(bag -> bag.entries()
+                        .text(ShelfField.BAG_COFFEE)
+                        .filter(item.name()::equalsIgnoreCase)
+                        .isPresent())
+                .map(bag -> new Change(Target.VERSION, bag.newest().id(), ShelfField.BAG_COFFEE.key(),
+                        bag.entries().text(ShelfField.BAG_COFFEE).orElse(""), name))
+                .toList();
     }
 }

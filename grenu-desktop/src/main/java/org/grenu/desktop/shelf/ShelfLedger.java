@@ -12,7 +12,10 @@ import org.grenu.core.shelf.ShelfKind;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.HistorySection;
 
-/** The column at the right of the Shelf: what is written down about the chosen thing. Built anew only for another thing. */
+/**
+ * The column at the right of the Shelf: what is written down about the chosen thing. Built anew only for another
+ * thing.
+ */
 public final class ShelfLedger extends ScrollPane {
 
     private final ShelfViewModel model;
@@ -28,7 +31,8 @@ public final class ShelfLedger extends ScrollPane {
      *
      * @param askWhere asks for a place to save a file of that suggested name
      */
-    public ShelfLedger(ShelfViewModel model, RecipeViewModel recipes, StudyViewModel studies, Function<String, Optional<Path>> askWhere) {
+    public ShelfLedger(ShelfViewModel model, RecipeViewModel recipes, StudyViewModel studies,
+            Function<String, Optional<Path>> askWhere) {
         this.model = model;
         this.recipes = recipes;
         this.studies = studies;

@@ -123,7 +123,8 @@ public final class ShelfView extends BorderPane {
         words.setMinWidth(Region.USE_PREF_SIZE);
         List<Optional<RulePack>> schools = new ArrayList<>(List.of(Optional.empty()));
         ShelfViewModel.restSchools().forEach(pack -> schools.add(Optional.of(pack)));
-        var choice = Choices.of("rest-school", "School of the rest window", schools, model.restSchool(), school -> school.map(RulePack::title).orElse("no school"), model::chooseRest);
+        var choice = Choices.of("rest-school", "School of the rest window", schools, model.restSchool(),
+                school -> school.map(RulePack::title).orElse("no school"), model::chooseRest);
         choice.setMinWidth(104);
         choice.setPrefWidth(150);
         model.desk().settingsProperty().addListener((o, was, is) -> choice.setValue(model.restSchool()));
@@ -183,16 +184,30 @@ public final class ShelfView extends BorderPane {
     private Node empty() {
         ShelfKind kind = model.kindProperty().get();
         teaching.setText(switch (kind) {
-            case COFFEE, BAG -> "No coffee here yet. A coffee keeps roast, density and moisture; its bags keep their dates, and say how old they are and what is left.";
-            case GRINDER -> "No grinder here yet. A grinder keeps its scale and burrs; its picture shows which settings each coffee has had.";
-            case BASKET -> "No basket here yet. A basket keeps the dose it is made for and its size, which resistance is computed from.";
-            case MACHINE -> "No machine here yet. A machine keeps where its pressure is read, and its valve’s flow once you have run it.";
+            case COFFEE, BAG ->
+                    "No coffee here yet. A coffee keeps roast, density and moisture; its bags keep their dates, and "
+                            + "say how old they are and what is left.";
+            case GRINDER ->
+                    "No grinder here yet. A grinder keeps its scale and burrs; its picture shows which settings each "
+                            + "coffee has had.";
+            case BASKET ->
+                    "No basket here yet. A basket keeps the dose it is made for and its size, which resistance is "
+                            + "computed from.";
+            case MACHINE ->
+                    "No machine here yet. A machine keeps where its pressure is read, and its valve’s flow once you "
+                            + "have run it.";
             case SCALE -> "No scale here yet. A scale keeps its step, bias and lag, and a log of check weights.";
-            case REFRACTOMETER -> "No refractometer here yet. It keeps its step, repeatability, zero log and calibration; every shot read with it uses them.";
+            case REFRACTOMETER ->
+                    "No refractometer here yet. It keeps its step, repeatability, zero log and calibration; every "
+                            + "shot read with it uses them.";
             case WATER -> "No water here yet. A water keeps its recipe and blank reading.";
-            case SITE -> "No site here yet. A site’s altitude tells where water boils, and the highest sensible set temperature.";
+            case SITE ->
+                    "No site here yet. A site’s altitude tells where water boils, and the highest sensible set "
+                            + "temperature.";
             case RECIPE -> "No recipe yet. Open a shot that worked and choose Promote to recipe.";
-            case STUDY -> "No study here yet. A study keeps its question; shots name the studies they belong to, and their arm.";
+            case STUDY ->
+                    "No study here yet. A study keeps its question; shots name the studies they belong to, and their "
+                            + "arm.";
         });
         teaching.setId("shelf-teaching");
         teaching.getStyleClass().setAll("label", Styles.PROSE);
@@ -266,7 +281,8 @@ public final class ShelfView extends BorderPane {
 
         private void repaint() {
             Theme theme = appearance.themeProperty().get();
-            image.paint((g, pen, width, height) -> ShelfPainter.paint(g, theme, figure, width), Math.floor(getWidth()), figure.height());
+            image.paint((g, pen, width, height) -> ShelfPainter.paint(g, theme, figure, width), Math.floor(getWidth()),
+                    figure.height());
         }
     }
 

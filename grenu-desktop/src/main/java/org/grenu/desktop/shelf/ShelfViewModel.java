@@ -144,7 +144,8 @@ public final class ShelfViewModel implements AutoCloseable {
         while (shelf().find(ShelfKind.BAG, coffee.name() + " bag " + number).isPresent()) {
             number++;
         }
-        return add(ShelfKind.BAG, coffee.name() + " bag " + number, Entries.NONE.with(ShelfField.BAG_COFFEE, coffee.name()));
+        return add(ShelfKind.BAG, coffee.name() + " bag " + number,
+                Entries.NONE.with(ShelfField.BAG_COFFEE, coffee.name()));
     }
 
     private Optional<String> refusedName(ShelfKind sort, String name) {
@@ -176,7 +177,8 @@ public final class ShelfViewModel implements AutoCloseable {
     /** Puts the chosen thing into the bin. */
     void bin() {
         ShelfItem item = chosen.get().item();
-        desk.step(() -> desk.library().bin(Target.ITEM, List.of(item.id()), item.name() + " put into the bin"), step -> { });
+        desk.step(() -> desk.library().bin(Target.ITEM, List.of(item.id()), item.name() + " put into the bin"),
+                step -> {});
     }
 
     /**
@@ -193,7 +195,8 @@ public final class ShelfViewModel implements AutoCloseable {
             throw new RefusedEntry("The day must be a date such as " + LocalDate.now(clock) + ".");
         }
         if (item.newest().since().filter(before -> !before.isBefore(since)).isPresent()) {
-            throw new RefusedEntry("The version before begins on " + item.newest().since().get() + "; this one must begin later.");
+            throw new RefusedEntry(
+                    "The version before begins on " + item.newest().since().get() + "; this one must begin later.");
         }
         wantedVersion = -1;
         desk.onShelf().addVersion(item, since, what.strip());
@@ -211,14 +214,17 @@ public final class ShelfViewModel implements AutoCloseable {
 
     /** {@return an editor for the chosen thing's name} */
     EntryViewModel name() {
-        return new EntryViewModel(chosen, "Name", () -> chosen.get() == null ? "" : chosen.get().item().name(), this::rename);
+        return new EntryViewModel(chosen, "Name", () -> chosen.get() == null ? "" : chosen.get().item().name(),
+                this::rename);
     }
 
     /** {@return what was corrected about the chosen thing} */
     HistoryViewModel history() {
-        return new HistoryViewModel(desk, chosen, key -> chosen.get() == null ? key : chosen.get().item().kind().field(key).map(Field::title).orElse(key),
-                () -> chosen.get() == null ? List.of() : List.of(new HistoryViewModel.Subject(Target.VERSION, chosen.get().version().id()),
-                        new HistoryViewModel.Subject(Target.ITEM, chosen.get().item().id())));
+        return new HistoryViewModel(desk, chosen,
+                key -> chosen.get() == null ? key : chosen.get().item().kind().field(key).map(Field::title).orElse(key),
+                () -> chosen.get() == null ? List.of()
+                        : List.of(new HistoryViewModel.Subject(Target.VERSION, chosen.get().version().id()),
+                                new HistoryViewModel.Subject(Target.ITEM, chosen.get().item().id())));
     }
 
     private String shown(Field field) {
@@ -232,7 +238,8 @@ public final class ShelfViewModel implements AutoCloseable {
         String before = now.version().entries().entry(field).orElse("");
         String after = now.version().entries().with(field, typed).entry(field).orElse("");
         if (!before.equals(after)) {
-            desk.change(field.title() + " of " + now.item().name(), List.of(new Change(Target.VERSION, now.version().id(), field.key(), before, after)), "");
+            desk.change(field.title() + " of " + now.item().name(),
+                    List.of(new Change(Target.VERSION, now.version().id(), field.key(), before, after)), "");
         }
         return !before.equals(after);
     }
@@ -244,7 +251,9 @@ public final class ShelfViewModel implements AutoCloseable {
 
     /** {@return the school of rest that speaks, if one does} */
     Optional<RulePack> restSchool() {
-        return restSchools().stream().filter(pack -> desk.settingsProperty().get().chosenPacks().contains(pack.id())).findFirst();
+        return restSchools().stream()
+                .filter(pack -> desk.settingsProperty().get().chosenPacks().contains(pack.id()))
+                .findFirst();
     }
 
     /** Lets that school of rest speak and no other; empty: none. */
@@ -262,8 +271,12 @@ public final class ShelfViewModel implements AutoCloseable {
         for (ShotSummary shot : desk.shots()) {
             names(shot, sort).forEach(name -> used.merge(name, 1, Integer::sum));
         }
-        return used.entrySet().stream().filter(name -> shelf().find(sort, name.getKey()).isEmpty())
-                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).map(Map.Entry::getKey).toList();
+        return used.entrySet()
+                .stream()
+                .filter(name -> shelf().find(sort, name.getKey()).isEmpty())
+                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private static Set<String> names(ShotSummary shot, ShelfKind sort) {
@@ -278,7 +291,10 @@ public final class ShelfViewModel implements AutoCloseable {
 
     /** {@return the shots that name the thing} */
     List<ShotSummary> shotsWith(ShelfItem item) {
-        return desk.shots().stream().filter(shot -> names(shot, item.kind()).stream().anyMatch(name -> name.equalsIgnoreCase(item.name()))).toList();
+        return desk.shots()
+                .stream()
+                .filter(shot -> names(shot, item.kind()).stream().anyMatch(name -> name.equalsIgnoreCase(item.name())))
+                .toList();
     }
 
     Shelf shelf() {
@@ -300,12 +316,19 @@ public final class ShelfViewModel implements AutoCloseable {
             return;
         }
         List<ShelfItem> shown = shown();
-        ShelfItem item = shown.stream().filter(one -> one.id() == wanted).findFirst().orElse(shown.isEmpty() ? null : shown.get(0));
+        ShelfItem item = shown.stream()
+                .filter(one -> one.id() == wanted)
+                .findFirst()
+                .orElse(shown.isEmpty() ? null : shown.get(0));
         if (item == null) {
             chosen.set(null);
         } else {
             wanted = item.id();
-            ShelfVersion version = item.versions().stream().filter(one -> one.number() == wantedVersion).findFirst().orElse(item.newest());
+            ShelfVersion version = item.versions()
+                    .stream()
+                    .filter(one -> one.number() == wantedVersion)
+                    .findFirst()
+                    .orElse(item.newest());
             chosen.set(new Chosen(item, version));
         }
         draw();
@@ -320,7 +343,12 @@ public final class ShelfViewModel implements AutoCloseable {
         List<ShelfItem> bags = new ArrayList<>(shelf().of(ShelfKind.BAG));
         for (ShelfItem coffee : shelf().of(ShelfKind.COFFEE)) {
             items.add(coffee);
-            List<ShelfItem> own = bags.stream().filter(bag -> bag.entries().text(ShelfField.BAG_COFFEE).filter(coffee.name()::equalsIgnoreCase).isPresent()).toList();
+            List<ShelfItem> own = bags.stream()
+                    .filter(bag -> bag.entries()
+                            .text(ShelfField.BAG_COFFEE)
+                            .filter(coffee.name()::equalsIgnoreCase)
+                            .isPresent())
+                    .toList();
             items.addAll(own);
             bags.removeAll(own);
         }
@@ -337,10 +365,16 @@ public final class ShelfViewModel implements AutoCloseable {
         List<ShelfItem> items = shown();
         Chosen now = chosen.get();
         List<ShotSummary> shots = List.copyOf(desk.shots());
-        Optional<RestWindow> rest = desk.settingsProperty().get().packs().stream().flatMap(pack -> RestWindow.of(pack).stream()).findFirst();
+        Optional<RestWindow> rest = desk.settingsProperty()
+                .get()
+                .packs()
+                .stream()
+                .flatMap(pack -> RestWindow.of(pack).stream())
+                .findFirst();
         LocalDate today = LocalDate.now(clock);
         worker.run(() -> {
-            ShelfFigures figures = new ShelfFigures(shots.stream().map(shot -> new ShelfShot(shot.number(), shot.sheet())).toList(), rest, today);
+            ShelfFigures figures = new ShelfFigures(
+                    shots.stream().map(shot -> new ShelfShot(shot.number(), shot.sheet())).toList(), rest, today);
             List<ShelfCard> drawn = new ArrayList<>();
             for (ShelfItem item : items) {
                 ShelfVersion version = now != null && now.item().id() == item.id() ? now.version() : item.newest();

@@ -35,7 +35,8 @@ public final class StudyViewModel {
         return Bindings.createStringBinding(() -> {
             List<ShotSummary> shown = rack.shown();
             long in = shown.stream().filter(shot -> shot.sheet().studies().contains(study())).count();
-            return "Of the " + (shown.size() == 1 ? "1 shot" : shown.size() + " shots") + " in the rack " + in + (in == 1 ? " is" : " are") + " in this study.";
+            return "Of the " + (shown.size() == 1 ? "1 shot" : shown.size() + " shots") + " in the rack " + in
+                    + (in == 1 ? " is" : " are") + " in this study.";
         }, rack.rows(), desk.shots(), shelf.chosenProperty());
     }
 
@@ -45,7 +46,11 @@ public final class StudyViewModel {
         List<String> arms = new ArrayList<>();
         if (chosen != null && chosen.item().kind() == ShelfKind.STUDY) {
             arms.addAll(chosen.version().entries().rows(ShelfField.ARMS).stream().map(Row::text).toList());
-            desk.shots().forEach(shot -> shot.sheet().armIn(study()).filter(arm -> shot.sheet().studies().contains(study()) && !arms.contains(arm)).ifPresent(arms::add));
+            desk.shots()
+                    .forEach(shot -> shot.sheet()
+                            .armIn(study())
+                            .filter(arm -> shot.sheet().studies().contains(study()) && !arms.contains(arm))
+                            .ifPresent(arms::add));
         }
         return arms;
     }
@@ -57,7 +62,8 @@ public final class StudyViewModel {
      * @throws org.grenu.core.entry.RefusedEntry if the arm's name is not possible; nothing is changed
      */
     void take(String arm) {
-        change("Into the study " + study(), shot -> StudyMembership.join(shot.recorded(), study(), Optional.of(arm).filter(name -> !name.isBlank())));
+        change("Into the study " + study(), shot -> StudyMembership.join(shot.recorded(), study(),
+                Optional.of(arm).filter(name -> !name.isBlank())));
     }
 
     /** Takes the rack's shots out of the study. */

@@ -47,9 +47,14 @@ final class ThingSection extends Section {
 
     private Node versions(ShelfItem item) {
         List<Integer> numbers = item.versions().stream().map(ShelfVersion::number).toList();
-        var choice = Choices.of("shelf-version", "Version", numbers, model.chosenProperty().get().version().number(), number -> item.versions().stream()
-                .filter(version -> version.number() == number).findFirst()
-                .map(version -> version.label() + version.since().map(day -> " · since " + day).orElse("")).orElse(""), model::chooseVersion);
+        var choice = Choices.of("shelf-version", "Version", numbers, model.chosenProperty().get().version().number(),
+                number -> item.versions()
+                        .stream()
+                        .filter(version -> version.number() == number)
+                        .findFirst()
+                        .map(version -> version.label() + version.since().map(day -> " · since " + day).orElse(""))
+                        .orElse(""),
+                model::chooseVersion);
         choice.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(choice, Priority.ALWAYS);
         Button parts = new Button("Parts changed…");

@@ -31,15 +31,21 @@ final class TranslationSection extends Section {
         this.model = model;
         remark().setText("translated through flow");
         result.setId("translation");
-        getChildren().add(new RowsEntry(model.entry(ShelfField.VALVE_SCHEDULE), ShelfField.VALVE_SCHEDULE, "valve-schedule"));
-        List<ShelfItem> others = model.shelf().of(ShelfKind.MACHINE).stream().filter(machine -> machine.id() != model.chosenProperty().get().item().id()
-                && Calibrations.valve(machine.entries()).isPresent()).toList();
+        getChildren().add(
+                new RowsEntry(model.entry(ShelfField.VALVE_SCHEDULE), ShelfField.VALVE_SCHEDULE, "valve-schedule"));
+        List<ShelfItem> others = model.shelf()
+                .of(ShelfKind.MACHINE)
+                .stream()
+                .filter(machine -> machine.id() != model.chosenProperty().get().item().id()
+                        && Calibrations.valve(machine.entries()).isPresent())
+                .toList();
         if (!others.isEmpty()) {
             other = others.get(0);
-            getChildren().add(Choices.of("translate-to", "Machine to translate to", others, other, machine -> "On " + machine.name(), machine -> {
-                other = machine;
-                show();
-            }));
+            getChildren().add(Choices.of("translate-to", "Machine to translate to", others, other,
+                    machine -> "On " + machine.name(), machine -> {
+                        other = machine;
+                        show();
+                    }));
         }
         getChildren().add(result);
         model.chosenProperty().addListener((o, was, is) -> show());
@@ -49,14 +55,16 @@ final class TranslationSection extends Section {
     private void show() {
         result.getChildren().clear();
         Chosen chosen = model.chosenProperty().get();
-        Optional<ValveCalibration> here = chosen == null ? Optional.empty() : Calibrations.valve(chosen.version().entries());
+        Optional<ValveCalibration> here = chosen == null ? Optional.empty()
+                : Calibrations.valve(chosen.version().entries());
         if (here.isEmpty() || other == null) {
             say(here.isEmpty() ? "Run this machine’s valve at two positions or more to translate its schedule."
                     : "No other machine’s valve has been run yet.");
             return;
         }
         ValveCalibration there = Calibrations.valve(other.entries()).orElseThrow();
-        List<ValveSchedule.Translated> steps = Calibrations.schedule(chosen.version().entries()).translate(here.get(), there);
+        List<ValveSchedule.Translated> steps = Calibrations.schedule(chosen.version().entries())
+                .translate(here.get(), there);
         if (steps.isEmpty()) {
             say("Enter from when on the valve stands where.");
             return;
@@ -69,9 +77,13 @@ final class TranslationSection extends Section {
         for (int i = 0; i < steps.size(); i++) {
             ValveSchedule.Translated step = steps.get(i);
             beyond |= step.opening().isEmpty();
-            String position = step.opening().map(OpeningText::of).orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
-            Label[] cells = {new Label(DecimalText.exact(step.from().seconds())), new Label(DecimalText.exact(step.from().position())),
-                new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")), new Label(position)};
+            String position = step.opening()
+                    .map(OpeningText::of)
+                    .orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
+            Label[] cells = {new Label(DecimalText.exact(step.from().seconds())),
+                    new Label(DecimalText.exact(step.from().position())),
+                    new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")),
+                    new Label(position)};
             if (step.opening().isEmpty()) {
                 cells[3].getStyleClass().add(Styles.REFUSAL);
             }
@@ -82,9 +94,11 @@ final class TranslationSection extends Section {
         }
         result.getChildren().add(grid);
         if (beyond) {
-            say(other.name() + " gives " + Reported.fixed(there.least(), 2) + " to " + Reported.fixed(there.largest(), 2) + " g/s; what lies beyond cannot be translated.");
+            say(other.name() + " gives " + Reported.fixed(there.least(), 2) + " to "
+                    + Reported.fixed(there.largest(), 2) + " g/s; what lies beyond cannot be translated.");
         }
-        say("In brackets: positions that the calibrations’ uncertainty leaves open (k = 2). Free flow: a puck lets far less through.");
+        say("In brackets: positions that the calibrations’ uncertainty leaves open (k = 2). Free flow: a puck lets "
+                + "far less through.");
     }
 
     private static Label head(String text) {

@@ -38,8 +38,10 @@ final class ValveSection extends Section {
         this.model = model;
         runs = model.entry(ShelfField.VALVE_RUNS);
         remark().setText("free flow, open group");
-        Label caution = new Label("Hot water and steam scald: catch the water in a deep jug, keep hands clear, and never open a machine under "
-                + "pressure. Pump pressure and mains parts are for a qualified technician and local codes.");
+        Label caution = new Label(
+                "Hot water and steam scald: catch the water in a deep jug, keep hands clear, and never open a "
+                        + "machine under "
+                        + "pressure. Pump pressure and mains parts are for a qualified technician and local codes.");
         caution.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
         caution.setWrapText(true);
         next.setId("valve-next");
@@ -62,7 +64,8 @@ final class ValveSection extends Section {
         refusal.textProperty().bind(runs.refusalProperty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         Label all = word("All runs");
-        getChildren().addAll(caution, next, line, refusal, all, new RowsEntry(model.entry(ShelfField.VALVE_RUNS), ShelfField.VALVE_RUNS, "valve-runs"));
+        getChildren().addAll(caution, next, line, refusal, all,
+                new RowsEntry(model.entry(ShelfField.VALVE_RUNS), ShelfField.VALVE_RUNS, "valve-runs"));
         getChildren().add(inverse());
         runs.shownProperty().addListener((o, was, is) -> lead());
         lead();
@@ -77,8 +80,10 @@ final class ValveSection extends Section {
         Label opening = new Label();
         opening.setId("valve-opening");
         opening.setWrapText(true);
-        opening.textProperty().bind(Bindings.createStringBinding(() -> model.chosenProperty().get() == null ? ""
-                : OpeningText.forFlow(model.chosenProperty().get().version().entries(), flow.getText()), flow.textProperty(), model.chosenProperty()));
+        opening.textProperty()
+                .bind(Bindings.createStringBinding(() -> model.chosenProperty().get() == null ? ""
+                        : OpeningText.forFlow(model.chosenProperty().get().version().entries(), flow.getText()),
+                        flow.textProperty(), model.chosenProperty()));
         HBox line = new HBox(6, word("Set for"), flow, word("g/s:"), opening);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
@@ -97,17 +102,21 @@ final class ValveSection extends Section {
     /** What to do next: the position that was run least, or enough. */
     private void lead() {
         Map<Double, Integer> counts = new TreeMap<>();
-        List<Row> rows = model.chosenProperty().get() == null ? List.of() : model.chosenProperty().get().version().entries().rows(ShelfField.VALVE_RUNS);
+        List<Row> rows = model.chosenProperty().get() == null ? List.of()
+                : model.chosenProperty().get().version().entries().rows(ShelfField.VALVE_RUNS);
         rows.forEach(row -> counts.merge(row.needed(0), 1, Integer::sum));
         Map.Entry<Double, Integer> least = counts.entrySet().stream().min(Map.Entry.comparingByValue()).orElse(null);
         if (counts.size() < 2) {
-            next.setText("Set the valve to its first position without a portafilter, run " + seconds.getText() + " s into a jug on the scale, and enter what it weighs. "
+            next.setText("Set the valve to its first position without a portafilter, run " + seconds.getText()
+                    + " s into a jug on the scale, and enter what it weighs. "
                     + "Begin with both ends, then fill the steps between.");
         } else if (least.getValue() < REPEATS) {
-            next.setText("Next: position " + DecimalText.exact(least.getKey()) + " again, run " + (least.getValue() + 1) + " of " + REPEATS + ", or a new position. "
+            next.setText("Next: position " + DecimalText.exact(least.getKey()) + " again, run " + (least.getValue() + 1)
+                    + " of " + REPEATS + ", or a new position. "
                     + "Repeats tell how sure the curve is.");
         } else {
-            next.setText("Every position has " + REPEATS + " runs. Another position where the curve is steep tells most.");
+            next.setText(
+                    "Every position has " + REPEATS + " runs. Another position where the curve is steep tells most.");
         }
     }
 

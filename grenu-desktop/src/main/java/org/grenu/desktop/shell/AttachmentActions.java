@@ -23,7 +23,8 @@ public record AttachmentActions(StudyDesk desk) {
             return;
         }
         if (desk.openProperty().get() == null) {
-            desk.noticeProperty().set(Notice.failed("A photo needs an open shot to belong to. Import or open one first."));
+            desk.noticeProperty()
+                    .set(Notice.failed("A photo needs an open shot to belong to. Import or open one first."));
             return;
         }
         long shot = desk.openProperty().get().summary().id();
@@ -36,11 +37,13 @@ public record AttachmentActions(StudyDesk desk) {
     private static byte[] bytes(Path file) {
         try {
             if (Files.size(file) > LARGEST) {
-                throw new LibraryException(file.getFileName() + " is larger than 32 MB. Make it smaller, or keep it beside the library and note where.");
+                throw new LibraryException(file.getFileName()
+                        + " is larger than 32 MB. Make it smaller, or keep it beside the library and note where.");
             }
             return BoundedFile.bytes(file);
         } catch (IOException unreadable) {
-            throw new LibraryException(file + " cannot be read (" + unreadable.getMessage() + "). Check the path.", unreadable);
+            throw new LibraryException(file + " cannot be read (" + unreadable.getMessage() + "). Check the path.",
+                    unreadable);
         }
     }
 
@@ -49,7 +52,9 @@ public record AttachmentActions(StudyDesk desk) {
         desk.background().run(() -> {
             AtomicFile.replace(target, desk.library().attachmentBytes(attachment.id()));
             return target;
-        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
-                Notice.failed(target + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()
+                .set(
+                        Notice.failed(target + " could not be written (" + failure.getMessage()
+                                + "). Choose another place.")));
     }
 }

@@ -25,9 +25,12 @@ import org.grenu.desktop.strength.SeriesViewModel;
 import org.grenu.app.OpenLibrary;
 
 /** The desk and the view-models around it, put together once per window. */
-public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked, FoundInShots found, RackViewModel rack,
-                    ReadViewModel read, NotebookViewModel notebook, LedgerViewModel ledger, CompareViewModel compare, ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
-                    ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes, StudyViewModel studies) implements AutoCloseable {
+public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked,
+        FoundInShots found, RackViewModel rack,
+        ReadViewModel read, NotebookViewModel notebook, LedgerViewModel ledger, CompareViewModel compare,
+        ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
+        ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes,
+        StudyViewModel studies) implements AutoCloseable {
 
     /** {@return a bench on that library} */
     public static Bench on(OpenLibrary library, Executor interfaceThread) {
@@ -48,9 +51,14 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
         FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
         RackViewModel rack = new RackViewModel(desk, found);
-        return new Bench(desk, appearance, workspace, picked, found, rack, read, new NotebookViewModel(desk, new ShotsByHand(desk, Clock.systemDefaultZone())), new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
-                compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing, new MappingViewModel(desk, importing, interfaceThread), new ExportActions(desk, read, appearance, interfaceThread),
-                new CompareExports(desk, compare, appearance, interfaceThread), new LibraryActions(desk, interfaceThread),
+        return new Bench(desk, appearance, workspace, picked, found, rack, read,
+                new NotebookViewModel(desk, new ShotsByHand(desk, Clock.systemDefaultZone())),
+                new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
+                compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing,
+                new MappingViewModel(desk, importing, interfaceThread),
+                new ExportActions(desk, read, appearance, interfaceThread),
+                new CompareExports(desk, compare, appearance, interfaceThread),
+                new LibraryActions(desk, interfaceThread),
                 new RecipeViewModel(desk, Clock.systemDefaultZone()), new StudyViewModel(desk, shelf, rack));
     }
 

@@ -55,61 +55,100 @@ final class BenchActions {
 
     static Actions of(Bench bench, FileRequests files, Reach reach) {
         BenchActions all = new BenchActions(bench, files, reach);
-        return new Actions(List.of(new Actions.Group("Go", all.go()), new Actions.Group("Shots", all.shots()), new Actions.Group(SAVE, all.save()),
-                new Actions.Group(SAVE_COMPARISON, all.saveComparison()), new Actions.Group(LIBRARY, all.library()), new Actions.Group("Window", all.window())));
+        return new Actions(List.of(new Actions.Group("Go", all.go()), new Actions.Group("Shots", all.shots()),
+                new Actions.Group(SAVE, all.save()),
+                new Actions.Group(SAVE_COMPARISON, all.saveComparison()), new Actions.Group(LIBRARY, all.library()),
+                new Actions.Group("Window", all.window())));
     }
 
     private List<Action> go() {
         List<Action> go = new ArrayList<>();
-        go.add(Action.of("find-or-do", "Find or do…", "Find any shot, thing or setting, or say what to do", reach::findOrDo).on("Shortcut+K"));
+        go.add(Action
+                .of("find-or-do", "Find or do…", "Find any shot, thing or setting, or say what to do", reach::findOrDo)
+                .on("Shortcut+K"));
         for (Workspace place : Workspace.values()) {
-            go.add(Action.of("workspace-" + place.name().toLowerCase(Locale.ROOT), place.title(), place.meaning(), () -> bench.workspace().set(place))
+            go.add(Action
+                    .of("workspace-" + place.name().toLowerCase(Locale.ROOT), place.title(), place.meaning(),
+                            () -> bench.workspace().set(place))
                     .on("Shortcut+" + (place.ordinal() + 1)));
         }
-        go.add(Action.of("go-filter", "Filter the rack", "Show the shots that fit what is typed", reach::filter).on("Shortcut+F"));
+        go.add(Action.of("go-filter", "Filter the rack", "Show the shots that fit what is typed", reach::filter)
+                .on("Shortcut+F"));
         return go;
     }
 
     private List<Action> shots() {
         return List.of(
-                Action.of("new-shot", "New shot", "Write down a shot without a log; a log may come later", this::newShot).on("Shortcut+N"),
-                Action.of("import", "Import…", "Import shot logs, or drop files on the window", files::importShots).on("Shortcut+O"),
-                Action.of("map-log", "Map a log…", "Say what the columns of any log mean, and import its shots", files::mapLog).on("Shortcut+M"),
-                Action.of("give-log-to-open", "Give the open shot a log…", "The shot keeps what is written down and takes the curves of a file", files::giveLog)
+                Action.of("new-shot", "New shot", "Write down a shot without a log; a log may come later",
+                        this::newShot).on("Shortcut+N"),
+                Action.of("import", "Import…", "Import shot logs, or drop files on the window", files::importShots)
+                        .on("Shortcut+O"),
+                Action.of("map-log", "Map a log…", "Say what the columns of any log mean, and import its shots",
+                        files::mapLog).on("Shortcut+M"),
+                Action.of("give-log-to-open", "Give the open shot a log…",
+                        "The shot keeps what is written down and takes the curves of a file", files::giveLog)
                         .unless(this::whyNoLog),
-                Action.of("take-readings", "Take strength readings", "Be led through a series of refractometer readings", this::takeReadings).on("Shortcut+T").unless(openShot()),
-                Action.of("copy-previous", "Copy from previous shot", "Fill what is unknown with what was set up for the shot before", bench.ledger()::takeOver)
-                        .on("Shortcut+L").unless(openShot()),
-                Action.of("fill-in", "Next unknown entry", "Put the caret where the next thing is unknown", this::fillIn).on("Shortcut+R").unless(openShot()),
-                Action.of("edit-shown", "Edit all shots shown…", "Change one entry of every shot that the rack shows", reach::editShown).on("Shortcut+E").unless(someShots()),
-                Action.of("bin-open", "Put the open shot into the bin", "It counts nowhere from then on, and can be taken out again",
-                        () -> bench.desk().bin(List.of(bench.desk().openProperty().get().summary()))).unless(openShot()),
-                Action.of("undo", "Undo", "Take the last step back, whatever it was", bench.desk()::undo).on("Shortcut+Z")
-                        .unless(unless(() -> bench.desk().editDepthProperty().get().undoable() == 0, "Nothing was changed in this library.")),
-                Action.of("redo", "Redo", "Make the step again that was undone last", bench.desk()::redo).on("Shortcut+Shift+Z", "Shortcut+Y")
-                        .unless(unless(() -> bench.desk().editDepthProperty().get().redoable() == 0, "Nothing was undone.")));
+                Action.of("take-readings", "Take strength readings",
+                        "Be led through a series of refractometer readings", this::takeReadings)
+                        .on("Shortcut+T")
+                        .unless(openShot()),
+                Action.of("copy-previous", "Copy from previous shot",
+                        "Fill what is unknown with what was set up for the shot before", bench.ledger()::takeOver)
+                        .on("Shortcut+L")
+                        .unless(openShot()),
+                Action.of("fill-in", "Next unknown entry", "Put the caret where the next thing is unknown",
+                        this::fillIn).on("Shortcut+R").unless(openShot()),
+                Action.of("edit-shown", "Edit all shots shown…", "Change one entry of every shot that the rack shows",
+                        reach::editShown).on("Shortcut+E").unless(someShots()),
+                Action.of("bin-open", "Put the open shot into the bin",
+                        "It counts nowhere from then on, and can be taken out again",
+                        () -> bench.desk().bin(List.of(bench.desk().openProperty().get().summary())))
+                        .unless(openShot()),
+                Action.of("undo", "Undo", "Take the last step back, whatever it was", bench.desk()::undo)
+                        .on("Shortcut+Z")
+                        .unless(unless(() -> bench.desk().editDepthProperty().get().undoable() == 0,
+                                "Nothing was changed in this library.")),
+                Action.of("redo", "Redo", "Make the step again that was undone last", bench.desk()::redo)
+                        .on("Shortcut+Shift+Z", "Shortcut+Y")
+                        .unless(unless(() -> bench.desk().editDepthProperty().get().redoable() == 0,
+                                "Nothing was undone.")));
     }
 
     private List<Action> save() {
-        return Stream.of(ShotExport.values()).map(kind -> Action.of("export-" + kind.name().toLowerCase(Locale.ROOT), kind.title(), kind == ShotExport.STUDY_TABLE ? "Export the study" : "Export the open shot", () -> files.save(kind))
-                .unless(kind == ShotExport.STUDY_TABLE ? someShots() : openShot())).toList();
+        return Stream.of(ShotExport.values())
+                .map(kind -> Action
+                        .of("export-" + kind.name().toLowerCase(Locale.ROOT), kind.title(),
+                                kind == ShotExport.STUDY_TABLE ? "Export the study" : "Export the open shot",
+                                () -> files.save(kind))
+                        .unless(kind == ShotExport.STUDY_TABLE ? someShots() : openShot()))
+                .toList();
     }
 
     private List<Action> saveComparison() {
-        return Stream.of(ComparisonExport.values()).map(kind -> Action.of("compare-export-" + kind.name().toLowerCase(Locale.ROOT), kind.title(),
-                "Export what was compared", () -> files.save(kind))
-                .unless(unless(() -> bench.compare().answeredProperty().get() == null, "Nothing was compared yet: pick shots in Compare."))).toList();
+        return Stream.of(ComparisonExport.values())
+                .map(kind -> Action.of("compare-export-" + kind.name().toLowerCase(Locale.ROOT), kind.title(),
+                        "Export what was compared", () -> files.save(kind))
+                        .unless(unless(() -> bench.compare().answeredProperty().get() == null,
+                                "Nothing was compared yet: pick shots in Compare.")))
+                .toList();
     }
 
     private List<Action> library() {
         return List.of(
-                Action.of("library-export", "Save all as a data package…", "Export all shots and the shelf as open tables", files::savePackage).unless(someShots()),
-                Action.of("library-export-shown", "Save the shots shown as a data package…", "Export the shots that the rack shows, and the shelf", files::savePackageOfShown).unless(someShots()),
-                Action.of("library-workbook", "Save all for spreadsheets…", "Export all shots and the shelf as a workbook", files::saveWorkbook).unless(someShots()),
-                Action.of("library-merge", "Take in a package or another library…", "Each shot is taken once", files::merge),
-                Action.of("library-join", "Join a table to the shots…", "Enter what a table says of shots, after a look at it", files::join).unless(someShots()),
+                Action.of("library-export", "Save all as a data package…",
+                        "Export all shots and the shelf as open tables", files::savePackage).unless(someShots()),
+                Action.of("library-export-shown", "Save the shots shown as a data package…",
+                        "Export the shots that the rack shows, and the shelf", files::savePackageOfShown)
+                        .unless(someShots()),
+                Action.of("library-workbook", "Save all for spreadsheets…",
+                        "Export all shots and the shelf as a workbook", files::saveWorkbook).unless(someShots()),
+                Action.of("library-merge", "Take in a package or another library…", "Each shot is taken once",
+                        files::merge),
+                Action.of("library-join", "Join a table to the shots…",
+                        "Enter what a table says of shots, after a look at it", files::join).unless(someShots()),
                 Action.of("library-backup", "Back up…", "A copy that is read back and compared", files::backUp),
-                Action.of("library-restore", "Restore a backup…", "The library as it is now is kept beside it", files::restore),
+                Action.of("library-restore", "Restore a backup…", "The library as it is now is kept beside it",
+                        files::restore),
                 Action.of("library-bin", "Bin…", "What was put away, to take out again", reach::bin));
     }
 

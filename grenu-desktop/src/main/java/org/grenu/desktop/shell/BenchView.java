@@ -77,8 +77,10 @@ public final class BenchView extends StackPane {
         files = new FileRequests(bench, dialogs, joining);
         actions = BenchActions.of(bench, files, reach());
         finding = new FindOrDoViewModel(new Findables(bench, actions).sources());
-        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(), rackActions());
-        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(), files::giveLog, new RecipeMenu(bench), exportMenu());
+        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(),
+                rackActions());
+        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(),
+                files::giveLog, new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         CompareView compare = new CompareView(bench.compare(), bench.appearance(), compareExportMenu());
@@ -146,7 +148,10 @@ public final class BenchView extends StackPane {
 
     private Node emptyState() {
         EmptyState empty = new EmptyState(actions.get("import"), actions.get("new-shot"), this::loadDemo);
-        empty.visibleProperty().bind(Bindings.isEmpty(bench.desk().shots()).and(bench.desk().loadedProperty()).and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
+        empty.visibleProperty()
+                .bind(Bindings.isEmpty(bench.desk().shots())
+                        .and(bench.desk().loadedProperty())
+                        .and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
         return empty;
     }
 
@@ -186,7 +191,8 @@ public final class BenchView extends StackPane {
 
     private MenuButton exportMenu() {
         List<Action> save = actions.of(BenchActions.SAVE);
-        MenuButton menu = new ActionMenu("export", "Export", List.of(save.subList(0, 3), save.subList(3, 6), save.subList(6, save.size())));
+        MenuButton menu = new ActionMenu("export", "Export",
+                List.of(save.subList(0, 3), save.subList(3, 6), save.subList(6, save.size())));
         menu.disableProperty().bind(bench.desk().openProperty().isNull());
         return menu;
     }
@@ -199,7 +205,8 @@ public final class BenchView extends StackPane {
 
     private MenuButton libraryMenu() {
         List<Action> library = actions.of(BenchActions.LIBRARY);
-        return new ActionMenu("library-menu", "Library", List.of(library.subList(0, 3), library.subList(3, 5), library.subList(5, 7), library.subList(7, library.size())));
+        return new ActionMenu("library-menu", "Library", List.of(library.subList(0, 3), library.subList(3, 5),
+                library.subList(5, 7), library.subList(7, library.size())));
     }
 
     private RackActions rackActions() {
@@ -256,7 +263,9 @@ public final class BenchView extends StackPane {
         boolean files = event.getDragboard().hasFiles();
         if (files) {
             List<Path> paths = event.getDragboard().getFiles().stream().map(File::toPath).toList();
-            List<Path> photos = paths.stream().filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO)).toList();
+            List<Path> photos = paths.stream()
+                    .filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO))
+                    .toList();
             List<Path> logs = paths.stream().filter(path -> !photos.contains(path)).toList();
             attachments.attach(photos);
             if (!logs.isEmpty()) {

@@ -42,11 +42,14 @@ public final class CompareExports implements AutoCloseable {
         TreatmentScale scale = appearance.scale().get();
         List<ShotSummary> all = List.copyOf(desk.shots());
         worker.run(() -> {
-            AtomicFile.replace(file, wanted.of(new ComparisonExport.Subject(answered.comparison(), answered.sheet(scale),
-                    () -> logged(answered.comparison(), all))));
+            AtomicFile.replace(file,
+                    wanted.of(new ComparisonExport.Subject(answered.comparison(), answered.sheet(scale),
+                            () -> logged(answered.comparison(), all))));
             return file;
-        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
-                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()
+                .set(
+                        Notice.failed(
+                                file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
     private Map<String, Shot> logged(Comparison comparison, List<ShotSummary> all) {

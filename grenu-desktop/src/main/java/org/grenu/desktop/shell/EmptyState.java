@@ -16,9 +16,12 @@ final class EmptyState extends VBox {
         setAlignment(Pos.CENTER);
         Label title = new Label("No shots yet");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
-        Label words = new Label("Bring the logs of your shots: CSV, TSV or JSON with time and any of pressure, flow, cup mass and temperature. "
-                + "Drop the files anywhere on this window. A shot without a log can be written down by hand. Enter dose and strength readings, "
-                + "and Grenu gives the extraction yield with its uncertainty.");
+        Label words = new Label(
+                "Bring the logs of your shots: CSV, TSV or JSON with time and any of pressure, flow, cup mass and "
+                        + "temperature. "
+                        + "Drop the files anywhere on this window. A shot without a log can be written down by hand. "
+                        + "Enter dose and strength readings, "
+                        + "and Grenu gives the extraction yield with its uncertainty.");
         words.getStyleClass().add(Styles.PROSE);
         words.setWrapText(true);
         words.setMaxWidth(430);

@@ -59,8 +59,10 @@ public final class ExportActions implements AutoCloseable {
         worker.run(() -> {
             AtomicFile.replace(file, content.call());
             return file;
-        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty().set(
-                Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
+        }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()
+                .set(
+                        Notice.failed(
+                                file + " could not be written (" + failure.getMessage() + "). Choose another place.")));
     }
 
     @Override
@@ -71,9 +73,14 @@ public final class ExportActions implements AutoCloseable {
     /** Paper is light: figures are saved in the light theme, whatever the window wears. */
     private ReadSheet sheet(OpenShot open) {
         Color treatment = appearance.scale().get().color(open.summary().sheet(), Theme.LIGHT);
-        String yield = open.measures().masses().brew().map(Brew::asDosed)
-                .map(y -> "EY " + Reported.of(y.percent()).text() + " % as dosed, k = 2").orElse("EY unknown");
-        return new ReadSheet(read.title(), read.recipe() + "   " + yield, read.figureProperty().get(), read.viewProperty().get(),
+        String yield = open.measures()
+                .masses()
+                .brew()
+                .map(Brew::asDosed)
+                .map(y -> "EY " + Reported.of(y.percent()).text() + " % as dosed, k = 2")
+                .orElse("EY unknown");
+        return new ReadSheet(read.title(), read.recipe() + "   " + yield, read.figureProperty().get(),
+                read.viewProperty().get(),
                 new StripPainter.Inks(treatment, Theme.LIGHT.color("slate")));
     }
 }

@@ -24,7 +24,9 @@ public interface FileDialogs {
             public List<Path> filesToOpen(FilesWanted wanted) {
                 FileChooser chooser = new FileChooser();
                 chooser.setTitle(wanted.title());
-                chooser.getExtensionFilters().addAll(new ExtensionFilter(wanted.kind(), wanted.patterns()), new ExtensionFilter("All files", "*"));
+                chooser.getExtensionFilters()
+                        .addAll(new ExtensionFilter(wanted.kind(), wanted.patterns()),
+                                new ExtensionFilter("All files", "*"));
                 if (!wanted.several()) {
                     return Optional.ofNullable(chooser.showOpenDialog(window)).map(File::toPath).stream().toList();
                 }

@@ -27,28 +27,44 @@ record Findables(Bench bench, Actions actions) {
     }
 
     private Stream<Hit> doing() {
-        return actions.groups().stream().flatMap(group -> group.actions().stream()).filter(action -> !action.id().equals("find-or-do"))
-                .map(action -> new Hit("Do", action.label(), action.meaning(), action.keyText(), action.whyNot().get(), action.run()));
+        return actions.groups()
+                .stream()
+                .flatMap(group -> group.actions().stream())
+                .filter(action -> !action.id().equals("find-or-do"))
+                .map(action -> new Hit("Do", action.label(), action.meaning(), action.keyText(), action.whyNot().get(),
+                        action.run()));
     }
 
     private Stream<Hit> shots() {
-        return ShotOrder.newestFirst(bench.desk().shots()).stream().map(shot -> new Hit("Shot", "Shot " + shot.number(), beside(shot), () -> {
-            bench.workspace().set(Workspace.READ);
-            bench.desk().select(shot.id());
-        }));
+        return ShotOrder.newestFirst(bench.desk().shots())
+                .stream()
+                .map(shot -> new Hit("Shot", "Shot " + shot.number(), beside(shot), () -> {
+                    bench.workspace().set(Workspace.READ);
+                    bench.desk().select(shot.id());
+                }));
     }
 
     private static String beside(ShotSummary shot) {
         Stream<String> day = shot.sheet().pulledAt().map(DAY::format).stream();
-        Stream<String> entries = Stream.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.NOTE).flatMap(field -> shot.sheet().text(field).stream());
-        return Stream.concat(day, Stream.concat(entries, shot.sheet().entry(SheetField.GRIND).map(grind -> "grind " + grind).stream())).collect(Collectors.joining(" · "));
+        Stream<String> entries = Stream.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.NOTE)
+                .flatMap(field -> shot.sheet().text(field).stream());
+        return Stream
+                .concat(day,
+                        Stream.concat(entries,
+                                shot.sheet().entry(SheetField.GRIND).map(grind -> "grind " + grind).stream()))
+                .collect(Collectors.joining(" · "));
     }
 
     private Stream<Hit> shelf() {
-        return bench.desk().shelfProperty().get().items().stream().map(item -> new Hit(kind(item), item.name(), "", () -> {
-            bench.workspace().set(Workspace.SHELF);
-            bench.shelf().choose(item);
-        }));
+        return bench.desk()
+                .shelfProperty()
+                .get()
+                .items()
+                .stream()
+                .map(item -> new Hit(kind(item), item.name(), "", () -> {
+                    bench.workspace().set(Workspace.SHELF);
+                    bench.shelf().choose(item);
+                }));
     }
 
     private static String kind(ShelfItem item) {
@@ -58,11 +74,14 @@ record Findables(Bench bench, Actions actions) {
 
     private Stream<Hit> settings() {
         StudySettings now = bench.desk().settingsProperty().get();
-        Stream<Hit> times = Stream.of(TimeConvention.values()).map(convention -> new Hit("Setting", "Times: " + convention.title(),
-                convention == now.convention() ? "as it is" : "", () -> bench.desk().choose(now.with(convention))));
+        Stream<Hit> times = Stream.of(TimeConvention.values())
+                .map(convention -> new Hit("Setting", "Times: " + convention.title(),
+                        convention == now.convention() ? "as it is" : "",
+                        () -> bench.desk().choose(now.with(convention))));
         Stream<Hit> schools = ShippedPacks.all().stream().map(pack -> {
             boolean speaks = now.chosenPacks().contains(pack.id());
-            return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak", () -> bench.desk().choose(now.with(pack, !speaks)));
+            return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak",
+                    () -> bench.desk().choose(now.with(pack, !speaks)));
         });
         return Stream.concat(times, schools);
     }

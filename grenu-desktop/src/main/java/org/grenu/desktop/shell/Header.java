@@ -50,9 +50,15 @@ final class Header extends HBox {
     }
 
     private void describe(StudyDesk desk) {
-        List<String> studies = desk.shots().stream().flatMap(shot -> shot.sheet().studies().stream()).distinct().toList();
-        boolean simulated = !desk.shots().isEmpty() && desk.shots().stream().allMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
-        String first = studies.isEmpty() ? "" : studies.get(0) + (studies.size() > 1 ? " and " + (studies.size() - 1) + " more" : "");
+        List<String> studies = desk.shots()
+                .stream()
+                .flatMap(shot -> shot.sheet().studies().stream())
+                .distinct()
+                .toList();
+        boolean simulated = !desk.shots().isEmpty()
+                && desk.shots().stream().allMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
+        String first = studies.isEmpty() ? ""
+                : studies.get(0) + (studies.size() > 1 ? " and " + (studies.size() - 1) + " more" : "");
         study.setText((simulated ? "Basalt Room / " : "") + first + (simulated ? "  (simulated)" : ""));
         study.setTooltip(studies.isEmpty() ? null : new Tooltip(String.join("\n", studies)));
     }

@@ -11,7 +11,8 @@ final class KeyTable {
 
     /** Keys that mean something at one place only, where no action stands behind them. */
     private static final List<String[]> PLACES = List.of(
-            new String[] {"in the rack", "↑ ↓ Page Up Page Down Home End", "walk through the shots, outside of texts everywhere in Read"},
+            new String[] {"in the rack", "↑ ↓ Page Up Page Down Home End",
+                    "walk through the shots, outside of texts everywhere in Read"},
             new String[] {"in the rack", "Delete", "put the shot into the bin"},
             new String[] {"in the rack", "Space", "pick the shot for comparing, or put it back (in Compare)"},
             new String[] {"in Read", "← →, with Shift", "move the hairline by 0.1 s, by 1 s"},
@@ -39,14 +40,23 @@ final class KeyTable {
                 | key | does |
                 |---|---|
                 """);
-        actions.all().filter(action -> !action.keys().isEmpty())
-                .forEach(action -> page.append("| ").append(keys(action)).append(" | ").append(action.meaning()).append(" |\n"));
+        actions.all()
+                .filter(action -> !action.keys().isEmpty())
+                .forEach(action -> page.append("| ")
+                        .append(keys(action))
+                        .append(" | ")
+                        .append(action.meaning())
+                        .append(" |\n"));
         page.append("\n| where | key | does |\n|---|---|---|\n");
         PLACES.forEach(place -> page.append("| ").append(String.join(" | ", place)).append(" |\n"));
         return page.toString();
     }
 
     private static String keys(Action action) {
-        return action.keys().stream().map(KeyCombination::getDisplayText).map(text -> text.replace("+", " ")).collect(Collectors.joining(", "));
+        return action.keys()
+                .stream()
+                .map(KeyCombination::getDisplayText)
+                .map(text -> text.replace("+", " "))
+                .collect(Collectors.joining(", "));
     }
 }

@@ -42,7 +42,8 @@ public final class LibraryActions implements AutoCloseable {
 
     private void said(int number, int all) {
         if (number % SAID_EVERY == 0) {
-            worker.onInterface(() -> desk.noticeProperty().set(Notice.done("Writing shot " + number + " of " + all + "…")));
+            worker.onInterface(
+                    () -> desk.noticeProperty().set(Notice.done("Writing shot " + number + " of " + all + "…")));
         }
     }
 

@@ -30,15 +30,17 @@ final class RecipeMenu extends MenuButton {
     private void fill() {
         RecipeViewModel recipes = bench.recipes();
         List<MenuItem> items = new ArrayList<>();
-        items.add(item("promote", "Promote to recipe “" + recipes.suggestedName() + "”", () -> recipes.promote(recipe -> {
-            bench.workspace().set(Workspace.SHELF);
-            bench.shelf().choose(recipe);
-        })));
+        items.add(
+                item("promote", "Promote to recipe “" + recipes.suggestedName() + "”", () -> recipes.promote(recipe -> {
+                    bench.workspace().set(Workspace.SHELF);
+                    bench.shelf().choose(recipe);
+                })));
         List<ShelfItem> known = recipes.recipes();
         if (!known.isEmpty()) {
             items.add(new SeparatorMenuItem());
         }
-        known.forEach(recipe -> items.add(item("start-" + recipe.id(), "Start from “" + recipe.name() + "”", () -> recipes.start(recipe))));
+        known.forEach(recipe -> items
+                .add(item("start-" + recipe.id(), "Start from “" + recipe.name() + "”", () -> recipes.start(recipe))));
         getItems().setAll(items);
     }
 

@@ -49,8 +49,10 @@ final class SettingsPanel extends VBox {
         scroll.setMinHeight(180);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(row(heading("Settings of this library"), close), convention(), heading("Schools that speak"),
-                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."), scroll, editor());
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(),
+                heading("Schools that speak"),
+                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
+                scroll, editor());
         setVisible(false);
         managedProperty().bind(visibleProperty());
         desk.settingsProperty().addListener((o, was, is) -> fill());
@@ -92,7 +94,8 @@ final class SettingsPanel extends VBox {
             return;
         }
         schools.getChildren().clear();
-        Map<String, List<RulePack>> topics = ShippedPacks.all().stream()
+        Map<String, List<RulePack>> topics = ShippedPacks.all()
+                .stream()
                 .collect(Collectors.groupingBy(RulePack::topic, LinkedHashMap::new, Collectors.toList()));
         topics.forEach((topic, packs) -> {
             Label title = new Label(topic.isEmpty() ? "Shared by the schools" : topic);

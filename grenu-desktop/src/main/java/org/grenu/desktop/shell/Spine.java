@@ -34,7 +34,8 @@ final class Spine extends VBox {
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
         Button look = ActionButton.icon(actions.get("look"), Icon.DARK);
-        appearance.themeProperty().addListener((o, was, is) -> look.setGraphic(is.dark() ? Icon.LIGHT.node() : Icon.DARK.node()));
+        appearance.themeProperty()
+                .addListener((o, was, is) -> look.setGraphic(is.dark() ? Icon.LIGHT.node() : Icon.DARK.node()));
         Label stored = new Label();
         stored.setId("stored");
         stored.getStyleClass().add(Styles.STORED);

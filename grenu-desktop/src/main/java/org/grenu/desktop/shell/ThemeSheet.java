@@ -12,7 +12,9 @@ import javafx.scene.text.Font;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
-/** Dresses the window: the base sheet of the toolkit theme, our roles of colour from the figures' tokens, our rules. */
+/**
+ * Dresses the window: the base sheet of the toolkit theme, our roles of colour from the figures' tokens, our rules.
+ */
 public final class ThemeSheet {
 
     private static final String RULES = "/org/grenu/desktop/grenu.css";
@@ -29,7 +31,8 @@ public final class ThemeSheet {
 
     /** Dresses the scene in that theme. */
     public static void dress(Scene scene, Theme theme) {
-        Application.setUserAgentStylesheet(theme.dark() ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
+        Application.setUserAgentStylesheet(
+                theme.dark() ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
         scene.getStylesheets().setAll(roles(theme), ThemeSheet.class.getResource(RULES).toExternalForm());
     }
 
@@ -40,6 +43,7 @@ public final class ThemeSheet {
             css.append(String.format("  -g-%s: #%06X;%n", role.getKey(), role.getValue().getRGB() & 0xFFFFFF));
         }
         css.append("}\n");
-        return "data:text/css;base64," + Base64.getEncoder().encodeToString(css.toString().getBytes(StandardCharsets.UTF_8));
+        return "data:text/css;base64,"
+                + Base64.getEncoder().encodeToString(css.toString().getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -66,7 +66,8 @@ public final class SeriesView extends BorderPane {
         reading.field().getStyleClass().add(Styles.LARGE_ENTRY);
         zero = new EntryField(model.entry(SheetField.ZERO), "series-zero").wide(90).hinting("zero");
         zero.field().getStyleClass().add(Styles.LARGE_ENTRY);
-        VBox page = new VBox(12, steps, instruction(), entering(), methodRefusal, readings, picture, result(), advice, warnings, method());
+        VBox page = new VBox(12, steps, instruction(), entering(), methodRefusal, readings, picture, result(), advice,
+                warnings, method());
         page.setPadding(new Insets(4, 14, 20, 14));
         ScrollPane scroll = new ScrollPane(page);
         scroll.setFitToWidth(true);
@@ -124,7 +125,8 @@ public final class SeriesView extends BorderPane {
     }
 
     private Node entering() {
-        FlowPane line = new FlowPane(12, 6, with("Zero", zero), with("Reading", reading), with("sample", celsius("series-sample", model.sampleProperty()), Section.word("°C")),
+        FlowPane line = new FlowPane(12, 6, with("Zero", zero), with("Reading", reading),
+                with("sample", celsius("series-sample", model.sampleProperty()), Section.word("°C")),
                 with("prism", celsius("series-prism", model.prismProperty()), Section.word("°C")));
         line.setRowValignment(VPos.CENTER);
         return line;
@@ -181,9 +183,15 @@ public final class SeriesView extends BorderPane {
             unfiltered.setSelected(known && !filtered.isSelected());
         });
         HBox one = new HBox(8, Section.word("Sample"), filtered, unfiltered, Section.word("read with"),
-                new EntryField(model.entry(SheetField.REFRACTOMETER), "series-instrument").wide(130).hinting("instrument"));
-        FlowPane two = new FlowPane(8, 4, with("Diluted:", new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60).hinting("g")),
-                with("g beverage with", new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60).hinting("g")),
+                new EntryField(model.entry(SheetField.REFRACTOMETER), "series-instrument").wide(130)
+                        .hinting("instrument"));
+        FlowPane two = new FlowPane(8, 4,
+                with("Diluted:",
+                        new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60)
+                                .hinting("g")),
+                with("g beverage with",
+                        new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60)
+                                .hinting("g")),
                 Section.word("g water; the strength is calculated back"));
         one.setAlignment(Pos.TOP_LEFT);
         VBox box = new VBox(6, one, two);
@@ -225,7 +233,9 @@ public final class SeriesView extends BorderPane {
         go.setVisible(!typing);
         go.setManaged(!typing);
         if (model.shownProperty().get()) {
-            javafx.application.Platform.runLater(() -> (due == SeriesStep.ZERO ? zero.field() : due == SeriesStep.READ ? reading.field() : go).requestFocus());
+            javafx.application.Platform.runLater(
+                    () -> (due == SeriesStep.ZERO ? zero.field() : due == SeriesStep.READ ? reading.field() : go)
+                            .requestFocus());
         }
     }
 
@@ -295,7 +305,8 @@ public final class SeriesView extends BorderPane {
             if (figure != null) {
                 SeriesFigure painted = figure;
                 Theme theme = appearance.themeProperty().get();
-                image.paint((g, pen, width, height) -> SeriesPainter.paint(g, theme, painted, width, height), Math.floor(getWidth()), FIGURE);
+                image.paint((g, pen, width, height) -> SeriesPainter.paint(g, theme, painted, width, height),
+                        Math.floor(getWidth()), FIGURE);
             }
         }
     }

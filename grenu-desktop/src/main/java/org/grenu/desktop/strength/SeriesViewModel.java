@@ -116,7 +116,8 @@ public final class SeriesViewModel {
     /** {@return an editor for one reading's value; entering nothing takes it out} */
     EntryViewModel reading(int index) {
         return new EntryViewModel(desk.openProperty(), "Reading " + (index + 1), () -> index < series().taken().size()
-                ? DecimalText.padded(DecimalText.exact(series().taken().get(index).value()), 2) : "", typed -> replace(index, typed));
+                ? DecimalText.padded(DecimalText.exact(series().taken().get(index).value()), 2) : "",
+                typed -> replace(index, typed));
     }
 
     /** Takes a reading out of the series. */
@@ -126,9 +127,13 @@ public final class SeriesViewModel {
 
     /** Says of the series whether its samples are filtered, which must not change within it. */
     Optional<String> chooseFiltered(boolean filtered) {
-        boolean other = desk.latestSheet().readings().stream().anyMatch(reading -> reading.filtered().filter(is -> is != filtered).isPresent());
+        boolean other = desk.latestSheet()
+                .readings()
+                .stream()
+                .anyMatch(reading -> reading.filtered().filter(is -> is != filtered).isPresent());
         if (other) {
-            return Optional.of("This series has " + (filtered ? "unfiltered" : "filtered") + " readings. They are different methods: take those out, or read this sample the same way.");
+            return Optional.of("This series has " + (filtered ? "unfiltered" : "filtered")
+                    + " readings. They are different methods: take those out, or read this sample the same way.");
         }
         desk.enter(SheetField.SAMPLE_FILTERED, filtered ? "yes" : "no");
         return Optional.empty();
@@ -142,8 +147,10 @@ public final class SeriesViewModel {
         List<Reading> readings = new ArrayList<>(desk.latestSheet().readings());
         Instant now = clock.instant();
         began = readings.isEmpty() ? now : began;
-        OptionalDouble seconds = began == null ? OptionalDouble.empty() : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
-        readings.add(new Reading(value.getAsDouble(), seconds, celsius(sample.get(), "sample"), celsius(prism.get(), "prism"), filtered()));
+        OptionalDouble seconds = began == null ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
+        readings.add(new Reading(value.getAsDouble(), seconds, celsius(sample.get(), "sample"),
+                celsius(prism.get(), "prism"), filtered()));
         boolean changes = enter(readings);
         step.set(SeriesStep.READ);
         return changes;
@@ -151,13 +158,15 @@ public final class SeriesViewModel {
 
     private Optional<Boolean> filtered() {
         ShotSheet sheet = desk.latestSheet();
-        return sheet.has(SheetField.SAMPLE_FILTERED) ? Optional.of(sheet.flag(SheetField.SAMPLE_FILTERED)) : Optional.empty();
+        return sheet.has(SheetField.SAMPLE_FILTERED) ? Optional.of(sheet.flag(SheetField.SAMPLE_FILTERED))
+                : Optional.empty();
     }
 
     private static OptionalDouble celsius(String typed, String what) {
         OptionalDouble number = DecimalText.parse(typed);
         if (number.isEmpty() && !typed.isBlank()) {
-            throw new RefusedEntry("The temperature of the " + what + " is not a number. Write it such as 24.1, or leave it empty.");
+            throw new RefusedEntry(
+                    "The temperature of the " + what + " is not a number. Write it such as 24.1, or leave it empty.");
         }
         return number;
     }
@@ -212,7 +221,12 @@ public final class SeriesViewModel {
         }
         Optional<Brew> brew = open.summary().masses().brew();
         return brew.map(made -> "EY " + Reported.of(made.asDosed().percent()).text() + " % as dosed")
-                .orElse("EY needs " + open.summary().masses().missing().stream().map(input -> input.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")));
+                .orElse("EY needs " + open.summary()
+                        .masses()
+                        .missing()
+                        .stream()
+                        .map(input -> input.name().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(" and ")));
     }
 
     /** {@return number of readings, their spread, and what they were corrected by} */
@@ -225,19 +239,24 @@ public final class SeriesViewModel {
         }
         series.zero().ifPresent(zero -> parts.add("zero " + Reported.fixed(zero, 2) + " subtracted"));
         if (brix() || series.refractometer().line().againstDriedSamples()) {
-            parts.add("× " + Reported.fixed(series.refractometer().line().slope(), 3) + (series.refractometer().line().againstDriedSamples() ? ", calibrated" : " per °Brix"));
+            parts.add("× " + Reported.fixed(series.refractometer().line().slope(), 3)
+                    + (series.refractometer().line().againstDriedSamples() ? ", calibrated" : " per °Brix"));
         }
-        series.dilution().ifPresent(dilution -> parts.add("diluted " + Reported.fixed(dilution.times(), 2) + " times, calculated back"));
+        series.dilution()
+                .ifPresent(dilution -> parts
+                        .add("diluted " + Reported.fixed(dilution.times(), 2) + " times, calculated back"));
         return String.join(" · ", parts);
     }
 
     List<String> warnings() {
-        return new SeriesWarnings(series(), complete().number(SheetField.COMPENSATED_FROM), complete().number(SheetField.COMPENSATED_TO)).sentences();
+        return new SeriesWarnings(series(), complete().number(SheetField.COMPENSATED_FROM),
+                complete().number(SheetField.COMPENSATED_TO)).sentences();
     }
 
     SeriesAdvice advice() {
         SameRecipe recipe = SameRecipe.of(complete());
-        return SeriesAdvice.of(series(), recipe.strengthSpread(desk.shots().stream().map(shot -> new SameRecipe.StrengthOf(shot.sheet(), shot.masses().strength()))));
+        return SeriesAdvice.of(series(), recipe.strengthSpread(
+                desk.shots().stream().map(shot -> new SameRecipe.StrengthOf(shot.sheet(), shot.masses().strength()))));
     }
 
     private ShotSheet complete() {

@@ -49,15 +49,17 @@ class CompareTest extends BenchFixture {
     }
 
     private void answered(int picked) {
-        until("the " + picked + " picked shots are compared", () -> bench.picked().ids().size() == picked && !bench.compare().busyProperty().get()
-                && bench.compare().answeredProperty().get() != null
-                && comparison().shots().size() + comparison().faulty().size() == picked);
+        until("the " + picked + " picked shots are compared",
+                () -> bench.picked().ids().size() == picked && !bench.compare().busyProperty().get()
+                        && bench.compare().answeredProperty().get() != null
+                        && comparison().shots().size() + comparison().faulty().size() == picked);
     }
 
     private void reanswered(Runnable change) {
         Answered before = bench.compare().answeredProperty().get();
         interact(change);
-        until("it is answered anew", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
+        until("it is answered anew",
+                () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
     }
 
     @SuppressWarnings("unchecked")
@@ -71,10 +73,14 @@ class CompareTest extends BenchFixture {
         assertThat(text("compare-title")).isEqualTo("16 shots, 3 levels of grind");
         assertThat(text("answer")).startsWith("Grind +0.4 lowers EY as dosed by ").endsWith("points at equal setting.");
         assertThat(text("picked")).isEqualTo("18 picked");
-        assertThat(comparison().question().variables()).extracting(v -> v.key()).containsExactly("grind", "temperature", "profile");
+        assertThat(comparison().question().variables()).extracting(v -> v.key())
+                .containsExactly("grind", "temperature", "profile");
         assertThat(comparison().question().block()).as("both days had every grind").contains((Factor) SheetFactor.DAY);
         assertThat(bench.compare().sideBySide()).contains((Factor) SheetFactor.PROFILE);
-        assertThat(lookup("#guard").lookup("Shots 6, 13 are marked faulty: choked: wrong notch after cleaning; gusher: grinder still set for another coffee.").tryQuery()).isPresent();
+        assertThat(lookup("#guard").lookup(
+                "Shots 6, 13 are marked faulty: choked: wrong notch after cleaning; gusher: grinder still set for "
+                        + "another coffee.")
+                .tryQuery()).isPresent();
         assertThat(inSight(lookup("#strips").query())).as("the one shot's strips gave way").isFalse();
     }
 
@@ -92,14 +98,16 @@ class CompareTest extends BenchFixture {
         clickOn("#pick-none");
         until("nothing is left", () -> bench.picked().ids().isEmpty() && !bench.compare().busyProperty().get());
         assertThat(text("compare-title")).isEqualTo("0 shots");
-        assertThat(lookup("#compare").lookup("Pick shots in the rack: their check marks, or “All shown”.").tryQuery()).isPresent();
+        assertThat(lookup("#compare").lookup("Pick shots in the rack: their check marks, or “All shown”.").tryQuery())
+                .isPresent();
     }
 
     @Test
     void basisBlocksMarginsAndVariablesAreChosenAndNamed() {
         reanswered(() -> choice("compare-basis").setValue(ComparisonBasis.EQUAL_BEVERAGE_MASS));
         assertThat(text("answer")).contains("at equal beverage mass");
-        assertThat(comparison().answers().get(0).effects()).extracting(effect -> effect.variable().key()).contains("beverage");
+        assertThat(comparison().answers().get(0).effects()).extracting(effect -> effect.variable().key())
+                .contains("beverage");
         reanswered(() -> choice("blocks").setValue(Optional.empty()));
         assertThat(comparison().question().block()).isEmpty();
         clickOn("#asked");
@@ -120,14 +128,17 @@ class CompareTest extends BenchFixture {
         reanswered(() -> lookup("#variable-temperature").queryAs(CheckBox.class).fire());
         assertThat(comparison().question().variables()).extracting(v -> v.key()).doesNotContain("temperature");
         reanswered(() -> lookup("#option-by-level").queryAs(CheckBox.class).fire());
-        assertThat(comparison().answers().get(0).effects()).extracting(effect -> effect.change()).contains("2.2, not 2.4", "2.4, not 2.6");
+        assertThat(comparison().answers().get(0).effects()).extracting(effect -> effect.change())
+                .contains("2.2, not 2.4", "2.4, not 2.6");
         push(KeyCode.ESCAPE);
     }
 
     @Test
     void anotherColourIsAnotherQuestion() {
         reanswered(() -> bench.appearance().colourByProperty().set(SheetFactor.PROFILE));
-        assertThat(text("answer")).startsWith("Gentle ramp, not Straight nine cannot be told from beverage mass: they moved together. EY as dosed came out +0.6");
+        assertThat(text("answer")).startsWith(
+                "Gentle ramp, not Straight nine cannot be told from beverage mass: they moved together. EY as dosed "
+                        + "came out +0.6");
         assertThat(text("compare-title")).isEqualTo("16 shots, 2 levels of profile");
         reanswered(() -> bench.appearance().colourByProperty().set(SheetFactor.BASKET));
         assertThat(text("answer")).startsWith("Basket did not change among these shots");
@@ -149,7 +160,9 @@ class CompareTest extends BenchFixture {
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
-        assertThat(text("numbers")).startsWith("Temperature +3 °C: +0.2").contains("degrees of freedom").contains("same in practice within ±0.3");
+        assertThat(text("numbers")).startsWith("Temperature +3 °C: +0.2")
+                .contains("degrees of freedom")
+                .contains("same in practice within ±0.3");
         reanswered(() -> bench.compare().choose(now -> now.withAxis(AxisKind.CUP_MASS)));
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().unit()).isEqualTo("g");
         interact(() -> lookup("#overlay").query().requestFocus());
@@ -157,7 +170,10 @@ class CompareTest extends BenchFixture {
         double at = bench.compare().cursorProperty().get();
         push(KeyCode.SHIFT, KeyCode.RIGHT);
         assertThat(bench.compare().cursorProperty().get()).isGreaterThan(at + 0.9);
-        assertThat(lookup("#overlay-reading-1").queryAs(Label.class).getText()).as("the second field's own groups").startsWith("2.2: ").contains("2.4: ").contains("2.6: ");
+        assertThat(lookup("#overlay-reading-1").queryAs(Label.class).getText()).as("the second field's own groups")
+                .startsWith("2.2: ")
+                .contains("2.4: ")
+                .contains("2.6: ");
         double whole = bench.compare().viewProperty().get().length();
         push(KeyCode.PLUS);
         assertThat(bench.compare().viewProperty().get().length()).isLessThan(whole);
@@ -170,29 +186,43 @@ class CompareTest extends BenchFixture {
     @Test
     void theSentenceIsCopiedWithItsBasis() {
         clickOn("#copy-sentence");
-        interact(() -> assertThat(Clipboard.getSystemClipboard().getString()).startsWith("Grind +0.4 lowers EY as dosed").contains("at equal setting.").endsWith("(± is the 95 % interval where no other is named.)"));
+        interact(
+                () -> assertThat(Clipboard.getSystemClipboard().getString()).startsWith("Grind +0.4 lowers EY as dosed")
+                        .contains("at equal setting.")
+                        .endsWith("(± is the 95 % interval where no other is named.)"));
     }
 
     @Test
     void everythingIsExportedAndThePackageGivesTheSameAnswerAgain() throws IOException {
         for (ComparisonExport kind : ComparisonExport.values()) {
             chosenTarget = folder.resolve(kind.suggestedName());
-            interact(() -> lookup("#compare-export").queryAs(javafx.scene.control.MenuButton.class).getItems().stream()
-                    .filter(item -> item.getId().equals("compare-export-" + kind.name().toLowerCase(Locale.ROOT))).findFirst().orElseThrow().fire());
+            interact(() -> lookup("#compare-export").queryAs(javafx.scene.control.MenuButton.class)
+                    .getItems()
+                    .stream()
+                    .filter(item -> item.getId().equals("compare-export-" + kind.name().toLowerCase(Locale.ROOT)))
+                    .findFirst()
+                    .orElseThrow()
+                    .fire());
             Path target = chosenTarget;
             until(kind + " is written", () -> Files.exists(target) && text("notice").equals("Saved " + target));
         }
-        assertThat(new String(Files.readAllBytes(folder.resolve("report.pdf")), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
+        assertThat(new String(Files.readAllBytes(folder.resolve("report.pdf")), StandardCharsets.ISO_8859_1))
+                .startsWith("%PDF-");
         assertThat(Files.readAllLines(folder.resolve("effects.csv"))).hasSize(18);
         StringWriter out = new StringWriter();
-        String[] options = (folder.resolve("comparison.zip") + " " + ComparisonPackage.options(comparison().question()).replace("\"", "")).split(" ");
-        int code = new CommandLine(new CompareCommand()).setOut(new PrintWriter(out)).setErr(new PrintWriter(new StringWriter()))
+        String[] options = (folder.resolve("comparison.zip") + " "
+                + ComparisonPackage.options(comparison().question()).replace("\"", "")).split(" ");
+        int code = new CommandLine(new CompareCommand()).setOut(new PrintWriter(out))
+                .setErr(new PrintWriter(new StringWriter()))
                 .execute(Stream.of(options).toArray(String[]::new));
         assertThat(code).isZero();
         assertThat(out.toString()).startsWith(comparison().sentence().headline());
     }
 
-    /** A search becomes a comparison; where nothing asked about changed, repeats speak, and what did change is offered. */
+    /**
+     * A search becomes a comparison; where nothing asked about changed, repeats speak, and what did change is
+     * offered.
+     */
     @Test
     void repeatsSayTheirSpreadAndOfferWhatElseToAsk() {
         interact(() -> bench.rack().filterProperty().set("siskin"));
@@ -200,12 +230,16 @@ class CompareTest extends BenchFixture {
         answered(12);
         assertThat(text("answer")).isEqualTo("Grind did not change among these shots: they count as repeats.");
         assertThat(lookup("#nothing-changed").query().isVisible()).isTrue();
-        assertThat(lookup("#nothing-changed").lookup((Label label) -> label.getText().startsWith("EY as dosed 21.") && label.getText().contains("two arms of 12 tell differences from"))
+        assertThat(lookup("#nothing-changed")
+                .lookup((Label label) -> label.getText().startsWith("EY as dosed 21.")
+                        && label.getText().contains("two arms of 12 tell differences from"))
                 .tryQuery()).isPresent();
         Answered before = bench.compare().answeredProperty().get();
         clickOn("#ask-age");
-        until("it is asked", () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
-        assertThat(text("answer")).startsWith("Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.4");
+        until("it is asked",
+                () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
+        assertThat(text("answer")).startsWith(
+                "Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.4");
         assertThat(lookup("#nothing-changed").query().isVisible()).isFalse();
         assertThat(bench.appearance().colourByProperty().get()).isEqualTo(SheetFactor.AGE);
     }
@@ -213,34 +247,60 @@ class CompareTest extends BenchFixture {
     /** Two shots: a badge for what changed, measuring alone to judge by, and advice to repeat. */
     @Test
     void twoShotsAreABadgeAndNoVerdict() {
-        interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> shot.number() <= 2).toList()));
+        interact(() -> bench.picked()
+                .pickOnly(bench.desk().shots().stream().filter(shot -> shot.number() <= 2).toList()));
         answered(2);
-        assertThat(text("answer")).startsWith("One shot each: Grind +0.2 came with").contains("it says nothing before both are repeated");
+        assertThat(text("answer")).startsWith("One shot each: Grind +0.2 came with")
+                .contains("it says nothing before both are repeated");
         assertThat(lookup("#compare-title").queryAs(Label.class).getText()).isEqualTo("2 shots, 2 levels of grind");
-        assertThat(lookup("#answer-ledger").lookup((Label label) -> label.getText().startsWith("2 things changed: grind 2.4 → 2.2")).tryQuery()).isPresent();
-        assertThat(lookup("#next-shots").lookup((Label label) -> label.getText().startsWith("Repeat both shots, in turn, at least three times")).tryQuery()).isPresent();
-        assertThat(text("differing")).isEqualTo("A difference of curves needs two levels of Grind with two shots each.");
+        assertThat(lookup("#answer-ledger")
+                .lookup((Label label) -> label.getText().startsWith("2 things changed: grind 2.4 → 2.2"))
+                .tryQuery()).isPresent();
+        assertThat(lookup("#next-shots")
+                .lookup((Label label) -> label.getText().startsWith("Repeat both shots, in turn, at least three times"))
+                .tryQuery()).isPresent();
+        assertThat(text("differing"))
+                .isEqualTo("A difference of curves needs two levels of Grind with two shots each.");
         assertThat(lookup("#spread").query().isVisible()).as("no spread to speak of").isFalse();
     }
 
     /** Few shots leave things open: the ledger says what to pull again. */
     @Test
     void whatIsOpenSaysWhatToPullNext() {
-        interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> List.of(1, 4, 5, 11, 12, 15).contains(shot.number())).toList()));
+        interact(() -> bench.picked()
+                .pickOnly(bench.desk()
+                        .shots()
+                        .stream()
+                        .filter(shot -> List.of(1, 4, 5, 11, 12, 15).contains(shot.number()))
+                        .toList()));
         answered(6);
-        Optional<Verdict.CannotSay> open = comparison().answers().get(0).effects().stream().map(effect -> effect.verdict()).filter(Verdict.CannotSay.class::isInstance)
-                .map(Verdict.CannotSay.class::cast).filter(cannot -> cannot.more() > 0).findFirst();
-        String next = lookup("#next-shots").lookup((Label label) -> label.getText().length() > 10).queryAs(Label.class).getText();
+        Optional<Verdict.CannotSay> open = comparison().answers()
+                .get(0)
+                .effects()
+                .stream()
+                .map(effect -> effect.verdict())
+                .filter(Verdict.CannotSay.class::isInstance)
+                .map(Verdict.CannotSay.class::cast)
+                .filter(cannot -> cannot.more() > 0)
+                .findFirst();
+        String next = lookup("#next-shots").lookup((Label label) -> label.getText().length() > 10)
+                .queryAs(Label.class)
+                .getText();
         if (open.isPresent()) {
-            assertThat(next).contains(Integer.toString(open.get().more())).contains("if its effect is as large as it seems");
-            assertThat(open.get().repeat()).allMatch(name -> comparison().shots().stream().anyMatch(shot -> shot.name().equals(name)));
+            assertThat(next).contains(Integer.toString(open.get().more()))
+                    .contains("if its effect is as large as it seems");
+            assertThat(open.get().repeat())
+                    .allMatch(name -> comparison().shots().stream().anyMatch(shot -> shot.name().equals(name)));
         } else {
             assertThat(next).startsWith("Nothing is open on the first response.");
         }
-        assertThat(lookup("#model").lookup((Label label) -> label.getText().contains("degrees of freedom left") || label.getText().contains("degree of freedom left")).tryQuery()).isPresent();
+        assertThat(lookup("#model").lookup((Label label) -> label.getText().contains("degrees of freedom left")
+                || label.getText().contains("degree of freedom left")).tryQuery()).isPresent();
     }
 
-    /** The rack keeps working as it does for reading: slips open, the filter filters, and picks outlast the filter. */
+    /**
+     * The rack keeps working as it does for reading: slips open, the filter filters, and picks outlast the filter.
+     */
     @Test
     void theRackStaysTheRack() {
         interact(() -> bench.rack().filterProperty().set("siskin"));
@@ -262,12 +322,15 @@ class CompareTest extends BenchFixture {
     void theCurvesAreArrangedFromTheBarBelowThem() {
         Answered first = bench.compare().answeredProperty().get();
         clickOn("#compare-axis-pump_on");
-        until("they begin at pump on", () -> bench.compare().answeredProperty().get() != first && !bench.compare().busyProperty().get());
+        until("they begin at pump on",
+                () -> bench.compare().answeredProperty().get() != first && !bench.compare().busyProperty().get());
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PUMP_ON);
         reanswered(() -> choice("side-by-side").setValue(Optional.empty()));
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets()).hasSize(1);
         reanswered(() -> choice("side-by-side").setValue(Optional.of(SheetFactor.TEMPERATURE)));
-        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets()).extracting(facet -> facet.title()).containsExactly("90", "93");
+        assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets())
+                .extracting(facet -> facet.title())
+                .containsExactly("90", "93");
         clickOn("#compare-strips");
         reanswered(() -> lookup("#compare-strip-temperature").queryAs(CheckBox.class).fire());
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().strips()).hasSize(4);
@@ -283,21 +346,29 @@ class CompareTest extends BenchFixture {
             if (lookup("#own-beans-frozen").tryQuery().isEmpty()) {
                 interact(() -> lookup("#own-name").queryAs(TextField.class).setText("dose_g"));
                 interact(() -> lookup("#own-name").queryAs(TextField.class).getOnAction().handle(null));
-                assertThat(lookup("“dose_g” cannot name an entry: letters, digits, space, _ . and - can.").tryQuery()).isPresent();
+                assertThat(lookup("“dose_g” cannot name an entry: letters, digits, space, _ . and - can.").tryQuery())
+                        .isPresent();
                 interact(() -> lookup("#own-name").queryAs(TextField.class).setText("beans frozen"));
                 interact(() -> lookup("#own-name").queryAs(TextField.class).getOnAction().handle(null));
             }
             enter("own-beans-frozen", value);
-            until("it is stored", () -> value.equals(bench.desk().openProperty().get().summary().sheet().extras().get("beans frozen")));
+            until("it is stored", () -> value
+                    .equals(bench.desk().openProperty().get().summary().sheet().extras().get("beans frozen")));
         }
         interact(() -> bench.desk().undo());
         until("the last is taken back", () -> bench.desk().openProperty().get().summary().sheet().extras().isEmpty());
         interact(() -> bench.desk().redo());
         until("and made again", () -> !bench.desk().openProperty().get().summary().sheet().extras().isEmpty());
-        interact(() -> bench.picked().pickOnly(bench.desk().shots().stream().filter(shot -> !shot.sheet().extras().isEmpty()).toList()));
+        interact(() -> bench.picked()
+                .pickOnly(bench.desk().shots().stream().filter(shot -> !shot.sheet().extras().isEmpty()).toList()));
         push(KeyCode.CONTROL, KeyCode.DIGIT3);
         answered(4);
-        Factor own = bench.compare().dividingFactors().stream().filter(factor -> factor.key().equals("beans frozen")).findFirst().orElseThrow();
+        Factor own = bench.compare()
+                .dividingFactors()
+                .stream()
+                .filter(factor -> factor.key().equals("beans frozen"))
+                .findFirst()
+                .orElseThrow();
         reanswered(() -> bench.appearance().colourByProperty().set(own));
         assertThat(comparison().question().variables().get(0).title()).isEqualTo("Beans frozen");
         assertThat(comparison().shots()).hasSize(4);

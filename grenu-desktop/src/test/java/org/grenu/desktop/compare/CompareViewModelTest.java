@@ -96,8 +96,15 @@ class CompareViewModelTest extends DeskFixture {
     }
 
     private double value(int number) {
-        return answered().comparison().answers().get(0).rows().stream().filter(row -> row.shot().name().equals(Integer.toString(number))).findFirst()
-                .map(row -> row.value()).orElse(Double.NaN);
+        return answered().comparison()
+                .answers()
+                .get(0)
+                .rows()
+                .stream()
+                .filter(row -> row.shot().name().equals(Integer.toString(number)))
+                .findFirst()
+                .map(row -> row.value())
+                .orElse(Double.NaN);
     }
 
     @Test
@@ -125,10 +132,14 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(answered().comparison().sentence().headline()).startsWith("Basket did not change");
     }
 
-    /** A colour that was put in place for some shots does not stay for others that the user's own colour tells apart. */
+    /**
+     * A colour that was put in place for some shots does not stay for others that the user's own colour tells
+     * apart.
+     */
     @Test
     void aProposedColourGivesWayAgainWithOtherPicks() {
-        picked.pickOnly(desk.shots().stream().filter(shot -> shot.sheet().number(SheetField.GRIND).orElse(0) == 2.4).toList());
+        picked.pickOnly(
+                desk.shots().stream().filter(shot -> shot.sheet().number(SheetField.GRIND).orElse(0) == 2.4).toList());
         model.activeProperty().set(true);
         until(() -> answered() != null && !model.busyProperty().get());
         assertThat(appearance.colourByProperty().get()).isNotEqualTo(SheetFactor.GRIND);
@@ -144,15 +155,20 @@ class CompareViewModelTest extends DeskFixture {
         Answered before = answered();
         desk.choose(desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF));
         until(() -> answered() != before);
-        assertThat(answered().comparison().question().responses()).contains(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF);
+        assertThat(answered().comparison().question().responses())
+                .contains(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF);
     }
 
     @Test
     void everythingThatChangedCanBeAskedAboutAndNothingElse() {
         answer();
-        assertThat(model.possibleVariables()).extracting(Variable::key).contains("profile", "temperature", "operator", "purge_g", "run_order")
-                .doesNotContain("grind", "coffee", "basket").as("treatments change them themselves").doesNotContain("beverage", "temperature_shown");
-        assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE).doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
+        assertThat(model.possibleVariables()).extracting(Variable::key)
+                .contains("profile", "temperature", "operator", "purge_g", "run_order")
+                .doesNotContain("grind", "coffee", "basket")
+                .as("treatments change them themselves")
+                .doesNotContain("beverage", "temperature_shown");
+        assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE)
+                .doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
         assertThat(model.others()).extracting(Variable::key).containsExactly("temperature", "profile");
         assertThat(model.possibleResponses()).hasSize(StandardResponse.values().length);
     }
@@ -175,11 +191,20 @@ class CompareViewModelTest extends DeskFixture {
     /** A choice changes what it says and nothing else. */
     @Test
     void choicesAreCopies() {
-        CompareChoices changed = CompareChoices.USUAL.withBasis(ComparisonBasis.EQUAL_RESISTANCE).withBlock(Optional.of(SheetFactor.OPERATOR)).withByLevel(true)
-                .withChannels(List.of(Channel.PRESSURE)).withInteractions(List.of("grind:profile", "grind:water")).withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
-                .withResponses(List.of(StandardResponse.STRENGTH)).withSideBySide(Optional.empty()).withMargins(Map.of("strength", 0.1)).withHolm(true);
-        var question = changed.question(SheetFactor.GRIND, desk.shots().stream().map(shot -> shot.sheet()).toList(), List.of());
-        assertThat(question.variables()).containsExactly(new Variable.Treatment(SheetFactor.GRIND, true), new Variable.Treatment(SheetFactor.PROFILE, true));
+        CompareChoices changed = CompareChoices.USUAL.withBasis(ComparisonBasis.EQUAL_RESISTANCE)
+                .withBlock(Optional.of(SheetFactor.OPERATOR))
+                .withByLevel(true)
+                .withChannels(List.of(Channel.PRESSURE))
+                .withInteractions(List.of("grind:profile", "grind:water"))
+                .withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
+                .withResponses(List.of(StandardResponse.STRENGTH))
+                .withSideBySide(Optional.empty())
+                .withMargins(Map.of("strength", 0.1))
+                .withHolm(true);
+        var question = changed.question(SheetFactor.GRIND, desk.shots().stream().map(shot -> shot.sheet()).toList(),
+                List.of());
+        assertThat(question.variables()).containsExactly(new Variable.Treatment(SheetFactor.GRIND, true),
+                new Variable.Treatment(SheetFactor.PROFILE, true));
         assertThat(question.interactions()).hasSize(1);
         assertThat(question.margin(StandardResponse.STRENGTH)).isEqualTo(0.1);
         assertThat(question.block()).contains(SheetFactor.OPERATOR);
@@ -192,19 +217,30 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void choicesAreKeptForTheNextTime() {
         answer();
-        model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS).withAxis(AxisKind.CUP_MASS).withHolm(true).withByLevel(true)
-                .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4)).withSteps(Map.of("grind", 0.1)).withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
-                .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE)).withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)))
+        model.choose(now -> now.withBasis(ComparisonBasis.EQUAL_BEVERAGE_MASS)
+                .withAxis(AxisKind.CUP_MASS)
+                .withHolm(true)
+                .withByLevel(true)
+                .withMargins(Map.of("strength", 0.15, "ey_as_dosed", 0.4))
+                .withSteps(Map.of("grind", 0.1))
+                .withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
+                .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE))
+                .withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)))
                 .withBlock(Optional.of(SheetFactor.OPERATOR)));
         CompareChoices chosen = model.choicesProperty().get();
         model.close();
         restart();
         until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
         compare();
-        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(), List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
-                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("grind", 0.1), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true, Optional.empty(), AxisKind.CUP_MASS,
+        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(),
+                List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
+                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4),
+                Map.of("grind", 0.1), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true,
+                true, Optional.empty(), AxisKind.CUP_MASS,
                 List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
-        CompareChoices strange = CompareChoices.kept("basis=equal-luck\nmargins=strength:much;:3\nsteps=grind:0\nnew=thing\nresponses=crema", List.of(StandardResponse.values()));
+        CompareChoices strange = CompareChoices.kept(
+                "basis=equal-luck\nmargins=strength:much;:3\nsteps=grind:0\nnew=thing\nresponses=crema",
+                List.of(StandardResponse.values()));
         assertThat(strange).as("what is not understood is passed over").isEqualTo(CompareChoices.USUAL);
     }
 
@@ -217,7 +253,8 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(CompareChoices.window("about 20")).isEmpty();
         assertThat(CompareChoices.text(new ResponseSurface.Window(25, 30.5))).isEqualTo("25–30.5");
         CompareChoices chosen = CompareChoices.USUAL.withWindows(Map.of("strength", new ResponseSurface.Window(9, 10)));
-        assertThat(chosen.wanted()).containsEntry("strength", new ResponseSurface.Window(9, 10)).containsEntry("ey_as_dosed", new ResponseSurface.Window(18, 22));
+        assertThat(chosen.wanted()).containsEntry("strength", new ResponseSurface.Window(9, 10))
+                .containsEntry("ey_as_dosed", new ResponseSurface.Window(18, 22));
         answer();
         model.choose(now -> now.withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(0, 1))));
         until(() -> answered().surface().filter(surface -> surface.windows().size() == 4).isPresent());
@@ -231,7 +268,9 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(answered().distance().orElseThrow().reference().name()).as("the newest is open").isEqualTo("8");
         desk.select(desk.shots().get(0).id());
         until(() -> answered().distance().filter(found -> found.reference().name().equals("1")).isPresent());
-        assertThat(answered().distance().orElseThrow().words()).startsWith("Nearest to shot 1 (root mean square): shot ").contains(" pressure ", " bar, cup flow 0.", " g. Farthest: shot ");
+        assertThat(answered().distance().orElseThrow().words())
+                .startsWith("Nearest to shot 1 (root mean square): shot ")
+                .contains(" pressure ", " bar, cup flow 0.", " g. Farthest: shot ");
         picked.toggle(desk.shots().get(0));
         until(() -> answered().distance().isEmpty());
     }
@@ -240,10 +279,14 @@ class CompareViewModelTest extends DeskFixture {
     void anEffectSaysAllItsNumbers() {
         answer();
         var effect = answered().comparison().answers().get(0).effects().get(0);
-        assertThat(EffectText.of(effect)).startsWith("Grind +0.4").contains("standard error 0.", "degrees of freedom, p ", ", by ranks ").contains("same in practice within ±0.5");
+        assertThat(EffectText.of(effect)).startsWith("Grind +0.4")
+                .contains("standard error 0.", "degrees of freedom, p ", ", by ranks ")
+                .contains("same in practice within ±0.5");
         picked.pickOnly(desk.shots().subList(0, 2));
         until(() -> answered().comparison().shots().size() == 2 && !model.busyProperty().get());
-        assertThat(EffectText.of(answered().comparison().answers().get(0).effects().get(0))).doesNotContain("degrees of freedom").contains("seen once");
+        assertThat(EffectText.of(answered().comparison().answers().get(0).effects().get(0)))
+                .doesNotContain("degrees of freedom")
+                .contains("seen once");
         assertThat(EffectText.p(0.0004)).isEqualTo("below 0.001");
         assertThat(answered().comparison().shots()).extracting(MeasuredShot::name).containsExactly("1", "2");
     }

@@ -19,7 +19,10 @@ class ChoicesTest extends DeskFixture {
 
     @Test
     void choicesOutliveTheProgram() {
-        StudySettings chosen = desk.settingsProperty().get().with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF).with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
+        StudySettings chosen = desk.settingsProperty()
+                .get()
+                .with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF)
+                .with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
         desk.choose(chosen);
         until(() -> desk.library().settings().containsKey("time_convention"));
         restart();
@@ -29,7 +32,8 @@ class ChoicesTest extends DeskFixture {
 
     @Test
     void aSchoolThatFallsSilentTakesItsFindingsAlong() {
-        desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(), List.of(), ""));
+        desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(),
+                List.of(), ""));
         until(() -> desk.openProperty().get().findings().isEmpty());
         assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
     }

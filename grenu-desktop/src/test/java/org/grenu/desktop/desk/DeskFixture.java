@@ -29,7 +29,10 @@ public abstract class DeskFixture {
     @BeforeEach
     void fill() {
         OpenLibrary library = OpenLibrary.open(folder.resolve("library.sqlite"));
-        DemoStudy.shots().stream().limit(shots()).forEach(demo -> library.library().add(demo.name(), new byte[] {1}, demo.shot()));
+        DemoStudy.shots()
+                .stream()
+                .limit(shots())
+                .forEach(demo -> library.library().add(demo.name(), new byte[] {1}, demo.shot()));
         openDesk(library);
     }
 

@@ -19,11 +19,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 class ShownShotsTest {
 
     private static ShotSummary shot(int number, String note) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, note).with(SheetField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, note)
+                .with(SheetField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
         return new ShotSummary(1000 + number, number, sheet, null);
     }
 
-    /** Whatever is changed and taken away in whatever portions, the list holds each shot once, as last told, by number. */
+    /**
+     * Whatever is changed and taken away in whatever portions, the list holds each shot once, as last told, by
+     * number.
+     */
     @ParameterizedTest
     @Seeds(300)
     void theListFollows(Draws any) {
@@ -50,7 +54,10 @@ class ShownShotsTest {
         }
     }
 
-    /** A large change is told of once, since everything shown is worked out anew each time; what stays equal is not told of. */
+    /**
+     * A large change is told of once, since everything shown is worked out anew each time; what stays equal is not
+     * told of.
+     */
     @Test
     void manyChangesAreToldOfOnce() {
         ShownShots shown = new ShownShots();
@@ -65,7 +72,8 @@ class ShownShotsTest {
         assertThat(told[0]).as("nothing changed").isEqualTo(2);
         shown.change(List.of(shot(7, "third")), List.of(1008L));
         assertThat(told[0]).isEqualTo(4);
-        assertThat(shown.find(1007)).hasValueSatisfying(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("third"));
+        assertThat(shown.find(1007))
+                .hasValueSatisfying(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("third"));
         assertThat(shown.find(1008)).isEmpty();
     }
 }

@@ -30,8 +30,10 @@ class StudyDeskTest extends DeskFixture {
     @Test
     void editsInQuickSuccessionAllTakeEffectInTheirOrder() {
         desk.enter(SheetField.READINGS, "9.1");
-        assertThat(desk.latestSheet().numbers(SheetField.READINGS)).as("the next edit starts from here").containsExactly(9.1);
-        assertThat(open().sheet().numbers(SheetField.READINGS)).as("but it is not shown before it is stored").hasSize(3);
+        assertThat(desk.latestSheet().numbers(SheetField.READINGS)).as("the next edit starts from here")
+                .containsExactly(9.1);
+        assertThat(open().sheet().numbers(SheetField.READINGS)).as("but it is not shown before it is stored")
+                .hasSize(3);
         desk.enter(SheetField.READINGS, "9.1; 9.2");
         desk.enter(SheetField.DOSE, "17.5");
         until(() -> desk.editDepthProperty().get().undoable() == 3);
@@ -41,15 +43,19 @@ class StudyDeskTest extends DeskFixture {
         assertThat(desk.storedProperty().get()).startsWith("Stored ");
     }
 
-    /** A change of the shelf tells something new of every shot, but takes nothing back that was just entered or binned. */
+    /**
+     * A change of the shelf tells something new of every shot, but takes nothing back that was just entered or
+     * binned.
+     */
     @Test
     void aChangeOfTheShelfKeepsWhatWasJustEntered() {
         desk.enter(SheetField.DOSE, "17.5");
         desk.bin(List.of(desk.shots().get(0)));
-        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         until(() -> desk.editDepthProperty().get().undoable() == 3);
         assertThat(open().sheet().number(SheetField.DOSE)).hasValue(17.5);
-        assertThat(desk.shots()).hasSize(2).allSatisfy(shot -> assertThat(shot.sheet().number(SheetField.ALTITUDE)).hasValue(320));
+        assertThat(desk.shots()).hasSize(2)
+                .allSatisfy(shot -> assertThat(shot.sheet().number(SheetField.ALTITUDE)).hasValue(320));
         assertThat(desk.shots().get(1).sheet()).isEqualTo(open().sheet());
     }
 
@@ -72,7 +78,7 @@ class StudyDeskTest extends DeskFixture {
     @Test
     void shotsThatComeInWhileTheShelfChangesKnowIt() {
         List<ShotSummary> known = List.copyOf(desk.shots());
-        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         until(() -> desk.editDepthProperty().get().undoable() == 1);
         desk.shots().clear();
         desk.added(known);
@@ -89,8 +95,9 @@ class StudyDeskTest extends DeskFixture {
 
     @Test
     void whatCannotBeStoredIsSaidAndNotShown() {
-        Jdbi.create("jdbc:sqlite:" + folder.resolve("library.sqlite")).useHandle(h -> h.execute(
-                "CREATE TRIGGER full BEFORE INSERT ON history BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
+        Jdbi.create("jdbc:sqlite:" + folder.resolve("library.sqlite"))
+                .useHandle(h -> h.execute(
+                        "CREATE TRIGGER full BEFORE INSERT ON history BEGIN SELECT RAISE(ABORT, 'disk full'); END"));
         desk.enter(SheetField.DOSE, "17.5");
         until(() -> desk.noticeProperty().get() != null);
         assertThat(desk.noticeProperty().get().kind()).isEqualTo(Notice.Kind.FAILED);

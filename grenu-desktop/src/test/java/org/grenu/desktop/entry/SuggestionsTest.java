@@ -29,8 +29,10 @@ class SuggestionsTest extends BenchFixture {
         List<String> studies = List.of("Ageing", "Agitation", "Pressure and flow");
         assertThat(Suggestions.amongParts(studies, "Pressure and flow; ag")).extracting(Suggestions.Offer::becomes)
                 .containsExactly("Pressure and flow; Ageing", "Pressure and flow; Agitation");
-        assertThat(shown(Suggestions.amongParts(studies, "Ageing; ag"))).as("a study is not named twice").containsExactly("Agitation");
-        assertThat(Suggestions.amongParts(studies, "press")).extracting(Suggestions.Offer::becomes).containsExactly("Pressure and flow");
+        assertThat(shown(Suggestions.amongParts(studies, "Ageing; ag"))).as("a study is not named twice")
+                .containsExactly("Agitation");
+        assertThat(Suggestions.amongParts(studies, "press")).extracting(Suggestions.Offer::becomes)
+                .containsExactly("Pressure and flow");
     }
 
     /** Down and Up choose, Enter takes and the field goes on; Escape puts the offers away without the text. */
@@ -49,7 +51,8 @@ class SuggestionsTest extends BenchFixture {
         push(KeyCode.DOWN);
         push(KeyCode.ENTER);
         assertThat(filter().getText()).isEqualTo("profile:\"Gentle ramp\" ");
-        assertThat(bench.rack().shown()).isNotEmpty().allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.PROFILE)).hasValue("Gentle ramp"));
+        assertThat(bench.rack().shown()).isNotEmpty()
+                .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.PROFILE)).hasValue("Gentle ramp"));
 
         write("co", 0);
         until("fields are offered", () -> Suggestions.shownFor(filter()));
@@ -60,7 +63,10 @@ class SuggestionsTest extends BenchFixture {
         assertThat(filter().getText()).isEmpty();
     }
 
-    /** Down in an empty entry offers what stood there last, and Enter enters it. A group that is folded is opened by its heading. */
+    /**
+     * Down in an empty entry offers what stood there last, and Enter enters it. A group that is folded is opened by
+     * its heading.
+     */
     @Test
     void theLastValueIsTakenByTwoKeys() {
         openShot(5);
@@ -73,10 +79,19 @@ class SuggestionsTest extends BenchFixture {
         push(KeyCode.DOWN);
         until("the last is offered", () -> Suggestions.shownFor((TextField) field("preparation")));
         push(KeyCode.ENTER);
-        until("it is entered", () -> bench.desk().openProperty().get().summary().recorded().text(SheetField.PREPARATION).orElse("").equals("stirred with a needle"));
+        until("it is entered",
+                () -> bench.desk()
+                        .openProperty()
+                        .get()
+                        .summary()
+                        .recorded()
+                        .text(SheetField.PREPARATION)
+                        .orElse("")
+                        .equals("stirred with a needle"));
         interact(() -> lookup("#fold-beans").queryButton().fire());
         assertThat(inSight(field("preparation"))).isFalse();
-        assertThat(lookup("#fold-beans").queryButton().getAccessibleText()).isEqualTo("Beans and grounds: roasted on 2026-04-27 · purge 2 g · stirred with a needle · 6 unknown");
+        assertThat(lookup("#fold-beans").queryButton().getAccessibleText())
+                .isEqualTo("Beans and grounds: roasted on 2026-04-27 · purge 2 g · stirred with a needle · 6 unknown");
     }
 
     /** In a record's field Enter without a choice enters what is typed, whatever is offered. */
@@ -91,7 +106,15 @@ class SuggestionsTest extends BenchFixture {
         write("Brew", 0);
         until("a water is offered", () -> Suggestions.shownFor((TextField) field("water")));
         push(KeyCode.ENTER);
-        until("it is entered as typed", () -> bench.desk().openProperty().get().summary().recorded().text(SheetField.WATER).orElse("").equals("Brew"));
+        until("it is entered as typed",
+                () -> bench.desk()
+                        .openProperty()
+                        .get()
+                        .summary()
+                        .recorded()
+                        .text(SheetField.WATER)
+                        .orElse("")
+                        .equals("Brew"));
         interact(() -> lookup("#rack").query().requestFocus());
         assertThat(Suggestions.shownFor((TextField) field("water"))).isFalse();
     }

@@ -31,7 +31,12 @@ class ImportingTest extends BenchFixture {
     private static String table(double shift) {
         StringBuilder rows = new StringBuilder("time (ms),pressure,weight\n");
         for (int i = 0; i < 300; i++) {
-            rows.append(i * 100).append(',').append(i < 250 ? 9 : 0).append(',').append(Math.max(0, i - 60) * 0.2 + shift).append('\n');
+            rows.append(i * 100)
+                    .append(',')
+                    .append(i < 250 ? 9 : 0)
+                    .append(',')
+                    .append(Math.max(0, i - 60) * 0.2 + shift)
+                    .append('\n');
         }
         return rows.toString();
     }
@@ -49,12 +54,16 @@ class ImportingTest extends BenchFixture {
         chosenFiles.add(file("d.csv", table(1.5)));
         clickOn("#import");
         finished();
-        assertThat(text("import-summary")).isEqualTo("2 shots imported · 1 already in the library · 1 file could not be read");
+        assertThat(text("import-summary"))
+                .isEqualTo("2 shots imported · 1 already in the library · 1 file could not be read");
         List<String> words = bench.importing().outcomes().stream().map(ImportPanel::words).toList();
-        assertThat(words).anySatisfy(w -> assertThat(w).isEqualTo("b-broken.csv, line 3: pressure is “abc”, which is not a number (column 2). "
-                + "Correct the cell, or empty it if the sample is missing."));
-        assertThat(words).anySatisfy(w -> assertThat(w).isEqualTo("c-same-as-a.csv: already in the library as shot 1; nothing was changed."));
-        assertThat(words).anySatisfy(w -> assertThat(w).contains("“weight” names no unit; its numbers were read as g."));
+        assertThat(words).anySatisfy(w -> assertThat(w)
+                .isEqualTo("b-broken.csv, line 3: pressure is “abc”, which is not a number (column 2). "
+                        + "Correct the cell, or empty it if the sample is missing."));
+        assertThat(words).anySatisfy(w -> assertThat(w)
+                .isEqualTo("c-same-as-a.csv: already in the library as shot 1; nothing was changed."));
+        assertThat(words)
+                .anySatisfy(w -> assertThat(w).contains("“weight” names no unit; its numbers were read as g."));
         assertThat(bench.desk().shots()).hasSize(2);
         clickOn("#import-close");
         assertThat(lookup("#import-panel").query().isVisible()).isFalse();
@@ -66,7 +75,8 @@ class ImportingTest extends BenchFixture {
         Dragboard board = Mockito.mock(Dragboard.class);
         Mockito.when(board.hasFiles()).thenReturn(true);
         Mockito.when(board.getFiles()).thenReturn(List.of(dropped.toFile()));
-        DragEvent over = Mockito.spy(new DragEvent(DragEvent.DRAG_OVER, board, 0, 0, 0, 0, TransferMode.COPY, null, null, null));
+        DragEvent over = Mockito
+                .spy(new DragEvent(DragEvent.DRAG_OVER, board, 0, 0, 0, 0, TransferMode.COPY, null, null, null));
         DragEvent drop = new DragEvent(DragEvent.DRAG_DROPPED, board, 0, 0, 0, 0, TransferMode.COPY, null, null, null);
         interact(() -> {
             view.getOnDragOver().handle(over);
@@ -102,7 +112,8 @@ class ImportingTest extends BenchFixture {
             bench.importing().importSources(List.of(odd, ShotSource.of(first)));
             bench.importing().importPaths(List.of(second));
         });
-        until("both batches are in", () -> bench.desk().shots().size() == 2 && !bench.importing().runningProperty().get());
+        until("both batches are in",
+                () -> bench.desk().shots().size() == 2 && !bench.importing().runningProperty().get());
         assertThat(text("import-summary")).isEqualTo("1 shot imported");
         Mockito.verify(odd).read();
     }

@@ -27,12 +27,15 @@ class MappingFlowTest extends BenchFixture {
     }
 
     private Path log(String name, double flow) throws IOException {
-        String rows = IntStream.range(0, 600).mapToObj(i -> row(i % 300 / 10.0, i < 300 ? 1.1 * flow : flow)).collect(Collectors.joining("\n"));
+        String rows = IntStream.range(0, 600)
+                .mapToObj(i -> row(i % 300 / 10.0, i < 300 ? 1.1 * flow : flow))
+                .collect(Collectors.joining("\n"));
         return Files.writeString(folder.resolve(name), "Zeit;Kanal 1;Kanal 2;Ventil\n" + rows);
     }
 
     private static String row(double t, double flow) {
-        return String.format(Locale.GERMANY, "%.1f;%.2f;%.1f;7", t, t < 2.5 ? 0.1 : t < 25 ? 9 : 9 * Math.exp(25 - t), Math.max(0, Math.min(t, 26) - 7) * flow);
+        return String.format(Locale.GERMANY, "%.1f;%.2f;%.1f;7", t, t < 2.5 ? 0.1 : t < 25 ? 9 : 9 * Math.exp(25 - t),
+                Math.max(0, Math.min(t, 26) - 7) * flow);
     }
 
     @SuppressWarnings("unchecked")
@@ -49,9 +52,16 @@ class MappingFlowTest extends BenchFixture {
         until("the guess is there", () -> bench.mapping().previewProperty().get() != null);
         MappingPreview guess = bench.mapping().previewProperty().get();
         assertThat(guess.shots()).as("the clock starts again once").isEqualTo(2);
-        assertThat(guess.mapping().columns()).extracting(rule -> rule.role().key()).containsExactly("time", "pressure", "cup_mass", "not_read");
+        assertThat(guess.mapping().columns()).extracting(rule -> rule.role().key())
+                .containsExactly("time", "pressure", "cup_mass", "not_read");
         choose("column-Kanal_2-role", new ColumnRole.NotRead());
-        until("the strip is gone", () -> bench.mapping().previewProperty().get().figures().get(0).strips().stream()
+        until("the strip is gone", () -> bench.mapping()
+                .previewProperty()
+                .get()
+                .figures()
+                .get(0)
+                .strips()
+                .stream()
                 .noneMatch(strip -> strip.channel() == Channel.CUP_MASS));
         choose("column-Kanal_1-role", new ColumnRole.NotRead());
         until("nothing is left to read", () -> text("mapping-problem").contains("No column is a channel."));
@@ -67,7 +77,8 @@ class MappingFlowTest extends BenchFixture {
         until("it is shared", () -> Files.exists(chosenTarget));
         assertThat(MappingJson.read("shared", Files.readString(chosenTarget)).name()).isEqualTo("Two channels");
         interact(() -> lookup("#mapping-import").queryButton().fire());
-        until("both shots are in", () -> bench.desk().shots().size() == 2 && !bench.importing().runningProperty().get());
+        until("both shots are in",
+                () -> bench.desk().shots().size() == 2 && !bench.importing().runningProperty().get());
         Path second = log("second.txt", 1.7);
         interact(() -> bench.importing().importPaths(List.of(second)));
         until("the next log is read by it", () -> bench.desk().shots().size() == 4);

@@ -60,7 +60,8 @@ class MappingViewModelTest extends DeskFixture {
     private static ShotSource log(String name, int shots) {
         String rows = IntStream.range(0, 300 * shots).mapToObj(i -> {
             double t = i % 300 / 10.0;
-            return String.format(Locale.ROOT, "%.1f;%.2f;%.1f", t, t < 2.5 ? 0.1 : t < 25 ? 9 : 9 * Math.exp(25 - t), Math.max(0, Math.min(t, 26) - 7) * (2 + i / 300 / 100.0));
+            return String.format(Locale.ROOT, "%.1f;%.2f;%.1f", t, t < 2.5 ? 0.1 : t < 25 ? 9 : 9 * Math.exp(25 - t),
+                    Math.max(0, Math.min(t, 26) - 7) * (2 + i / 300 / 100.0));
         }).collect(Collectors.joining("\n"));
         return text(name, "seconds;bar;grams\n" + rows);
     }
@@ -107,7 +108,10 @@ class MappingViewModelTest extends DeskFixture {
         assertThat(preview().problem()).isEmpty();
     }
 
-    /** A spreadsheet is a table like any other: its columns are guessed, told otherwise, and imported; its bytes are kept. */
+    /**
+     * A spreadsheet is a table like any other: its columns are guessed, told otherwise, and imported; its bytes are
+     * kept.
+     */
     @Test
     void aSpreadsheetGoesThroughTheSameMapping() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -125,8 +129,10 @@ class MappingViewModelTest extends DeskFixture {
         open(bytes("station.xlsx", out.toByteArray()));
         assertThat(preview().problem()).isEmpty();
         mapping.change(new ColumnRule("Uhr", new ColumnRole.Time(), Optional.of(Unit.SECOND), false, 1, 0));
-        mapping.change(new ColumnRule("Druck", new ColumnRole.OfChannel(Channel.PRESSURE), Optional.of(Unit.BAR), false, 1, 0));
-        mapping.change(new ColumnRule("Waage", new ColumnRole.OfChannel(Channel.CUP_MASS), Optional.of(Unit.GRAM), false, 1, 0));
+        mapping.change(new ColumnRule("Druck", new ColumnRole.OfChannel(Channel.PRESSURE), Optional.of(Unit.BAR), false,
+                1, 0));
+        mapping.change(new ColumnRule("Waage", new ColumnRole.OfChannel(Channel.CUP_MASS), Optional.of(Unit.GRAM),
+                false, 1, 0));
         until(() -> preview().shots() == 1 && preview().problem().isEmpty());
         mapping.importAll();
         until(() -> desk.shots().size() == 1 && !importing.runningProperty().get());
@@ -139,12 +145,14 @@ class MappingViewModelTest extends DeskFixture {
     void theLastChangeWins() {
         open(log("log.txt", 1));
         for (int scale = 2; scale <= 9; scale++) {
-            mapping.change(new ColumnRule("grams", new ColumnRole.OfChannel(Channel.CUP_MASS), Optional.of(Unit.GRAM), false, scale, 0));
+            mapping.change(new ColumnRule("grams", new ColumnRole.OfChannel(Channel.CUP_MASS), Optional.of(Unit.GRAM),
+                    false, scale, 0));
         }
         until(() -> mapping.mapping().columns().get(2).scale() == 9);
         mapping.change(new ColumnRule("seconds", new ColumnRole.NotRead(), Optional.empty(), false, 1, 0));
         until(() -> preview().problem().isPresent());
-        assertThat(preview().problem().get()).startsWith("log.txt: No column is the time. Choose one, or give the number of samples per second.");
+        assertThat(preview().problem().get())
+                .startsWith("log.txt: No column is the time. Choose one, or give the number of samples per second.");
         mapping.change(OptionalDouble.of(20));
         until(() -> preview().problem().isEmpty());
         assertThat(preview().figures().get(0).whole().to()).as("the same rows in half the time").isLessThan(16);
@@ -158,7 +166,8 @@ class MappingViewModelTest extends DeskFixture {
         assertThat(preview().figures()).isEmpty();
         mapping.change(new TableShape.Lines(';', '.', 1, 2));
         until(() -> preview().problem().isEmpty());
-        assertThat(preview().mapping().columns()).extracting(ColumnRule::column).containsExactly("seconds", "bar", "grams");
+        assertThat(preview().mapping().columns()).extracting(ColumnRule::column)
+                .containsExactly("seconds", "bar", "grams");
     }
 
     @ParameterizedTest
@@ -193,7 +202,8 @@ class MappingViewModelTest extends DeskFixture {
     @Test
     void keptMappingsAreRecognisedByTheirColumns() throws ImportFailure {
         open(log("log.txt", 1));
-        mapping.change(new ColumnRule("bar", new ColumnRole.OfChannel(Channel.PRESSURE), Optional.of(Unit.PSI), false, 1, 0));
+        mapping.change(
+                new ColumnRule("bar", new ColumnRole.OfChannel(Channel.PRESSURE), Optional.of(Unit.PSI), false, 1, 0));
         until(() -> mapping.mapping().columns().get(1).unit().equals(Optional.of(Unit.PSI)));
         mapping.keep(" psi after all ");
         until(() -> desk.noticeProperty().get() != null);
@@ -215,7 +225,8 @@ class MappingViewModelTest extends DeskFixture {
         mapping.importAll();
         until(() -> desk.shots().size() == 3 && !importing.runningProperty().get());
         assertThat(mapping.sourceProperty().get()).isNull();
-        assertThat(desk.shots()).allSatisfy(shot -> assertThat(shot.digest().beverage().orElseThrow().value()).isBetween(37.5, 38.5));
+        assertThat(desk.shots())
+                .allSatisfy(shot -> assertThat(shot.digest().beverage().orElseThrow().value()).isBetween(37.5, 38.5));
     }
 
     @Test

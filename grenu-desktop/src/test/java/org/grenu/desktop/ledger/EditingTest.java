@@ -11,10 +11,15 @@ import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
 
-/** Editing in the ledger, as the user does it: the numbers follow, wrong entries are refused, everything can be undone. */
+/**
+ * Editing in the ledger, as the user does it: the numbers follow, wrong entries are refused, everything can be
+ * undone.
+ */
 class EditingTest extends BenchFixture {
 
-    /** Handbook §§3–4 through the window: 18 g, 41.2 g, 9.41 % give 21.54 ±0.16 % as dosed and 22.32 % dry at 3.5 %. */
+    /**
+     * Handbook §§3–4 through the window: 18 g, 41.2 g, 9.41 % give 21.54 ±0.16 % as dosed and 22.32 % dry at 3.5 %.
+     */
     @Test
     void theWorkedExampleComesOutOfTheFields() {
         Locale.setDefault(Locale.ENGLISH);
@@ -40,7 +45,9 @@ class EditingTest extends BenchFixture {
         clickOn("#basis");
         assertThat(text("yield")).isEqualTo("22.32");
         until("the slip follows", () -> slips().stream().anyMatch(slip -> slip.contains("yield 21.54 ")));
-        interact(() -> assertThat(bench.ledger().plane().get().chosen().orElseThrow().yield().value()).as("the map follows").isBetween(21.53, 21.55));
+        interact(() -> assertThat(bench.ledger().plane().get().chosen().orElseThrow().yield().value())
+                .as("the map follows")
+                .isBetween(21.53, 21.55));
     }
 
     private int sheetReadings() {
@@ -66,15 +73,20 @@ class EditingTest extends BenchFixture {
         assertThat(bench.desk().editDepthProperty().get().undoable()).isEqualTo(before);
     }
 
-    /** A lost decimal mark made an extraction of 200 % and the advice “coarser”: now the field asks, and nothing is advised. */
+    /**
+     * A lost decimal mark made an extraction of 200 % and the advice “coarser”: now the field asks, and nothing is
+     * advised.
+     */
     @Test
     void anEntryThatWasHardlyMeantIsAskedAboutAtItsField() {
         openShot(5);
         enter("dose_g", "1.79");
         until("it is asked about", () -> inSight(lookup("#dose_g-doubt").query()));
-        assertThat(lookup("#dose_g-doubt").queryButton().getText()).isEqualTo("1.79 g where about 18 g is expected: meant 17.9?");
+        assertThat(lookup("#dose_g-doubt").queryButton().getText())
+                .isEqualTo("1.79 g where about 18 g is expected: meant 17.9?");
         assertThat(text("next")).isEqualTo("Check the dose");
-        assertThat(bench.desk().openProperty().get().findings()).allSatisfy(finding -> assertThat(finding.next()).isEmpty());
+        assertThat(bench.desk().openProperty().get().findings())
+                .allSatisfy(finding -> assertThat(finding.next()).isEmpty());
         interact(() -> lookup("#dose_g-doubt").queryButton().fire());
         until("what was meant is entered", () -> field("dose_g").getText().equals("17.9"));
         assertThat(lookup("#dose_g-doubt").query().isVisible()).isFalse();
@@ -100,7 +112,8 @@ class EditingTest extends BenchFixture {
         until("the edited shot is back", () -> text("shot-title").equals("Shot 1") && text("dose_g").equals("17.6"));
         push(KeyCode.CONTROL, KeyCode.Z);
         push(KeyCode.CONTROL, KeyCode.Z);
-        until("all is undone", () -> text("dose_g").equals("18.0") && bench.desk().editDepthProperty().get().redoable() == 3);
+        until("all is undone",
+                () -> text("dose_g").equals("18.0") && bench.desk().editDepthProperty().get().redoable() == 3);
         assertThat(text("yield")).isEqualTo("21.10");
         clickOn("#redo");
         until("one is redone", () -> text("dose_g").equals("17.5"));
@@ -119,9 +132,11 @@ class EditingTest extends BenchFixture {
             bench.rack().step(1);
         });
         until("the other shot is open", () -> text("shot-title").equals("Shot 17"));
-        until("the edit is stored", () -> bench.desk().shots().get(17).sheet().number(SheetField.DOSE).orElse(0) == 17.2);
+        until("the edit is stored",
+                () -> bench.desk().shots().get(17).sheet().number(SheetField.DOSE).orElse(0) == 17.2);
         assertThat(text("shot-title")).isEqualTo("Shot 17");
-        assertThat(bench.desk().openProperty().get().summary().sheet().number(SheetField.DOSE).orElse(0)).isNotEqualTo(17.2);
+        assertThat(bench.desk().openProperty().get().summary().sheet().number(SheetField.DOSE).orElse(0))
+                .isNotEqualTo(17.2);
     }
 
     /** Read by another connection, so that it is on the disk and not only in this window. */
@@ -140,10 +155,26 @@ class EditingTest extends BenchFixture {
         CheckBox tare = lookup("#repair-tare_offset").queryAs(CheckBox.class);
         assertThat(tare.isSelected()).isTrue();
         interact(tare::fire);
-        until("the curve is shown as logged", () -> bench.desk().openProperty().get().measures().curve().repaired().repairs().stream()
-                .noneMatch(repair -> repair.applied()));
-        double low = bench.read().figureProperty().get().strips().stream().filter(s -> s.channel().key().equals("cup_mass"))
-                .findFirst().orElseThrow().curve().value(0);
+        until("the curve is shown as logged",
+                () -> bench.desk()
+                        .openProperty()
+                        .get()
+                        .measures()
+                        .curve()
+                        .repaired()
+                        .repairs()
+                        .stream()
+                        .noneMatch(repair -> repair.applied()));
+        double low = bench.read()
+                .figureProperty()
+                .get()
+                .strips()
+                .stream()
+                .filter(s -> s.channel().key().equals("cup_mass"))
+                .findFirst()
+                .orElseThrow()
+                .curve()
+                .value(0);
         assertThat(low).isGreaterThan(1.5);
         until("the words follow", () -> lookup("Tare offset removed: switched off.").tryQuery().isPresent());
         interact(() -> lookup("#rack").query().requestFocus());
@@ -156,6 +187,8 @@ class EditingTest extends BenchFixture {
     void theTitleFollowsTheRecord() {
         openShot(1);
         enter("coffee", "Lot Siskin 3");
-        until("the title names it", () -> lookup("Lot Siskin 3 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated").tryQuery().isPresent());
+        until("the title names it",
+                () -> lookup("Lot Siskin 3 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated").tryQuery()
+                        .isPresent());
     }
 }

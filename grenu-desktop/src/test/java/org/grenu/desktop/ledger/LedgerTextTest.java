@@ -25,7 +25,9 @@ class LedgerTextTest {
 
     private static OpenShot open(ShotSheet sheet) {
         ShotMeasures measures = ShotMeasures.of(SHOT.with(sheet));
-        return new OpenShot(new ShotAnalysis(new ShotSummary(1, 1, sheet, CurveDigest.of(measures.curve())), SHOT.log(), measures), List.of());
+        return new OpenShot(
+                new ShotAnalysis(new ShotSummary(1, 1, sheet, CurveDigest.of(measures.curve())), SHOT.log(), measures),
+                List.of());
     }
 
     private static LedgerText text(ShotSheet sheet, Basis basis) {
@@ -38,7 +40,8 @@ class LedgerTextTest {
         assertThat(text.yield().map(Reported::text)).contains("21.10 ±0.16");
         assertThat(text.otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
         assertThat(text.wanting()).isEmpty();
-        assertThat(text.budget()).extracting(LedgerText.Share::input).containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
+        assertThat(text.budget()).extracting(LedgerText.Share::input)
+                .containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
         assertThat(text(SHOT.sheet(), Basis.DRY).budget()).extracting(LedgerText.Share::input).contains(Input.MOISTURE);
         assertThat(text.readings()).isEqualTo("3 readings · mean 9.51 % · s 0.015");
         assertThat(text.times()).extracting(LedgerText.Line::name)
@@ -65,11 +68,15 @@ class LedgerTextTest {
 
     @Test
     void entriesAreShownWithTheDigitsTheyDeserve() {
-        OpenShot shot = open(SHOT.sheet().with(SheetField.DOSE, "18").with(SheetField.ZERO, "-0.1").with(SheetField.MOISTURE, "2.345"));
+        OpenShot shot = open(SHOT.sheet()
+                .with(SheetField.DOSE, "18")
+                .with(SheetField.ZERO, "-0.1")
+                .with(SheetField.MOISTURE, "2.345"));
         assertThat(LedgerText.shown(shot, SheetField.DOSE)).isEqualTo("18.0");
         assertThat(LedgerText.shown(shot, SheetField.ZERO)).isEqualTo("−0.10");
         assertThat(LedgerText.shown(shot, SheetField.MOISTURE)).isEqualTo("2.345");
-        assertThat(LedgerText.shown(shot, SheetField.PULLED_AT)).as("a hyphen in a date is no minus").isEqualTo("2026-05-13 09:04");
+        assertThat(LedgerText.shown(shot, SheetField.PULLED_AT)).as("a hyphen in a date is no minus")
+                .isEqualTo("2026-05-13 09:04");
         assertThat(LedgerText.shown(shot, SheetField.NOTE)).isEmpty();
         assertThat(LedgerText.shown(null, SheetField.DOSE)).isEmpty();
     }

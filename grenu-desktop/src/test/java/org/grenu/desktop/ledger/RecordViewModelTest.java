@@ -32,7 +32,7 @@ class RecordViewModelTest extends DeskFixture {
 
     @BeforeEach
     void ledger() {
-        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList()), seconds -> { },
+        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList()), seconds -> {},
                 Clock.fixed(Instant.parse("2026-06-01T08:00:59Z"), ZoneOffset.UTC));
     }
 
@@ -40,7 +40,9 @@ class RecordViewModelTest extends DeskFixture {
     void whatChangedSinceTheShotBeforeIsNamed() {
         open(2);
         assertThat(model.before()).hasValueSatisfying(shot -> assertThat(shot.number()).isEqualTo(1));
-        assertThat(model.changed()).extracting(SetUp.Changed::title).contains("Grind", "Operator").doesNotContain("Dose");
+        assertThat(model.changed()).extracting(SetUp.Changed::title)
+                .contains("Grind", "Operator")
+                .doesNotContain("Dose");
         open(1);
         assertThat(model.before()).isEmpty();
         assertThat(model.changed()).isEmpty();
@@ -77,12 +79,15 @@ class RecordViewModelTest extends DeskFixture {
 
     @Test
     void namesAreOfferedFromShotsAndShelf() {
-        desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> { });
+        desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> {});
         until(() -> !desk.shelfProperty().get().items().isEmpty());
         assertThat(model.known(SheetField.WATER)).containsExactly("Brew water 3", "Spring");
-        desk.onShelf().add(ShelfKind.STUDY, "Grind × profile, blocks 1–2", Entries.NONE.with(ShelfField.ARMS, "gentle; straight"), item -> { });
+        desk.onShelf()
+                .add(ShelfKind.STUDY, "Grind × profile, blocks 1–2",
+                        Entries.NONE.with(ShelfField.ARMS, "gentle; straight"), item -> {});
         until(() -> desk.shelfProperty().get().items().size() == 2);
-        assertThat(model.known(SheetField.ARM)).as("arms that the shot's study names").containsExactlyInAnyOrder("gentle", "straight");
+        assertThat(model.known(SheetField.ARM)).as("arms that the shot's study names")
+                .containsExactlyInAnyOrder("gentle", "straight");
     }
 
     @Test
@@ -101,27 +106,30 @@ class RecordViewModelTest extends DeskFixture {
         assertThat(model.last(SheetField.PURGE)).containsExactly("2", "3");
         assertThat(model.lastOwn("beans frozen")).containsExactly("yes", "no");
         assertThat(model.last(SheetField.PREPARATION)).isEmpty();
-        assertThat(model.last(SheetField.PULLED_AT)).as("no shot is pulled at the time of another").containsExactly("2026-06-01 08:00");
+        assertThat(model.last(SheetField.PULLED_AT)).as("no shot is pulled at the time of another")
+                .containsExactly("2026-06-01 08:00");
     }
 
     /** A folded group says what is known of it, also by the gear, and counts what is not. */
     @Test
     void aFoldedGroupSaysWhatIsKnownOfIt() {
         open(1);
-        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get())).isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 6 unknown");
+        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get()))
+                .isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 6 unknown");
         desk.enter(SheetField.PROFILE_STEPS, "");
         desk.enter(SheetField.DOSE_TARGET, "");
         desk.enter(SheetField.BEVERAGE_TARGET, "");
-        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         until(() -> !open().recorded().has(SheetField.BEVERAGE_TARGET) && open().sheet().has(SheetField.ALTITUDE));
         assertThat(RecordGroup.MEANT.summary(desk.openProperty().get())).isEqualTo("nothing known");
         assertThat(RecordGroup.PLACE.summary(desk.openProperty().get())).contains("Basalt Room · altitude 320 m");
-        assertThat(Arrays.stream(RecordGroup.values()).flatMap(group -> group.fields().stream())).doesNotHaveDuplicates();
+        assertThat(Arrays.stream(RecordGroup.values()).flatMap(group -> group.fields().stream()))
+                .doesNotHaveDuplicates();
     }
 
     @Test
     void whatTheGearTellsStandsForAnOpenEntry() {
-        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> { });
+        desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         EntryViewModel altitude = model.entry(SheetField.ALTITUDE);
         until(() -> altitude.insteadProperty().get().equals("320"));
         assertThat(altitude.shownProperty().get()).isEmpty();
@@ -140,7 +148,7 @@ class RecordViewModelTest extends DeskFixture {
         desk.background().run(() -> {
             desk.library().giveReason(history.entries().get(0).id(), "tared late");
             return 0;
-        }, done -> { }, desk::failed);
+        }, done -> {}, desk::failed);
         desk.change("Dose reverted", List.of(history.entries().get(0).change().inverse()), "reverted");
         until(() -> open().recorded().number(SheetField.DOSE).orElse(0) == 18 && history.entries().size() == 2);
         assertThat(history.entries().get(0).reason()).isEqualTo("reverted");
@@ -149,14 +157,19 @@ class RecordViewModelTest extends DeskFixture {
         until(() -> history.entries().isEmpty());
     }
 
-    /** Two tasted shots of 18 g: 194 mg each by 1.2 % of the dose, nine tenths in the cup (common practice, no source). */
+    /**
+     * Two tasted shots of 18 g: 194 mg each by 1.2 % of the dose, nine tenths in the cup (common practice, no
+     * source).
+     */
     @Test
     void tastingTalliesCaffeineForTheDay() {
         open(2);
         assertThat(model.caffeine()).isEmpty();
         desk.enter(SheetField.TASTE, "sweet");
         until(() -> open().recorded().has(SheetField.TASTE));
-        assertThat(model.caffeine()).hasValueSatisfying(words -> assertThat(words).startsWith("Tasted on this day: 1, about 194 mg").contains("200 mg at once and 400 mg a day, in pregnancy 200 mg a day"));
+        assertThat(model.caffeine())
+                .hasValueSatisfying(words -> assertThat(words).startsWith("Tasted on this day: 1, about 194 mg")
+                        .contains("200 mg at once and 400 mg a day, in pregnancy 200 mg a day"));
         open(1);
         desk.enter(SheetField.TASTE, "thin");
         until(() -> open().recorded().has(SheetField.TASTE));

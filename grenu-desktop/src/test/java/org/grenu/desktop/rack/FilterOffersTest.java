@@ -31,8 +31,10 @@ class FilterOffersTest extends DeskFixture {
     @Test
     void aFieldIsCompletedThenItsValues() {
         assertThat(rack.offers("cof")).contains(new Offer("coffee:", "coffee:"));
-        assertThat(rack.offers("ey>20 coffee:her")).containsExactly(new Offer("coffee:\"Lot Heron 14\"", "ey>20 coffee:\"Lot Heron 14\" "));
-        assertThat(rack.offers("-profile:gen")).containsExactly(new Offer("-profile:\"Gentle ramp\"", "-profile:\"Gentle ramp\" "));
+        assertThat(rack.offers("ey>20 coffee:her"))
+                .containsExactly(new Offer("coffee:\"Lot Heron 14\"", "ey>20 coffee:\"Lot Heron 14\" "));
+        assertThat(rack.offers("-profile:gen"))
+                .containsExactly(new Offer("-profile:\"Gentle ramp\"", "-profile:\"Gentle ramp\" "));
         assertThat(rack.offers("coffee:\"Lot Her")).as("within quotes a space does not end the word").hasSize(1);
     }
 
@@ -68,9 +70,9 @@ class FilterOffersTest extends DeskFixture {
                 "xyzzyx:1", "No field is called “xyzzyx”.",
                 "ey>high", "“ey>high” compares with no number.",
                 "ey>99 beans_frozen:no coffee:none", "").forEach((typed, said) -> {
-            rack.filterProperty().set(typed);
-            assertThat(rack.misunderstood()).as(typed).isEqualTo(said);
-        });
+                    rack.filterProperty().set(typed);
+                    assertThat(rack.misunderstood()).as(typed).isEqualTo(said);
+                });
     }
 
     @Test
@@ -80,7 +82,8 @@ class FilterOffersTest extends DeskFixture {
         assertThat(rack.savedSearches()).containsExactly("ey>20 gentle");
         until(() -> desk.library().settings().getOrDefault("searches", "").equals("ey>20 gentle"));
         restart();
-        RackViewModel again = new RackViewModel(desk, new FoundInShots(desk, new Background("again", onInterface::add)));
+        RackViewModel again = new RackViewModel(desk,
+                new FoundInShots(desk, new Background("again", onInterface::add)));
         until(() -> again.savedSearches().equals(List.of("ey>20 gentle")));
         again.filterProperty().set("ey>20 gentle");
         again.saveSearch();

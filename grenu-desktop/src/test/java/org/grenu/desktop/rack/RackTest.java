@@ -26,18 +26,27 @@ class RackTest extends BenchFixture {
         assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
         assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
-        SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), SheetFactor.PROFILE, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+        SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), SheetFactor.PROFILE,
+                TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
         assertThat(text.time()).isEqualTo("45.5 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
-        assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)), SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
-        assertThat(slips()).contains("Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, Straight nine");
+        assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)),
+                SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
+        assertThat(slips()).contains(
+                "Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, "
+                        + "Straight nine");
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }
 
     private List<Integer> shown() {
-        return bench.rack().rows().stream().filter(r -> r instanceof RackRow.Slip).map(r -> ((RackRow.Slip) r).shot().number()).toList();
+        return bench.rack()
+                .rows()
+                .stream()
+                .filter(r -> r instanceof RackRow.Slip)
+                .map(r -> ((RackRow.Slip) r).shot().number())
+                .toList();
     }
 
     @Test
@@ -77,9 +86,12 @@ class RackTest extends BenchFixture {
         for (int number : new int[] {1, 39, 2, 20, 1}) {
             openShot(number);
             Node list = lookup("#rack").query();
-            until("shot " + number + " is in sight", () -> lookup("#rack").lookup(".list-cell").queryAll().stream()
-                    .filter(cell -> cell instanceof ListCell<?> slip && slip.isSelected() && !slip.isEmpty()).anyMatch(cell ->
-                            list.getLayoutBounds().contains(list.sceneToLocal(cell.localToScene(cell.getLayoutBounds())))));
+            until("shot " + number + " is in sight", () -> lookup("#rack").lookup(".list-cell")
+                    .queryAll()
+                    .stream()
+                    .filter(cell -> cell instanceof ListCell<?> slip && slip.isSelected() && !slip.isEmpty())
+                    .anyMatch(cell -> list.getLayoutBounds()
+                            .contains(list.sceneToLocal(cell.localToScene(cell.getLayoutBounds())))));
         }
     }
 
@@ -95,7 +107,8 @@ class RackTest extends BenchFixture {
         assertThat(byProfile.levels()).containsExactly("Even flow", "Gentle ramp", "Low six", "Straight nine");
         var theme = bench.appearance().themeProperty().get();
         var ofOpen = bench.desk().openProperty().get().summary().sheet();
-        assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-2")).isNotEqualTo(byGrind.color(ofOpen, theme));
+        assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-2"))
+                .isNotEqualTo(byGrind.color(ofOpen, theme));
         enter(SheetField.PROFILE.key(), "Zigzag");
         until("the new level has a colour", () -> bench.appearance().scale().get().levels().contains("Zigzag"));
     }

@@ -27,7 +27,11 @@ import org.junit.jupiter.api.Test;
 class SearchMenuTest extends BenchFixture {
 
     private MenuItem item(String id) {
-        return ((MenuButton) lookup("#search-menu").query()).getItems().stream().filter(item -> id.equals(item.getId())).findFirst().orElseThrow();
+        return ((MenuButton) lookup("#search-menu").query()).getItems()
+                .stream()
+                .filter(item -> id.equals(item.getId()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void open() {
@@ -50,7 +54,11 @@ class SearchMenuTest extends BenchFixture {
         interact(() -> item("save-search").fire());
         interact(() -> bench.rack().filterProperty().set(""));
         open();
-        MenuItem kept = ((MenuButton) lookup("#search-menu").query()).getItems().stream().filter(item -> search.equals(item.getText())).findFirst().orElseThrow();
+        MenuItem kept = ((MenuButton) lookup("#search-menu").query()).getItems()
+                .stream()
+                .filter(item -> search.equals(item.getText()))
+                .findFirst()
+                .orElseThrow();
         interact(kept::fire);
         assertThat(bench.rack().shown()).hasSize(worked);
         open();
@@ -75,9 +83,12 @@ class SearchMenuTest extends BenchFixture {
         open();
         interact(() -> item("open-bin").fire());
         until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 12);
-        assertThat(lookup("#bin-panel").query().getBoundsInParent().getHeight()).as("the panel is as high as it must be").isLessThan(480);
+        assertThat(lookup("#bin-panel").query().getBoundsInParent().getHeight())
+                .as("the panel is as high as it must be")
+                .isLessThan(480);
         interact(() -> lookup("#bin-panel .link").queryButton().fire());
-        until("one is back", () -> bench.desk().shots().size() == 28 && lookup("#bin-panel .link").queryAll().size() == 11);
+        until("one is back",
+                () -> bench.desk().shots().size() == 28 && lookup("#bin-panel .link").queryAll().size() == 11);
         interact(() -> {
             lookup("#bin-close").queryButton().fire();
             bench.desk().undo();
@@ -91,9 +102,11 @@ class SearchMenuTest extends BenchFixture {
         interact(() -> item("open-bin").fire());
         until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 2);
         interact(() -> lookup("#bin-empty-it").queryButton().fire());
-        until("it is said what that loses", () -> text("bin-loss").startsWith("This loses for good: 2 shots and their logs and the files these came from, with"));
+        until("it is said what that loses", () -> text("bin-loss")
+                .startsWith("This loses for good: 2 shots and their logs and the files these came from, with"));
         interact(() -> lookup("#bin-empty-for-good").queryButton().fire());
-        until("it is empty", () -> lookup("#bin-empty").tryQuery().isPresent() && bench.desk().library().bin().isEmpty());
+        until("it is empty",
+                () -> lookup("#bin-empty").tryQuery().isPresent() && bench.desk().library().bin().isEmpty());
         assertThat(bench.desk().shots()).hasSize(37);
     }
 
@@ -117,9 +130,15 @@ class SearchMenuTest extends BenchFixture {
             });
         }
         interact(() -> bench.workspace().set(Workspace.COMPARE));
-        interact(() -> list.lookupAll(".check-box").stream().filter(Node::isVisible).map(CheckBox.class::cast)
-                .forEach(box -> assertThat(box.isSelected()).as(box.getId()).isEqualTo(bench.picked().ids().stream()
-                        .anyMatch(id -> box.getId().equals("pick-" + numberOf(id))))));
+        interact(() -> list.lookupAll(".check-box")
+                .stream()
+                .filter(Node::isVisible)
+                .map(CheckBox.class::cast)
+                .forEach(box -> assertThat(box.isSelected()).as(box.getId())
+                        .isEqualTo(bench.picked()
+                                .ids()
+                                .stream()
+                                .anyMatch(id -> box.getId().equals("pick-" + numberOf(id))))));
         interact(() -> bench.workspace().set(Workspace.READ));
         interact(list::layout);
         assertThat(list.lookupAll(".check-box")).isEmpty();
@@ -136,11 +155,17 @@ class SearchMenuTest extends BenchFixture {
             interact(() -> {
                 list.scrollTo(top);
                 list.layout();
-                list.lookupAll(".slip-body").stream().map(Node::getParent).filter(BenchFixture::inSight).map(SlipCard.class::cast)
+                list.lookupAll(".slip-body")
+                        .stream()
+                        .map(Node::getParent)
+                        .filter(BenchFixture::inSight)
+                        .map(SlipCard.class::cast)
                         .forEach(card -> assertThat(card.numbersFit()).isTrue());
             });
         }
-        assertThat(SlipPaint.needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s", "20.28", "±0.16", "", List.of(), ""))).isGreaterThan(190);
+        assertThat(SlipPaint
+                .needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s", "20.28", "±0.16", "", List.of(), "")))
+                .isGreaterThan(190);
     }
 
     private int numberOf(long id) {
@@ -149,19 +174,28 @@ class SearchMenuTest extends BenchFixture {
 
     private void check(RackRow row, Node cell) {
         if (row instanceof RackRow.DayHeading heading) {
-            List<String> words = cell.lookupAll(".label").stream().filter(BenchFixture::inSight).map(node -> ((Label) node).getText()).toList();
+            List<String> words = cell.lookupAll(".label")
+                    .stream()
+                    .filter(BenchFixture::inSight)
+                    .map(node -> ((Label) node).getText())
+                    .toList();
             assertThat(words).contains(heading.day()).hasSize(2);
         } else if (row instanceof RackRow.Slip slip) {
-            SlipText text = SlipText.of(slip.shot(), bench.desk().derived().of(slip.shot()), bench.appearance().colourByProperty().get(),
+            SlipText text = SlipText.of(slip.shot(), bench.desk().derived().of(slip.shot()),
+                    bench.appearance().colourByProperty().get(),
                     bench.desk().settingsProperty().get().convention());
-            assertThat(cell.getAccessibleText()).startsWith("Shot " + text.number() + ", " + text.masses() + ", ").contains(text.yield(), String.join(", ", text.chips()));
+            assertThat(cell.getAccessibleText()).startsWith("Shot " + text.number() + ", " + text.masses() + ", ")
+                    .contains(text.yield(), String.join(", ", text.chips()));
             assertThat(cell.getAccessibleText().contains("faulty: ")).isEqualTo(!text.fault().isEmpty());
             SlipCard shown = (SlipCard) cell.lookup(".slip-body").getParent();
             Theme theme = bench.appearance().themeProperty().get();
             Canvas anew = new Canvas(canvas(shown).getWidth(), SlipPaint.HEIGHT);
-            new SlipPaint(anew.getGraphicsContext2D(), theme, anew.getWidth()).paint(text, slip.shot().digest().miniature(),
+            new SlipPaint(anew.getGraphicsContext2D(), theme, anew.getWidth()).paint(text,
+                    slip.shot().digest().miniature(),
                     FxColor.of(bench.appearance().scale().get().color(slip.shot().sheet(), theme)), 0);
-            assertThat(pixels(canvas(shown))).as("shot " + text.number() + " is drawn as if it were the first on its slip").isEqualTo(pixels(anew));
+            assertThat(pixels(canvas(shown)))
+                    .as("shot " + text.number() + " is drawn as if it were the first on its slip")
+                    .isEqualTo(pixels(anew));
         }
     }
 
@@ -174,7 +208,9 @@ class SearchMenuTest extends BenchFixture {
         clear.setFill(Color.TRANSPARENT);
         WritableImage image = canvas.snapshot(clear, null);
         int[] pixels = new int[(int) image.getWidth() * (int) image.getHeight()];
-        image.getPixelReader().getPixels(0, 0, (int) image.getWidth(), (int) image.getHeight(), PixelFormat.getIntArgbInstance(), pixels, 0, (int) image.getWidth());
+        image.getPixelReader()
+                .getPixels(0, 0, (int) image.getWidth(), (int) image.getHeight(), PixelFormat.getIntArgbInstance(),
+                        pixels, 0, (int) image.getWidth());
         assertThat(Arrays.stream(pixels).anyMatch(pixel -> pixel != 0)).as("something is drawn").isTrue();
         return pixels;
     }

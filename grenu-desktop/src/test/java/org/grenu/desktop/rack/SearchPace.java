@@ -13,12 +13,15 @@ import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.Test;
 
 /**
- * How long a keystroke in the filter takes in a large library, from the key to the rack's rows. Its name keeps it out of the
- * test run: {@code mvn -q -pl grenu-desktop -am test -Dtest=SearchPace -Dgrenu.library=PATH -Dsurefire.failIfNoSpecifiedTests=false}.
+ * How long a keystroke in the filter takes in a large library, from the key to the rack's rows. Its name keeps it out
+ * of the
+ * test run: {@code mvn -q -pl grenu-desktop -am test -Dtest=SearchPace -Dgrenu.library=PATH
+ * -Dsurefire.failIfNoSpecifiedTests=false}.
  */
 class SearchPace {
 
-    private static final List<String> QUERIES = List.of("coffee:heron grind:2.2-2.6 ey>20", "gentle -is:faulty", "finding:channel", "number 77", "unknown:taste strength:9-10");
+    private static final List<String> QUERIES = List.of("coffee:heron grind:2.2-2.6 ey>20", "gentle -is:faulty",
+            "finding:channel", "number 77", "unknown:taste strength:9-10");
 
     /** As long as it takes to reach for the filter. */
     private static void sleep() {
@@ -31,8 +34,9 @@ class SearchPace {
 
     @Test
     void type() {
-        try (StudyDesk desk = new StudyDesk(OpenLibrary.open(Path.of(System.getProperty("grenu.library"))), Runnable::run)) {
-            FoundInShots found = new FoundInShots(desk, new Background("found", task -> { }));
+        try (StudyDesk desk = new StudyDesk(OpenLibrary.open(Path.of(System.getProperty("grenu.library"))),
+                Runnable::run)) {
+            FoundInShots found = new FoundInShots(desk, new Background("found", task -> {}));
             RackViewModel rack = new RackViewModel(desk, found);
             desk.shots().setAll(desk.library().summaries());
             sleep();
@@ -50,7 +54,8 @@ class SearchPace {
                     rack.filterProperty().set("");
                 }
                 nanos.sort(Comparator.naturalOrder());
-                System.out.printf("%d shots, “%s”: median %.1f ms, longest %.1f ms, %s%n", desk.shots().size(), query, nanos.get(nanos.size() / 2) / 1e6,
+                System.out.printf("%d shots, “%s”: median %.1f ms, longest %.1f ms, %s%n", desk.shots().size(), query,
+                        nanos.get(nanos.size() / 2) / 1e6,
                         nanos.get(nanos.size() - 1) / 1e6, rack.countProperty().get());
                 assertThat(nanos).isNotEmpty();
             }

@@ -55,7 +55,8 @@ class NotebookTest extends BenchFixture {
         for (int step = 0; step < 4; step++) {
             interact(bench.desk()::undo);
         }
-        until("time, readings, beverage and dose are taken back", () -> open().summary().sheet().number(SheetField.DOSE).isEmpty());
+        until("time, readings, beverage and dose are taken back",
+                () -> open().summary().sheet().number(SheetField.DOSE).isEmpty());
         interact(bench.desk()::undo);
         until("the shot is gone", () -> bench.desk().shots().size() == 39);
     }
@@ -68,7 +69,8 @@ class NotebookTest extends BenchFixture {
         interact(() -> lookup("#points").queryAs(TextArea.class).setText("time [s], pressure [bar]\n0, 0\n6, high\n"));
         clickOn("#keep-points");
         until("the line is named", () -> text("notice").contains("line 3") && text("notice").contains("high”"));
-        interact(() -> lookup("#points").queryAs(TextArea.class).setText("time [s], pressure [bar], cup mass [g]\n0, 0, 0\n6, 3, 0\n10, 9, 2\n20, 9, 24\n27, 9, 40\n"));
+        interact(() -> lookup("#points").queryAs(TextArea.class)
+                .setText("time [s], pressure [bar], cup mass [g]\n0, 0, 0\n6, 3, 0\n10, 9, 2\n20, 9, 24\n27, 9, 40\n"));
         clickOn("#keep-points");
         until("it has a log", () -> open().summary().logged());
         assertThat(lookup("#notebook").query().isVisible()).isFalse();
@@ -84,7 +86,8 @@ class NotebookTest extends BenchFixture {
         chosenFiles.add(Files.writeString(folder.resolve("known.csv"), ShotCsvWriter.write(other)));
         clickOn("#give-log");
         until("it is refused", () -> text("notice").contains("belongs to shot"));
-        chosenFiles.set(0, Files.writeString(folder.resolve("late.csv"), "time [s],pressure [bar]\n0,0\n1,5\n2,9\n3,9\n4,9\n"));
+        chosenFiles.set(0,
+                Files.writeString(folder.resolve("late.csv"), "time [s],pressure [bar]\n0,0\n1,5\n2,9\n3,9\n4,9\n"));
         clickOn("#give-log");
         until("it has a log", () -> open().summary().logged());
         interact(bench.desk()::undo);

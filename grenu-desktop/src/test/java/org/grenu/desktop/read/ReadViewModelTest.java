@@ -43,7 +43,13 @@ class ReadViewModelTest extends DeskFixture {
     }
 
     private Strip strip(Channel channel) {
-        return read.figureProperty().get().strips().stream().filter(s -> s.channel() == channel).findFirst().orElseThrow();
+        return read.figureProperty()
+                .get()
+                .strips()
+                .stream()
+                .filter(s -> s.channel() == channel)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -57,12 +63,14 @@ class ReadViewModelTest extends DeskFixture {
         assertThat(read.viewProperty().get().to()).isCloseTo(whole.to(), within(1e-9));
         read.moveCursor(-12);
         AxisRange zoomed = read.viewProperty().get();
-        assertThat(read.cursorProperty().get()).as("the view goes along with the hairline").isBetween(zoomed.from(), zoomed.to());
+        assertThat(read.cursorProperty().get()).as("the view goes along with the hairline")
+                .isBetween(zoomed.from(), zoomed.to());
         desk.enter(SheetField.DOSE, "17");
         until(() -> open().sheet().number(SheetField.DOSE).orElse(0) == 17);
         assertThat(read.viewProperty().get()).as("an edit does not move the view").isEqualTo(zoomed);
         open(1);
-        assertThat(read.viewProperty().get()).as("another shot starts whole").isEqualTo(read.figureProperty().get().whole());
+        assertThat(read.viewProperty().get()).as("another shot starts whole")
+                .isEqualTo(read.figureProperty().get().whole());
         assertThat(read.title()).isEqualTo("Shot 1");
         assertThat(read.recipe()).isEqualTo("Lot Heron 14 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated");
         read.cursorProperty().set(Double.NaN);
@@ -133,7 +141,8 @@ class ReadViewModelTest extends DeskFixture {
         int middle = 2;
         read.moveBorder(middle, found.get(middle + 1) + 50);
         until(() -> read.phasesEdited());
-        assertThat(read.borders().get(middle)).as("not past its neighbour").isCloseTo(found.get(middle + 1) - 0.1, within(0.011));
+        assertThat(read.borders().get(middle)).as("not past its neighbour")
+                .isCloseTo(found.get(middle + 1) - 0.1, within(0.011));
         assertThat(read.processing()).isEqualTo("phases: set by hand");
         read.moveBorder(middle, found.get(middle - 1) - 50);
         until(() -> Math.abs(read.borders().get(middle) - found.get(middle - 1) - 0.1) < 0.011);
@@ -151,7 +160,9 @@ class ReadViewModelTest extends DeskFixture {
         double main = shot().phases().get(shot().phases().size() - 2).seconds();
         read.showAt(main);
         String words = read.phaseAt(read.cursorProperty().get() + 1);
-        assertThat(words).containsPattern("^(Main|Taper), \\d+\\.\\d s").contains("Pressure: mean ", " bar, slope ").doesNotContain("NaN");
+        assertThat(words).containsPattern("^(Main|Taper), \\d+\\.\\d s")
+                .contains("Pressure: mean ", " bar, slope ")
+                .doesNotContain("NaN");
         assertThat(read.phaseAt(-30)).isEmpty();
     }
 
@@ -163,7 +174,8 @@ class ReadViewModelTest extends DeskFixture {
         read.addNote("  paler ");
         read.addNote("   ");
         until(() -> open().sheet().momentNotes().size() == 2);
-        assertThat(open().sheet().momentNotes()).extracting(note -> note.seconds() + " " + note.words()).containsExactly("20.0 streak, left", "24.0 paler");
+        assertThat(open().sheet().momentNotes()).extracting(note -> note.seconds() + " " + note.words())
+                .containsExactly("20.0 streak, left", "24.0 paler");
         read.cursorProperty().set(Double.NaN);
         read.addNote("nowhere");
         assertThat(desk.latestSheet().momentNotes()).hasSize(2);

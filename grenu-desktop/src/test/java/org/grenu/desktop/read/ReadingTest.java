@@ -39,8 +39,9 @@ class ReadingTest extends BenchFixture {
         assertThat(lookup("#hairline").queryAs(Line.class).getStartX()).isCloseTo(layout.x(15), within(1.5));
         double seconds = bench.read().cursorProperty().get();
         assertThat(seconds).isCloseTo(15, within(0.1));
-        assertThat(layout.strips()).extracting(s -> s.channel()).containsExactly(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
-                Channel.CUP_MASS, Channel.TEMPERATURE, Channel.RESISTANCE);
+        assertThat(layout.strips()).extracting(s -> s.channel())
+                .containsExactly(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
+                        Channel.CUP_MASS, Channel.TEMPERATURE, Channel.RESISTANCE);
         double pressure = layout.strips().get(0).curve().at(seconds);
         assertThat(Double.parseDouble(text("reading-0"))).isCloseTo(pressure, within(0.006));
         double mass = layout.strips().get(3).curve().at(seconds);
@@ -91,8 +92,11 @@ class ReadingTest extends BenchFixture {
     void theFigureIsPaintedInTheTreatmentsColour() {
         openShot(1);
         until("the figure is painted", () -> painted() != null);
-        java.awt.Color wanted = bench.appearance().scale().get().color(bench.desk().openProperty().get().summary().sheet(),
-                bench.appearance().themeProperty().get());
+        java.awt.Color wanted = bench.appearance()
+                .scale()
+                .get()
+                .color(bench.desk().openProperty().get().summary().sheet(),
+                        bench.appearance().themeProperty().get());
         until("the curve is there", () -> {
             Image image = painted();
             int found = 0;
@@ -106,8 +110,12 @@ class ReadingTest extends BenchFixture {
     }
 
     private Image painted() {
-        return strips().getChildrenUnmodifiable().stream().filter(n -> n instanceof ImageView).map(n -> ((ImageView) n).getImage())
-                .findFirst().orElse(null);
+        return strips().getChildrenUnmodifiable()
+                .stream()
+                .filter(n -> n instanceof ImageView)
+                .map(n -> ((ImageView) n).getImage())
+                .findFirst()
+                .orElse(null);
     }
 
     @Test

@@ -30,13 +30,19 @@ class RecordsTest extends DeskFixture {
         bulk.shotsProperty().set(List.copyOf(desk.shots()));
         bulk.entryProperty().set("Operator");
         bulk.valueProperty().set("Operator 1");
-        assertThat(bulk.planProperty().get().words()).isEqualTo("6 shots change, 8 stay as they are; 6 lose another entry, which the history keeps.");
+        assertThat(bulk.planProperty().get().words())
+                .isEqualTo("6 shots change, 8 stay as they are; 6 lose another entry, which the history keeps.");
         bulk.reasonProperty().set("rota was wrong");
         assertThat(bulk.apply()).isTrue();
-        until(() -> desk.shots().stream().allMatch(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 1")));
+        until(() -> desk.shots()
+                .stream()
+                .allMatch(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 1")));
         assertThat(bulk.apply()).as("nothing is left to change").isFalse();
         desk.undo();
-        until(() -> desk.shots().stream().filter(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 2")).count() == 6);
+        until(() -> desk.shots()
+                .stream()
+                .filter(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 2"))
+                .count() == 6);
         assertThat(desk.noticeProperty().get()).isEqualTo(Notice.done("Undone: Operator of 6 shots"));
     }
 
@@ -78,9 +84,12 @@ class RecordsTest extends DeskFixture {
             JoinViewModel join = new JoinViewModel(desk, worker);
             join.open(Files.writeString(folder.resolve("scores.csv"), "body,shot,Taste\n6,1,sweet\n7,2,\n5,99,sour\n"));
             until(() -> join.shownProperty().get() != null);
-            assertThat(join.shownProperty().get().words()).containsExactly("2 of 3 rows belong to a shot; 3 entries change.", "1 column becomes an entry of your own.", "No shot for: 99.");
+            assertThat(join.shownProperty().get().words()).containsExactly(
+                    "2 of 3 rows belong to a shot; 3 entries change.", "1 column becomes an entry of your own.",
+                    "No shot for: 99.");
             join.chooseKey(0);
-            assertThat(join.shownProperty().get().plan().matched()).as("bodies 6, 7 and 5 are numbers of shots too").isEqualTo(3);
+            assertThat(join.shownProperty().get().plan().matched()).as("bodies 6, 7 and 5 are numbers of shots too")
+                    .isEqualTo(3);
             join.chooseKey(1);
             join.apply();
             until(() -> desk.shots().get(1).sheet().extras().getOrDefault("body", "").equals("7"));
@@ -88,7 +97,8 @@ class RecordsTest extends DeskFixture {
             desk.undo();
             until(() -> desk.shots().get(0).sheet().extras().isEmpty());
             join.open(folder.resolve("none.csv"));
-            until(() -> desk.noticeProperty().get() != null && desk.noticeProperty().get().kind() == Notice.Kind.FAILED);
+            until(() -> desk.noticeProperty().get() != null
+                    && desk.noticeProperty().get().kind() == Notice.Kind.FAILED);
         }
     }
 
@@ -106,13 +116,15 @@ class RecordsTest extends DeskFixture {
         assertThat(rack.shown()).extracting(ShotSummary::number).contains(1).doesNotContain(6);
         rack.filterProperty().set("");
         open(1);
-        assertThat(rack.whatWorked()).hasValue("coffee:\"Lot Heron 14\" grinder:\"G-burr A\" -is:faulty ey:18-22 strength:7-12");
+        assertThat(rack.whatWorked())
+                .hasValue("coffee:\"Lot Heron 14\" grinder:\"G-burr A\" -is:faulty ey:18-22 strength:7-12");
         rack.filterProperty().set(rack.whatWorked().orElseThrow());
         assertThat(rack.shown()).isNotEmpty().allSatisfy(shot -> {
             assertThat(shot.sheet().has(SheetField.FAULT)).isFalse();
             assertThat(shot.masses().brew().orElseThrow().asDosed().percent().value()).isBetween(18.0, 22.0);
         });
-        desk.change("Own", List.of(Change.of(open().id(), SheetEdit.ofOwn(open().recorded(), "ground twice", "yes"))), "");
+        desk.change("Own", List.of(Change.of(open().id(), SheetEdit.ofOwn(open().recorded(), "ground twice", "yes"))),
+                "");
         until(() -> open().sheet().extras().containsKey("ground twice"));
         rack.filterProperty().set("ground_twice:yes");
         assertThat(rack.countProperty().get()).isEqualTo("1 of 14");

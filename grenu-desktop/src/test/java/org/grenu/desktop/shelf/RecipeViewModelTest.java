@@ -59,7 +59,10 @@ class RecipeViewModelTest extends DeskFixture {
         until(() -> desk.noticeProperty().get() != null);
         assertThat(desk.noticeProperty().get().text()).contains("Saved");
         try (PDDocument card = Loader.loadPDF(Files.readAllBytes(file))) {
-            assertThat(new PDFTextStripper().getText(card)).contains("Lot Heron 14, straight nine").contains("Brew water 3").contains("18 g ridgeless").contains("from shot 1");
+            assertThat(new PDFTextStripper().getText(card)).contains("Lot Heron 14, straight nine")
+                    .contains("Brew water 3")
+                    .contains("18 g ridgeless")
+                    .contains("from shot 1");
         }
         desk.noticeProperty().set(null);
         recipes().print(new Chosen(recipe, recipe.newest()), folder.resolve("no").resolve("where.pdf"));

@@ -27,7 +27,8 @@ class ShelfViewModelTest extends DeskFixture {
 
     @BeforeEach
     void show() {
-        model = new ShelfViewModel(desk, onInterface::add, Clock.fixed(Instant.parse("2026-05-20T08:00:00Z"), ZoneOffset.UTC));
+        model = new ShelfViewModel(desk, onInterface::add,
+                Clock.fixed(Instant.parse("2026-05-20T08:00:00Z"), ZoneOffset.UTC));
         model.activeProperty().set(true);
     }
 
@@ -89,18 +90,22 @@ class ShelfViewModelTest extends DeskFixture {
         assertThat(model.shelf().of(ShelfKind.BAG).get(0).entries().text(ShelfField.BAG_COFFEE)).hasValue("Heron");
         desk.undo();
         until(() -> model.shelf().find(ShelfKind.COFFEE, "Lot Heron 14").isPresent());
-        assertThat(desk.shots()).allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Heron 14"));
+        assertThat(desk.shots())
+                .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Heron 14"));
         add(ShelfKind.COFFEE, "Other");
-        assertThatThrownBy(() -> model.rename("Lot Heron 14")).isInstanceOf(RefusedEntry.class).hasMessageContaining("already");
+        assertThatThrownBy(() -> model.rename("Lot Heron 14")).isInstanceOf(RefusedEntry.class)
+                .hasMessageContaining("already");
     }
 
     @Test
     void changedPartsBeginAVersionFromADayOn() {
         add(ShelfKind.MACHINE, "Rig 1");
-        assertThatThrownBy(() -> model.partsChanged("soon", "screen")).isInstanceOf(RefusedEntry.class).hasMessageContaining("2026-05-20");
+        assertThatThrownBy(() -> model.partsChanged("soon", "screen")).isInstanceOf(RefusedEntry.class)
+                .hasMessageContaining("2026-05-20");
         model.partsChanged("2026-05-13", "new screen");
         until(() -> now().versions().size() == 2);
-        assertThat(desk.shots()).allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.MACHINE_VERSION)).hasValue("v2: new screen"));
+        assertThat(desk.shots()).allSatisfy(
+                shot -> assertThat(shot.sheet().text(SheetField.MACHINE_VERSION)).hasValue("v2: new screen"));
         assertThatThrownBy(() -> model.partsChanged("2026-05-13", "again")).hasMessageContaining("must begin later");
         model.chooseVersion(1);
         assertThat(model.chosenProperty().get().version().number()).isEqualTo(1);
@@ -115,9 +120,11 @@ class ShelfViewModelTest extends DeskFixture {
         model.addBag(coffee);
         until(() -> now().kind() == ShelfKind.BAG);
         model.enter(ShelfField.LIFE, "2026-04-27 roasted");
-        model.chooseRest(ShelfViewModel.restSchools().stream().filter(pack -> pack.id().equals("rest_5_14")).findFirst());
+        model.chooseRest(
+                ShelfViewModel.restSchools().stream().filter(pack -> pack.id().equals("rest_5_14")).findFirst());
         assertThat(model.restSchool()).hasValueSatisfying(pack -> assertThat(pack.id()).isEqualTo("rest_5_14"));
-        until(() -> model.cards().size() == 2 && model.cards().get(1).figure() instanceof BagFigure bag && bag.rest().isPresent() && bag.age().isPresent());
+        until(() -> model.cards().size() == 2 && model.cards().get(1).figure() instanceof BagFigure bag
+                && bag.rest().isPresent() && bag.age().isPresent());
         BagFigure bag = (BagFigure) model.cards().get(1).figure();
         assertThat(bag.rest().orElseThrow().from()).hasValue(5);
         assertThat(bag.rest().orElseThrow().to()).hasValue(14);

@@ -34,7 +34,8 @@ class ExportingTest extends BenchFixture {
     void shotsComeOutAsTheyAreAndAsTheyCame() throws IOException, ImportFailure {
         openShot(5);
         enter("moisture_pct", "2,4");
-        until("the edit is in", () -> bench.desk().openProperty().get().summary().sheet().number(SheetField.MOISTURE).orElse(0) == 2.4);
+        until("the edit is in",
+                () -> bench.desk().openProperty().get().summary().sheet().number(SheetField.MOISTURE).orElse(0) == 2.4);
         var shot = bench.desk().openProperty().get().shot();
         assertThat(ShotReader.read("x", export(ShotExport.SHOT_CSV)).shot()).isEqualTo(shot);
         assertThat(ShotReader.read("x", export(ShotExport.SHOT_JSON)).shot()).isEqualTo(shot);

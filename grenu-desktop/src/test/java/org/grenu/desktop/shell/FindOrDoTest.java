@@ -18,7 +18,8 @@ class FindOrDoTest extends BenchFixture {
 
     private void find(String typed) {
         push(KeyCode.CONTROL, KeyCode.K);
-        until("the field is open", () -> lookup("#find-or-do-panel").query().isVisible() && field("find-or-do-field").isFocused());
+        until("the field is open",
+                () -> lookup("#find-or-do-panel").query().isVisible() && field("find-or-do-field").isFocused());
         write(typed, 0);
     }
 
@@ -42,7 +43,8 @@ class FindOrDoTest extends BenchFixture {
         until("the shelf shows it", () -> bench.workspace().get() == Workspace.SHELF);
         find("first drip to last");
         push(KeyCode.ENTER);
-        until("times are counted so", () -> bench.desk().settingsProperty().get().convention() == TimeConvention.FIRST_DRIP_TO_LAST_DRIP);
+        until("times are counted so",
+                () -> bench.desk().settingsProperty().get().convention() == TimeConvention.FIRST_DRIP_TO_LAST_DRIP);
         find("dark");
         push(KeyCode.ENTER);
         until("it is dark", () -> bench.appearance().themeProperty().get().dark());
@@ -66,7 +68,8 @@ class FindOrDoTest extends BenchFixture {
     void thePageOfKeysIsMadeFromTheActions() throws IOException {
         List<String> ids = view.actions().all().map(action -> action.id()).toList();
         assertThat(ids).doesNotHaveDuplicates();
-        assertThat(view.actions().all().flatMap(action -> action.keys().stream()).map(key -> key.getName()).toList()).doesNotHaveDuplicates();
+        assertThat(view.actions().all().flatMap(action -> action.keys().stream()).map(key -> key.getName()).toList())
+                .doesNotHaveDuplicates();
         Path page = Path.of("../docs/keys.md");
         String made = KeyTable.markdown(view.actions());
         if (Boolean.getBoolean("grenu.refresh")) {

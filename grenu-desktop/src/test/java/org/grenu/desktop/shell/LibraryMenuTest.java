@@ -24,7 +24,12 @@ class LibraryMenuTest extends BenchFixture {
 
     private void choose(String id) {
         interact(() -> bench.desk().noticeProperty().set(null));
-        interact(() -> ((MenuButton) lookup("#library-menu").query()).getItems().stream().filter(item -> id.equals(item.getId())).findFirst().orElseThrow().fire());
+        interact(() -> ((MenuButton) lookup("#library-menu").query()).getItems()
+                .stream()
+                .filter(item -> id.equals(item.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
     }
 
     private String told() {
@@ -46,7 +51,8 @@ class LibraryMenuTest extends BenchFixture {
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other)) {
             assertThat(new LibraryExchange(library).merge(chosenTarget).words()).contains("12");
-            assertThat(library.summaries()).hasSize(12).allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Siskin 3"));
+            assertThat(library.summaries()).hasSize(12)
+                    .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Siskin 3"));
             assertThat(library.shelf().items()).hasSameSizeAs(bench.desk().shelfProperty().get().items());
         }
         chosenFiles.clear();
@@ -70,7 +76,8 @@ class LibraryMenuTest extends BenchFixture {
         choose("library-backup");
         done("Backed up to ");
         choose("library-backup");
-        until("an existing file is never replaced", () -> bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
+        until("an existing file is never replaced",
+                () -> bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
 
         interact(() -> bench.desk().bin(List.copyOf(bench.desk().shots().subList(0, 20))));
         until("they are gone", () -> bench.desk().shots().size() == 19);
@@ -92,18 +99,23 @@ class LibraryMenuTest extends BenchFixture {
         chosenFiles.add(Files.writeString(folder.resolve("notes.sqlite"), "not a library at all"));
         for (String action : new String[] {"library-restore", "library-merge"}) {
             choose(action);
-            until(action + " is refused", () -> bench.desk().noticeProperty().get() != null && bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
+            until(action + " is refused", () -> bench.desk().noticeProperty().get() != null
+                    && bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
             assertThat(told()).contains("notes.sqlite");
         }
         assertThat(bench.desk().shots()).hasSize(39);
         chosenTarget = folder.resolve("no such folder").resolve("x.zip");
         choose("library-export");
-        until("an impossible place is explained", () -> bench.desk().noticeProperty().get() != null && bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
+        until("an impossible place is explained", () -> bench.desk().noticeProperty().get() != null
+                && bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
         assertThat(chosenTarget).doesNotExist();
     }
 
     private Map<Integer, String> records() {
-        return bench.desk().shots().stream().collect(Collectors.toMap(ShotSummary::number, shot -> shot.recorded().toString()));
+        return bench.desk()
+                .shots()
+                .stream()
+                .collect(Collectors.toMap(ShotSummary::number, shot -> shot.recorded().toString()));
     }
 
     /** Each dialog asks for its own sort of file, and a photo is not hidden among logs. */
@@ -111,7 +123,8 @@ class LibraryMenuTest extends BenchFixture {
     void dialogsAskForWhatIsWanted() {
         assertThat(FilesWanted.LOGS.patterns()).contains("*.csv", "*.CSV", "*.xlsx");
         assertThat(FilesWanted.PHOTOS.patterns()).contains("*.jpg", "*.JPG").doesNotContain("*.csv");
-        assertThat(Set.of(FilesWanted.values()).stream().filter(FilesWanted::several)).containsExactlyInAnyOrder(FilesWanted.LOGS, FilesWanted.PHOTOS);
+        assertThat(Set.of(FilesWanted.values()).stream().filter(FilesWanted::several))
+                .containsExactlyInAnyOrder(FilesWanted.LOGS, FilesWanted.PHOTOS);
         assertThat(FilesWanted.values()).allSatisfy(wanted -> assertThat(wanted.title()).isNotBlank());
     }
 }

@@ -63,19 +63,28 @@ class LookTest extends BenchFixture {
         openShot(5);
         smallest();
         interact(() -> {
-            bench.desk().enter(SheetField.COFFEE, "Lot with an exceedingly long name that no column can hold, washed and dried on raised beds");
+            bench.desk()
+                    .enter(SheetField.COFFEE,
+                            "Lot with an exceedingly long name that no column can hold, washed and dried on raised "
+                                    + "beds");
             bench.desk().enter(SheetField.PROFILE, "Gentle ramp with a long taper and a name to match");
         });
         until("the long name is shown", () -> text("profile").endsWith("to match"));
         List<String> cut = new ArrayList<>();
-        interact(() -> labels(view).filter(label -> inSight(label) && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
-                .filter(label -> !label.getStyleClass().contains("recipe") && !label.getText().contains("ramp") && !label.getText().contains("name"))
+        interact(() -> labels(view)
+                .filter(label -> inSight(label) && label.getWidth() > 0 && label.getText().matches(".*\\d.*"))
+                .filter(label -> !label.getStyleClass().contains("recipe") && !label.getText().contains("ramp")
+                        && !label.getText().contains("name"))
                 .filter(label -> !label.getStyleClass().contains("rack-foot") && label.getParent().isVisible())
-                .filter(LookTest::isCut).forEach(label -> cut.add(label.getText())));
+                .filter(LookTest::isCut)
+                .forEach(label -> cut.add(label.getText())));
         assertThat(cut).isEmpty();
     }
 
-    /** At the smallest window no word or field hangs out of its column, on the shelf, in a series and in the ledgers. */
+    /**
+     * At the smallest window no word or field hangs out of its column, on the shelf, in a series and in the
+     * ledgers.
+     */
     @Test
     void columnsHoldWhatStandsInThemAtTheSmallestSize() {
         openShot(5);
@@ -100,11 +109,15 @@ class LookTest extends BenchFixture {
         interact(() -> {
             view.getScene().getRoot().layout();
             Bounds room = lookup(column).query().localToScene(lookup(column).query().getLayoutBounds());
-            all(lookup(column).query()).filter(node -> (node instanceof Label || node instanceof TextInputControl || node instanceof ButtonBase) && inSight(node))
+            all(lookup(column).query())
+                    .filter(node -> (node instanceof Label || node instanceof TextInputControl
+                            || node instanceof ButtonBase) && inSight(node))
                     .forEach(node -> {
                         Bounds at = node.localToScene(node.getLayoutBounds());
-                        if (at.getWidth() > 0 && (at.getMaxX() > room.getMaxX() + 0.5 || at.getMinX() < room.getMinX() - 0.5)) {
-                            out.add(node + " " + at.getMinX() + " to " + at.getMaxX() + " of " + room.getMinX() + " to " + room.getMaxX());
+                        if (at.getWidth() > 0
+                                && (at.getMaxX() > room.getMaxX() + 0.5 || at.getMinX() < room.getMinX() - 0.5)) {
+                            out.add(node + " " + at.getMinX() + " to " + at.getMaxX() + " of " + room.getMinX() + " to "
+                                    + room.getMaxX());
                         }
                     });
         });
@@ -118,7 +131,8 @@ class LookTest extends BenchFixture {
 
     private static Stream<Label> labels(Node node) {
         Stream<Label> own = node instanceof Label label ? Stream.of(label) : Stream.empty();
-        return node instanceof Parent parent ? Stream.concat(own, parent.getChildrenUnmodifiable().stream().flatMap(LookTest::labels)) : own;
+        return node instanceof Parent parent
+                ? Stream.concat(own, parent.getChildrenUnmodifiable().stream().flatMap(LookTest::labels)) : own;
     }
 
     @Test
@@ -137,7 +151,8 @@ class LookTest extends BenchFixture {
 
     private static Stream<Node> all(Node node) {
         return node instanceof Parent parent
-                ? Stream.concat(Stream.of(node), parent.getChildrenUnmodifiable().stream().flatMap(LookTest::all)) : Stream.of(node);
+                ? Stream.concat(Stream.of(node), parent.getChildrenUnmodifiable().stream().flatMap(LookTest::all))
+                : Stream.of(node);
     }
 
     @Test

@@ -22,13 +22,16 @@ import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
 
 /**
- * How the real window keeps up with a large library: frames while the rack is scrolled, and each key in the filter until its
+ * How the real window keeps up with a large library: frames while the rack is scrolled, and each key in the filter
+ * until its
  * frame stands. Its name keeps it out of the test run:
- * {@code mvn -q -pl grenu-desktop -am test -Dtest=RackPace -Dgrenu.library=PATH -Dsurefire.failIfNoSpecifiedTests=false}.
+ * {@code mvn -q -pl grenu-desktop -am test -Dtest=RackPace -Dgrenu.library=PATH
+ * -Dsurefire.failIfNoSpecifiedTests=false}.
  */
 class RackPace extends ApplicationTest {
 
-    private static final List<String> QUERIES = List.of("coffee:heron grind:2.2-2.6 ey>20", "gentle -is:faulty", "finding:channel", "number 77",
+    private static final List<String> QUERIES = List.of("coffee:heron grind:2.2-2.6 ey>20", "gentle -is:faulty",
+            "finding:channel", "number 77",
             "unknown:taste strength:9-10");
     private static final int FRAMES = 300;
 
@@ -50,7 +53,7 @@ class RackPace extends ApplicationTest {
     void keepUp() throws Exception {
         Thread.sleep(3_000);
         Platform.runLater(bench.desk()::loadTheRest);
-        report("while the rest is read", frames(frame -> { }));
+        report("while the rest is read", frames(frame -> {}));
         Thread.sleep(Long.getLong("grenu.settle", 10_000));
         frames(frame -> flow().scrollPixels(120));
         frames(frame -> flow().scrollPixels(-120));
@@ -125,8 +128,10 @@ class RackPace extends ApplicationTest {
 
     private void report(String what, List<Long> nanos) {
         nanos.sort(Comparator.naturalOrder());
-        System.out.printf("%d shots, %s: median %.1f ms, 95 %% within %.1f, longest %.1f%n", bench.desk().shots().size(), what,
-                nanos.get(nanos.size() / 2) / 1e6, nanos.get((int) (nanos.size() * 0.95)) / 1e6, nanos.get(nanos.size() - 1) / 1e6);
+        System.out.printf("%d shots, %s: median %.1f ms, 95 %% within %.1f, longest %.1f%n",
+                bench.desk().shots().size(), what,
+                nanos.get(nanos.size() / 2) / 1e6, nanos.get((int) (nanos.size() * 0.95)) / 1e6,
+                nanos.get(nanos.size() - 1) / 1e6);
         assertThat(nanos).isNotEmpty();
     }
 }

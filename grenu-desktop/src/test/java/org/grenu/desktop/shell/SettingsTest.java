@@ -21,17 +21,20 @@ class SettingsTest extends BenchFixture {
         openShot(2);
         push(KeyCode.CONTROL, KeyCode.COMMA);
         interact(() -> lookup("#pack-time_20_25").queryAs(CheckBox.class).fire());
-        until("the school speaks", () -> findings().anyMatch(f -> f.rule().equals("shot_late") && f.school().equals("time window: 20–25 s")));
+        until("the school speaks", () -> findings()
+                .anyMatch(f -> f.rule().equals("shot_late") && f.school().equals("time window: 20–25 s")));
         interact(() -> lookup("#edit-time_20_25").queryButton().fire());
         TextInputControl rules = lookup("#rules-text").queryTextInputControl();
         String text = rules.getText();
         interact(() -> rules.setText(text.replace("shot_time_s > 25", "shot_tme_s > 25")));
         interact(() -> lookup("#rules-keep").queryButton().fire());
-        assertThat(text("rules-refusal")).startsWith("Line 18: there is no fact “shot_tme_s”. Perhaps shot_time_s?").endsWith("Nothing was changed.");
+        assertThat(text("rules-refusal")).startsWith("Line 18: there is no fact “shot_tme_s”. Perhaps shot_time_s?")
+                .endsWith("Nothing was changed.");
         interact(() -> rules.setText(text.replace("shot_time_s > 25", "shot_time_s > 99")));
         interact(() -> lookup("#rules-keep").queryButton().fire());
         until("the edited rule is silent", () -> findings().noneMatch(f -> f.rule().equals("shot_late")));
-        until("it is kept", () -> bench.desk().library().settings().getOrDefault("rule_pack.time_20_25", "").contains("> 99"));
+        until("it is kept",
+                () -> bench.desk().library().settings().getOrDefault("rule_pack.time_20_25", "").contains("> 99"));
         interact(() -> lookup("#edit-time_20_25").queryButton().fire());
         interact(() -> lookup("#rules-reset").queryButton().fire());
         until("as shipped", () -> findings().anyMatch(f -> f.rule().equals("shot_late")));
@@ -49,9 +52,12 @@ class SettingsTest extends BenchFixture {
         var times = bench.desk().openProperty().get().measures().curve().times();
         interact(() -> ((RadioButton) lookup("#convention-first_drip_to_pump_off").query()).fire());
         assertThat(text("rack-conventions")).startsWith("Times: first drip to pump off");
-        String shown = String.format(Locale.ROOT, ", %.1f s, ", TimeConvention.FIRST_DRIP_TO_PUMP_OFF.of(times).orElseThrow());
-        until("the slips follow", () -> slips().stream().anyMatch(slip -> slip.startsWith("Shot 39") && slip.contains(shown)));
-        until("it is kept", () -> "first_drip_to_pump_off".equals(bench.desk().library().settings().get("time_convention")));
+        String shown = String.format(Locale.ROOT, ", %.1f s, ",
+                TimeConvention.FIRST_DRIP_TO_PUMP_OFF.of(times).orElseThrow());
+        until("the slips follow",
+                () -> slips().stream().anyMatch(slip -> slip.startsWith("Shot 39") && slip.contains(shown)));
+        until("it is kept",
+                () -> "first_drip_to_pump_off".equals(bench.desk().library().settings().get("time_convention")));
     }
 
     /** A finding leads to its place on the curve, by mouse and by key. */

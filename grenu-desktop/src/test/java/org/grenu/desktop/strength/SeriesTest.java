@@ -21,9 +21,11 @@ class SeriesTest extends BenchFixture {
             bench.desk().enter(SheetField.READINGS, "");
             bench.desk().enter(SheetField.ZERO, "");
         });
-        until("the readings are gone", () -> readings() == 0 && !bench.desk().openProperty().get().summary().sheet().has(SheetField.ZERO));
+        until("the readings are gone",
+                () -> readings() == 0 && !bench.desk().openProperty().get().summary().sheet().has(SheetField.ZERO));
         push(KeyCode.CONTROL, KeyCode.T);
-        until("it is shown", () -> lookup("#series-what").tryQuery().isPresent() && lookup("#series").query().isVisible());
+        until("it is shown",
+                () -> lookup("#series-what").tryQuery().isPresent() && lookup("#series").query().isVisible());
         assertThat(text("series-what")).startsWith("Stir");
         assertThat(text("series-advice")).startsWith("Read the rinse water first");
         for (int step = 0; step < 4; step++) {

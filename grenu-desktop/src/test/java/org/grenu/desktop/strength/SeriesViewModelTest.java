@@ -46,7 +46,8 @@ class SeriesViewModelTest extends DeskFixture {
 
     private void read(String typed) {
         assertThat(series.newReading().enter(typed)).isEqualTo(EntryViewModel.Outcome.STORED);
-        until(() -> open().recorded().readings().equals(desk.latestSheet().readings()) && open().recorded().equals(desk.latestSheet()));
+        until(() -> open().recorded().readings().equals(desk.latestSheet().readings())
+                && open().recorded().equals(desk.latestSheet()));
     }
 
     @Test
@@ -103,7 +104,8 @@ class SeriesViewModelTest extends DeskFixture {
     @Test
     void aSeriesIsFilteredOrNot() {
         read("9.40");
-        assertThat(series.chooseFiltered(false)).hasValueSatisfying(why -> assertThat(why).startsWith("This series has filtered readings."));
+        assertThat(series.chooseFiltered(false))
+                .hasValueSatisfying(why -> assertThat(why).startsWith("This series has filtered readings."));
         assertThat(desk.latestSheet().flag(SheetField.SAMPLE_FILTERED)).isTrue();
         series.remove(0);
         until(() -> open().recorded().readings().isEmpty());
@@ -127,8 +129,12 @@ class SeriesViewModelTest extends DeskFixture {
 
     @Test
     void degreesBrixAreTurnedIntoStrengthByTheInstrumentOnTheShelf() {
-        desk.onShelf().add(ShelfKind.REFRACTOMETER, "R-5", Entries.NONE.with(ShelfField.READS, "brix").with(ShelfField.COMPENSATED_FROM, "15")
-                .with(ShelfField.COMPENSATED_TO, "30"), item -> { });
+        desk.onShelf()
+                .add(ShelfKind.REFRACTOMETER, "R-5",
+                        Entries.NONE.with(ShelfField.READS, "brix")
+                                .with(ShelfField.COMPENSATED_FROM, "15")
+                                .with(ShelfField.COMPENSATED_TO, "30"),
+                        item -> {});
         enter(SheetField.REFRACTOMETER, "R-5");
         until(series::brix);
         enter(SheetField.ZERO, "0");
@@ -150,7 +156,8 @@ class SeriesViewModelTest extends DeskFixture {
         read("9.41");
         assertThat(series.advice().sentence()).startsWith("1 more reading makes").contains("drift");
         read("9.40");
-        assertThat(series.advice().kind()).isIn(SeriesAdvice.Kind.ANOTHER_READING, SeriesAdvice.Kind.ANOTHER_SHOT, SeriesAdvice.Kind.ENOUGH);
+        assertThat(series.advice().kind()).isIn(SeriesAdvice.Kind.ANOTHER_READING, SeriesAdvice.Kind.ANOTHER_SHOT,
+                SeriesAdvice.Kind.ENOUGH);
     }
 
     /** The steps go on one by one and stay at the last; another shot begins its own. */
@@ -167,7 +174,12 @@ class SeriesViewModelTest extends DeskFixture {
         until(() -> open().recorded().number(SheetField.ZERO).orElse(9) == -0.02);
         assertThat(series.entry(SheetField.ZERO).shownProperty().get()).isEqualTo("\u22120.02");
         assertThat(series.title()).isEqualTo("Strength of shot " + open().number());
-        int other = desk.shots().stream().mapToInt(shot -> shot.number()).filter(number -> number != open().number()).findFirst().orElseThrow();
+        int other = desk.shots()
+                .stream()
+                .mapToInt(shot -> shot.number())
+                .filter(number -> number != open().number())
+                .findFirst()
+                .orElseThrow();
         open(other);
         assertThat(series.stepProperty().get()).as("that one was read before").isEqualTo(SeriesStep.READ);
     }

@@ -30,8 +30,9 @@ import org.grenu.figures.theme.TreatmentScale;
  * @param surface    over two numbers
  * @param scale      colours of the levels
  */
-public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay, Optional<OverlayFigure> difference,
-                           Optional<ResponseSurface> surface, TreatmentScale scale) implements Sheet {
+public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, Optional<OverlayFigure> overlay,
+        Optional<OverlayFigure> difference,
+        Optional<ResponseSurface> surface, TreatmentScale scale) implements Sheet {
 
     private static final double WIDTH = 900;
     private static final double SIDE = 24;
@@ -55,7 +56,8 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
 
     @Override
     public double height() {
-        return head() + (overlay.isPresent() ? CURVES : 0) + EffectPanel.of(comparison).height() + 16 + POINTS + (difference.isPresent() ? DIFFERENCE : 0) + (surface.isPresent() ? SURFACE : 0) + 46;
+        return head() + (overlay.isPresent() ? CURVES : 0) + EffectPanel.of(comparison).height() + 16 + POINTS
+                + (difference.isPresent() ? DIFFERENCE : 0) + (surface.isPresent() ? SURFACE : 0) + 46;
     }
 
     private double head() {
@@ -63,7 +65,11 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
     }
 
     private List<String> further() {
-        return comparison.sentence().rest().stream().flatMap(words -> Words.wrapped(words, PROSE, WIDTH - 2 * SIDE).stream()).toList();
+        return comparison.sentence()
+                .rest()
+                .stream()
+                .flatMap(words -> Words.wrapped(words, PROSE, WIDTH - 2 * SIDE).stream())
+                .toList();
     }
 
     @Override
@@ -92,14 +98,19 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
         points(g, theme, top);
         top += POINTS + 12;
         if (difference.isPresent()) {
-            OverlayLayout layout = new OverlayLayout(WIDTH - SIDE, DIFFERENCE - 14, difference.get(), difference.get().whole());
+            OverlayLayout layout = new OverlayLayout(WIDTH - SIDE, DIFFERENCE - 14, difference.get(),
+                    difference.get().whole());
             at(g, SIDE / 2, top, () -> OverlayPainter.paint(g, theme, layout, pen, level -> theme.color("ink")));
             top += DIFFERENCE;
         }
         if (surface.isPresent()) {
             at(g, SIDE, top, () -> SurfacePainter.paint(g, theme, surface.get(), WIDTH - 2 * SIDE, SURFACE - 16));
         }
-        Words.draw(g, "± and bars: 95 % interval · grain: same in practice · thin: a shot, bold: mean, tint: 95 % of the mean · " + comparison.question().basis().words(), SIDE,
+        Words.draw(g,
+                "± and bars: 95 % interval · grain: same in practice · thin: a shot, bold: mean, tint: 95 % of the "
+                        + "mean · "
+                        + comparison.question().basis().words(),
+                SIDE,
                 height() - 16, Align.LEFT, Face.REGULAR.at(10), theme.color("muted"));
     }
 

@@ -32,11 +32,13 @@ final class Contours {
             }
             if (a < level != b < level) {
                 double share = (level - a) / (b - a);
-                crossings.add(new double[] {place[i][0] + share * (place[(i + 1) % 4][0] - place[i][0]), place[i][1] + share * (place[(i + 1) % 4][1] - place[i][1])});
+                crossings.add(new double[] {place[i][0] + share * (place[(i + 1) % 4][0] - place[i][0]),
+                        place[i][1] + share * (place[(i + 1) % 4][1] - place[i][1])});
             }
         }
         for (int i = 0; i + 1 < crossings.size(); i += 2) {
-            pieces.add(new double[] {crossings.get(i)[0], crossings.get(i)[1], crossings.get(i + 1)[0], crossings.get(i + 1)[1]});
+            pieces.add(new double[] {crossings.get(i)[0], crossings.get(i)[1], crossings.get(i + 1)[0],
+                    crossings.get(i + 1)[1]});
         }
     }
 }

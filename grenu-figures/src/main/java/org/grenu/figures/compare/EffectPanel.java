@@ -53,21 +53,36 @@ public record EffectPanel(List<Column> columns, List<Row> rows) {
     /** {@return the panel of that comparison} */
     public static EffectPanel of(Comparison comparison) {
         List<Row> rows = new ArrayList<>();
-        List<Variable> variables = comparison.answers().stream().flatMap(answer -> answer.effects().stream()).map(Effect::variable).distinct().toList();
+        List<Variable> variables = comparison.answers()
+                .stream()
+                .flatMap(answer -> answer.effects().stream())
+                .map(Effect::variable)
+                .distinct()
+                .toList();
         for (Variable variable : variables) {
             List<Effect> changes = new ArrayList<>();
-            comparison.answers().stream().flatMap(answer -> answer.effects(variable).stream()).filter(effect -> changes.stream().noneMatch(effect::sameChange)).forEach(changes::add);
+            comparison.answers()
+                    .stream()
+                    .flatMap(answer -> answer.effects(variable).stream())
+                    .filter(effect -> changes.stream().noneMatch(effect::sameChange))
+                    .forEach(changes::add);
             for (Effect change : changes) {
-                rows.add(new Row(variable.title(), change.words(), comparison.answers().stream()
-                        .map(answer -> answer.effects(variable).stream().filter(change::sameChange).findFirst()).toList()));
+                rows.add(new Row(variable.title(), change.words(), comparison.answers()
+                        .stream()
+                        .map(answer -> answer.effects(variable).stream().filter(change::sameChange).findFirst())
+                        .toList()));
             }
         }
         List<Column> columns = new ArrayList<>();
         for (int i = 0; i < comparison.answers().size(); i++) {
             int column = i;
             ResponseAnswer answer = comparison.answers().get(i);
-            double reach = rows.stream().flatMap(row -> row.cells().get(column).stream()).filter(effect -> effect.estimate().isPresent())
-                    .mapToDouble(effect -> reach(effect, answer.margin())).max().orElse(1);
+            double reach = rows.stream()
+                    .flatMap(row -> row.cells().get(column).stream())
+                    .filter(effect -> effect.estimate().isPresent())
+                    .mapToDouble(effect -> reach(effect, answer.margin()))
+                    .max()
+                    .orElse(1);
             columns.add(new Column(answer, answer.margin(), Math.max(reach, 1.5 * answer.margin()) * 1.08));
         }
         return new EffectPanel(columns, rows);

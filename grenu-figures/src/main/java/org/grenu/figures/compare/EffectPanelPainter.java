@@ -57,14 +57,16 @@ public final class EffectPanelPainter {
     public static Optional<int[]> cellAt(EffectPanel panel, double width, double x, double y) {
         int row = (int) Math.floor((y - EffectPanel.HEAD) / EffectPanel.ROW);
         int column = (int) Math.floor((x - NAMES) / columnWidth(panel, width));
-        boolean inside = x >= NAMES && y >= EffectPanel.HEAD && row < panel.rows().size() && column < panel.columns().size();
+        boolean inside = x >= NAMES && y >= EffectPanel.HEAD && row < panel.rows().size()
+                && column < panel.columns().size();
         return inside ? Optional.of(new int[] {column, row}) : Optional.empty();
     }
 
     /** {@return where that cell lies} */
     public static Rectangle2D cell(EffectPanel panel, double width, int column, int row) {
         double wide = columnWidth(panel, width);
-        return new Rectangle2D.Double(NAMES + column * wide, EffectPanel.HEAD + row * EffectPanel.ROW, wide, EffectPanel.ROW);
+        return new Rectangle2D.Double(NAMES + column * wide, EffectPanel.HEAD + row * EffectPanel.ROW, wide,
+                EffectPanel.ROW);
     }
 
     private static double columnWidth(EffectPanel panel, double width) {
@@ -83,7 +85,8 @@ public final class EffectPanelPainter {
         Response response = panel.columns().get(c).answer().response();
         double room = columnWidth(panel, width) - 6;
         ResponseTitle title = ResponseTitle.of(response, response.differenceUnit());
-        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), middle(c), 13, Align.CENTRE, Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), middle(c), 13, Align.CENTRE,
+                Face.SEMIBOLD.at(11.5), theme.color("ink"));
         double y = 26;
         for (String line : twoLines(title.below(), Face.REGULAR.at(10.5), room)) {
             Words.draw(g, line, middle(c), y, Align.CENTRE, Face.REGULAR.at(10.5), theme.color("muted"));
@@ -99,8 +102,10 @@ public final class EffectPanelPainter {
         double y = EffectPanel.HEAD + EffectPanel.ROW * panel.rows().size() + 6;
         line(middle(c) - half(), y, middle(c) + half(), y, "muted", 0.75);
         Font font = Face.REGULAR.at(10);
-        Words.draw(g, "±" + DecimalText.exact(column.margin()), middle(c), y + 13, Align.CENTRE, font, theme.color("muted"));
-        Words.draw(g, "+" + Reported.fixed(column.range(), column.range() < 1 ? 2 : 1), middle(c) + half(), y + 13, Align.RIGHT, font, theme.color("faint"));
+        Words.draw(g, "±" + DecimalText.exact(column.margin()), middle(c), y + 13, Align.CENTRE, font,
+                theme.color("muted"));
+        Words.draw(g, "+" + Reported.fixed(column.range(), column.range() < 1 ? 2 : 1), middle(c) + half(), y + 13,
+                Align.RIGHT, font, theme.color("faint"));
         for (double at : new double[] {-column.margin(), 0, column.margin()}) {
             line(x(c, at), y - 3, x(c, at), y, "muted", 0.75);
         }
@@ -117,7 +122,8 @@ public final class EffectPanelPainter {
     private void row(int r) {
         EffectPanel.Row row = panel.rows().get(r);
         double top = EffectPanel.HEAD + r * EffectPanel.ROW;
-        Words.draw(g, Words.fitted(row.title(), Face.SEMIBOLD.at(12), NAMES - 8), 0, top + 15, Align.LEFT, Face.SEMIBOLD.at(12), theme.color("ink"));
+        Words.draw(g, Words.fitted(row.title(), Face.SEMIBOLD.at(12), NAMES - 8), 0, top + 15, Align.LEFT,
+                Face.SEMIBOLD.at(12), theme.color("ink"));
         double y = top + 30;
         for (String part : twoLines(row.change(), Face.REGULAR.at(11), NAMES - 8)) {
             Words.draw(g, part, 0, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
@@ -134,7 +140,8 @@ public final class EffectPanelPainter {
         double y = top + 30;
         double margin = panel.columns().get(c).margin();
         if (margin > 0) {
-            Grain.fill(g, new Rectangle2D.Double(x(c, -margin), y - ZONE / 2, x(c, margin) - x(c, -margin), ZONE), theme);
+            Grain.fill(g, new Rectangle2D.Double(x(c, -margin), y - ZONE / 2, x(c, margin) - x(c, -margin), ZONE),
+                    theme);
         }
         line(x(c, 0), y - ZONE / 2 - 2, x(c, 0), y + ZONE / 2 + 2, "muted", 0.9);
         effect.estimate().ifPresent(estimate -> {
@@ -192,7 +199,8 @@ public final class EffectPanelPainter {
     }
 
     private void verdict(int c, double baseline, Verdict verdict) {
-        String role = verdict instanceof Verdict.Differs ? "ink" : verdict instanceof Verdict.SameInPractice ? "moss" : "amber-text";
+        String role = verdict instanceof Verdict.Differs ? "ink"
+                : verdict instanceof Verdict.SameInPractice ? "moss" : "amber-text";
         Font font = (verdict instanceof Verdict.Differs ? Face.SEMIBOLD : Face.REGULAR).at(10.5);
         double y = baseline;
         for (String line : twoLines(verdict.words(), font, columnWidth(panel, width) - 2)) {
@@ -204,7 +212,8 @@ public final class EffectPanelPainter {
     /** Two lines at most; what is left over ends in an ellipsis. */
     private static List<String> twoLines(String words, Font font, double room) {
         List<String> lines = Words.wrapped(words, font, room);
-        return lines.size() <= 2 ? lines : List.of(lines.get(0), Words.fitted(String.join(" ", lines.subList(1, lines.size())), font, room));
+        return lines.size() <= 2 ? lines
+                : List.of(lines.get(0), Words.fitted(String.join(" ", lines.subList(1, lines.size())), font, room));
     }
 
     private void line(double x1, double y1, double x2, double y2, String role, double width) {

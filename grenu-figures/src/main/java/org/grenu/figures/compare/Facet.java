@@ -14,7 +14,8 @@ import org.grenu.core.curve.Channel;
  * @param groups of curves, by channel
  * @param shaded stretches of the axis to shade, by channel
  */
-public record Facet(String title, String remark, Map<Channel, List<CurveGroup>> groups, Map<Channel, List<double[]>> shaded) {
+public record Facet(String title, String remark, Map<Channel, List<CurveGroup>> groups,
+        Map<Channel, List<double[]>> shaded) {
 
     public Facet {
         groups = new LinkedHashMap<>(groups);

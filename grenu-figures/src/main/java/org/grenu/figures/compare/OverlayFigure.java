@@ -27,7 +27,8 @@ import org.grenu.figures.read.AxisRange;
  * @param strips top to bottom, shared by the fields
  * @param facets left to right
  */
-public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<OverlayStrip> strips, List<Facet> facets) {
+public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<OverlayStrip> strips,
+        List<Facet> facets) {
 
     /** More fields than that are too narrow to read; how many are not shown stands beside the last. */
     public static final int MOST_FACETS = 4;
@@ -43,13 +44,21 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
      * @param groupBy    factor whose levels are told by colour
      * @param sideBySide factor whose levels stand side by side
      */
-    public static Optional<OverlayFigure> of(List<MeasuredShot> shots, Factor groupBy, Optional<Factor> sideBySide, AxisKind axis, List<Channel> channels) {
+    public static Optional<OverlayFigure> of(List<MeasuredShot> shots, Factor groupBy, Optional<Factor> sideBySide,
+            AxisKind axis, List<Channel> channels) {
         List<Facet> facets = new ArrayList<>();
         List<String> levels = levels(shots, sideBySide);
         for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
-            List<MeasuredShot> own = shots.stream().filter(shot -> sideBySide.isEmpty() || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level)).toList();
+            List<MeasuredShot> own = shots.stream()
+                    .filter(shot -> sideBySide.isEmpty()
+                            || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level))
+                    .toList();
             CurveOverlay overlay = CurveOverlay.of(own, groupBy, axis, channels);
-            facets.add(new Facet(level, (own.size() == 1 ? "1 shot" : own.size() + " shots") + (facets.size() + 1 == MOST_FACETS ? notShown(levels) : ""), overlay.groups(), Map.of()));
+            facets.add(
+                    new Facet(level,
+                            (own.size() == 1 ? "1 shot" : own.size() + " shots")
+                                    + (facets.size() + 1 == MOST_FACETS ? notShown(levels) : ""),
+                            overlay.groups(), Map.of()));
         }
         return figure(axis, facets, channels, false);
     }
@@ -59,10 +68,12 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         Map<Channel, List<CurveGroup>> groups = new LinkedHashMap<>();
         Map<Channel, List<double[]>> shaded = new LinkedHashMap<>();
         for (CurveDifference.OfChannel one : difference.channels()) {
-            groups.put(one.channel(), List.of(new CurveGroup("", List.of(), Optional.of(one.difference()), Optional.empty())));
+            groups.put(one.channel(),
+                    List.of(new CurveGroup("", List.of(), Optional.of(one.difference()), Optional.empty())));
             shaded.put(one.channel(), one.stretches());
         }
-        Facet facet = new Facet(difference.first() + " less " + difference.second(), "shaded: differs, family-wise 5 %", groups, shaded);
+        Facet facet = new Facet(difference.first() + " less " + difference.second(), "shaded: differs, family-wise 5 %",
+                groups, shaded);
         return figure(axis, List.of(facet), List.copyOf(groups.keySet()), true);
     }
 
@@ -70,22 +81,30 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         if (sideBySide.isEmpty()) {
             return List.of("");
         }
-        return shots.stream().map(shot -> sideBySide.get().level(shot.sheet()).orElse("unknown")).distinct().sorted().toList();
+        return shots.stream()
+                .map(shot -> sideBySide.get().level(shot.sheet()).orElse("unknown"))
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     private static String notShown(List<String> levels) {
         return levels.size() > MOST_FACETS ? "; " + (levels.size() - MOST_FACETS) + " more not shown" : "";
     }
 
-    private static Optional<OverlayFigure> figure(AxisKind axis, List<Facet> facets, List<Channel> channels, boolean about) {
-        List<OverlayStrip> strips = channels.stream().flatMap(channel -> strip(channel, facets, about).stream()).toList();
+    private static Optional<OverlayFigure> figure(AxisKind axis, List<Facet> facets, List<Channel> channels,
+            boolean about) {
+        List<OverlayStrip> strips = channels.stream()
+                .flatMap(channel -> strip(channel, facets, about).stream())
+                .toList();
         List<UniformCurve> all = channels.stream().flatMap(channel -> curves(channel, facets)).toList();
         if (strips.isEmpty()) {
             return Optional.empty();
         }
         double from = all.stream().mapToDouble(OverlayFigure::firstKnown).min().orElse(0);
         double to = all.stream().mapToDouble(OverlayFigure::lastKnown).max().orElse(1);
-        return Optional.of(new OverlayFigure(axis, axis == AxisKind.CUP_MASS ? "g" : "s", new AxisRange(from, Math.max(from + 1, to)), strips, facets));
+        return Optional.of(new OverlayFigure(axis, axis == AxisKind.CUP_MASS ? "g" : "s",
+                new AxisRange(from, Math.max(from + 1, to)), strips, facets));
     }
 
     private static double firstKnown(UniformCurve curve) {
@@ -118,11 +137,13 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         if (channel == Channel.TEMPERATURE) {
             double middle = (least + largest) / 2;
             double half = Math.max(2, (largest - least) / 2 * 1.1);
-            return Optional.of(new OverlayStrip(channel, middle - half, middle + half, Ticks.of(middle - half, middle + half, 3)));
+            return Optional.of(
+                    new OverlayStrip(channel, middle - half, middle + half, Ticks.of(middle - half, middle + half, 3)));
         }
         double high = Math.max(channel == Channel.PRESSURE ? 2 : 1, largest * 1.08);
         boolean inThrees = channel == Channel.PRESSURE && high > 5 && high < 16;
-        return Optional.of(new OverlayStrip(channel, 0, high, inThrees ? Ticks.every(3, 0, high) : Ticks.of(0, high, 3)));
+        return Optional
+                .of(new OverlayStrip(channel, 0, high, inThrees ? Ticks.every(3, 0, high) : Ticks.of(0, high, 3)));
     }
 
     private static double extreme(List<UniformCurve> curves, ToDoubleFunction<UniformCurve> of, boolean largest) {
@@ -131,7 +152,9 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
     }
 
     private static Stream<UniformCurve> curves(Channel channel, List<Facet> facets) {
-        return facets.stream().flatMap(facet -> facet.groups().getOrDefault(channel, List.of()).stream())
-                .flatMap(group -> Stream.concat(group.members().stream().map(member -> member.curve()), group.members().isEmpty() ? group.mean().stream() : Stream.empty()));
+        return facets.stream()
+                .flatMap(facet -> facet.groups().getOrDefault(channel, List.of()).stream())
+                .flatMap(group -> Stream.concat(group.members().stream().map(member -> member.curve()),
+                        group.members().isEmpty() ? group.mean().stream() : Stream.empty()));
     }
 }

@@ -39,7 +39,8 @@ public final class OverlayPainter {
     private final CurvePen pen;
     private final Function<String, Color> colors;
 
-    private OverlayPainter(Graphics2D g, Theme theme, OverlayLayout layout, CurvePen pen, Function<String, Color> colors) {
+    private OverlayPainter(Graphics2D g, Theme theme, OverlayLayout layout, CurvePen pen,
+            Function<String, Color> colors) {
         this.g = g;
         this.theme = theme;
         this.layout = layout;
@@ -52,7 +53,8 @@ public final class OverlayPainter {
      *
      * @param colors of each level; the difference of two has the level ""
      */
-    public static void paint(Graphics2D g, Theme theme, OverlayLayout layout, CurvePen pen, Function<String, Color> colors) {
+    public static void paint(Graphics2D g, Theme theme, OverlayLayout layout, CurvePen pen,
+            Function<String, Color> colors) {
         Words.quality(g);
         OverlayPainter painter = new OverlayPainter(g, theme, layout, pen, colors);
         OverlayFigure figure = layout.figure();
@@ -62,21 +64,25 @@ public final class OverlayPainter {
         for (int facet = 0; facet < figure.facets().size(); facet++) {
             painter.facet(facet);
         }
-        Words.draw(g, figure.axis() == AxisKind.CUP_MASS ? "In the cup, g" : "Time, s", 12, layout.plotsBottom() + 17, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g, figure.axis() == AxisKind.CUP_MASS ? "In the cup, g" : "Time, s", 12, layout.plotsBottom() + 17,
+                Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     private void names(int strip) {
         OverlayStrip of = layout.figure().strips().get(strip);
         String title = of.channel().title();
         Words.draw(g, title, 12, layout.top(strip) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, of.channel().unit().symbol(), 12, layout.top(strip) + 24, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
+        Words.draw(g, of.channel().unit().symbol(), 12, layout.top(strip) + 24, Align.LEFT, Face.REGULAR.at(11),
+                theme.color("muted"));
         for (double value : of.ticks().values()) {
             String label = of.ticks().label(value);
             double y = layout.y(strip, value);
-            boolean underTitle = y - layout.top(strip) < 16 && 15 + Words.width(title, Face.SEMIBOLD.at(11.5)) > OverlayLayout.GUTTER - 10 - Words.width(label, Face.REGULAR.at(10));
+            boolean underTitle = y - layout.top(strip) < 16 && 15 + Words.width(title, Face.SEMIBOLD.at(11.5))
+                    > OverlayLayout.GUTTER - 10 - Words.width(label, Face.REGULAR.at(10));
             if (!underTitle) {
                 boolean onFoot = layout.bottom(strip) - y < 4;
-                Words.draw(g, label, OverlayLayout.GUTTER - 7, onFoot ? layout.bottom(strip) - 1 : y + 3.6, Align.RIGHT, Face.REGULAR.at(10), theme.color("muted"));
+                Words.draw(g, label, OverlayLayout.GUTTER - 7, onFoot ? layout.bottom(strip) - 1 : y + 3.6, Align.RIGHT,
+                        Face.REGULAR.at(10), theme.color("muted"));
             }
         }
     }
@@ -84,13 +90,17 @@ public final class OverlayPainter {
     private void facet(int facet) {
         Facet of = layout.figure().facets().get(facet);
         Font titleFont = Face.SEMIBOLD.at(12);
-        Words.draw(g, Words.fitted(of.title(), titleFont, layout.right(facet) - layout.left(facet) - Words.width(of.remark(), Face.REGULAR.at(11)) - 12), layout.left(facet), 14,
+        Words.draw(g,
+                Words.fitted(of.title(), titleFont,
+                        layout.right(facet) - layout.left(facet) - Words.width(of.remark(), Face.REGULAR.at(11)) - 12),
+                layout.left(facet), 14,
                 Align.LEFT, titleFont, theme.color("ink"));
         Words.draw(g, of.remark(), layout.right(facet), 14, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
         for (int strip = 0; strip < layout.figure().strips().size(); strip++) {
             grid(facet, strip);
             shade(facet, strip, of.shaded());
-            for (CurveGroup group : of.groups().getOrDefault(layout.figure().strips().get(strip).channel(), List.of())) {
+            for (CurveGroup group : of.groups()
+                    .getOrDefault(layout.figure().strips().get(strip).channel(), List.of())) {
                 group(facet, strip, group);
             }
         }
@@ -104,7 +114,8 @@ public final class OverlayPainter {
         for (double value : of.ticks().values()) {
             boolean nought = of.low() < 0 && Math.abs(value) < 1e-12;
             if (value > of.low() + 1e-9) {
-                line(layout.left(facet), layout.y(strip, value), layout.right(facet), layout.y(strip, value), nought ? "muted" : "grid", 0.75);
+                line(layout.left(facet), layout.y(strip, value), layout.right(facet), layout.y(strip, value),
+                        nought ? "muted" : "grid", 0.75);
             }
         }
         line(layout.left(facet), layout.bottom(strip), layout.right(facet), layout.bottom(strip), "line", 1);
@@ -116,7 +127,8 @@ public final class OverlayPainter {
             double to = Math.min(layout.right(facet), layout.x(facet, stretch[1]));
             if (to > from) {
                 g.setColor(theme.color("muted", 0.18));
-                g.fill(new Rectangle2D.Double(from, layout.top(strip), to - from, layout.bottom(strip) - layout.top(strip)));
+                g.fill(new Rectangle2D.Double(from, layout.top(strip), to - from,
+                        layout.bottom(strip) - layout.top(strip)));
                 line(from, layout.bottom(strip), to, layout.bottom(strip), "ink", 2);
             }
         }
@@ -124,11 +136,13 @@ public final class OverlayPainter {
 
     private void group(int facet, int strip, CurveGroup group) {
         Color color = colors.apply(group.level());
-        Rectangle2D plot = new Rectangle2D.Double(layout.left(facet), layout.top(strip) - 1, layout.right(facet) - layout.left(facet), layout.bottom(strip) - layout.top(strip) + 2);
+        Rectangle2D plot = new Rectangle2D.Double(layout.left(facet), layout.top(strip) - 1,
+                layout.right(facet) - layout.left(facet), layout.bottom(strip) - layout.top(strip) + 2);
         group.half().ifPresent(half -> band(facet, strip, group.mean().orElseThrow(), half, color, plot));
         boolean several = group.mean().isPresent();
         for (LinedUpCurve member : group.members()) {
-            draw(facet, strip, member.curve(), several ? Theme.withOpacity(color, FADED) : color, several ? THIN : ALONE, plot);
+            draw(facet, strip, member.curve(), several ? Theme.withOpacity(color, FADED) : color,
+                    several ? THIN : ALONE, plot);
         }
         group.mean().ifPresent(mean -> draw(facet, strip, mean, color, BOLD, plot));
     }
@@ -183,8 +197,11 @@ public final class OverlayPainter {
     /** Each level named once, at the end of its mean in the lowest strip, kept apart. */
     private void labels(int facet, Facet of) {
         int strip = layout.figure().strips().size() - 1;
-        List<CurveGroup> groups = of.groups().getOrDefault(layout.figure().strips().get(strip).channel(), List.of()).stream()
-                .filter(group -> !group.level().isEmpty() && (group.mean().isPresent() || !group.members().isEmpty())).toList();
+        List<CurveGroup> groups = of.groups()
+                .getOrDefault(layout.figure().strips().get(strip).channel(), List.of())
+                .stream()
+                .filter(group -> !group.level().isEmpty() && (group.mean().isPresent() || !group.members().isEmpty()))
+                .toList();
         List<double[]> ends = new ArrayList<>();
         for (CurveGroup group : groups) {
             UniformCurve curve = group.mean().orElseGet(() -> group.members().get(0).curve());
@@ -198,7 +215,8 @@ public final class OverlayPainter {
             double wide = Words.width(level, font);
             double left = Math.max(taken + 6, Math.min(layout.right(facet) - wide + 14, end[0] - wide / 2));
             if (left + wide <= layout.right(facet) + 18) {
-                Words.draw(g, level, left, Math.max(layout.top(strip) - 1, end[1] - 6), Align.LEFT, font, colors.apply(level));
+                Words.draw(g, level, left, Math.max(layout.top(strip) - 1, end[1] - 6), Align.LEFT, font,
+                        colors.apply(level));
                 taken = left + wide;
             }
         }
@@ -221,7 +239,8 @@ public final class OverlayPainter {
             double x = layout.x(facet, value);
             line(x, y, x, y + 4, "ink", 0.9);
             boolean nought = Math.abs(value) < 1e-9;
-            Words.draw(g, ticks.label(value), x, y + 17, Align.CENTRE, nought ? Face.SEMIBOLD.at(10.5) : Face.REGULAR.at(10.5), theme.color(nought ? "ink" : "ink-2"));
+            Words.draw(g, ticks.label(value), x, y + 17, Align.CENTRE,
+                    nought ? Face.SEMIBOLD.at(10.5) : Face.REGULAR.at(10.5), theme.color(nought ? "ink" : "ink-2"));
         }
     }
 

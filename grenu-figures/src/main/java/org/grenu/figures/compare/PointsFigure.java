@@ -33,7 +33,8 @@ public record PointsFigure(Variable variable, List<String> marks, List<Field> fi
      * @param high   value at its head
      * @param along  range of the variable when it is a number, else of the levels' places 0, 1, 2 …
      */
-    public record Field(ResponseAnswer answer, List<Point> points, List<Level> levels, double low, double high, double[] along, Ticks ticks) {
+    public record Field(ResponseAnswer answer, List<Point> points, List<Level> levels, double low, double high,
+            double[] along, Ticks ticks) {
     }
 
     /** A shot: where it lies along, its level, the level that its mark tells. */
@@ -47,7 +48,9 @@ public record PointsFigure(Variable variable, List<String> marks, List<Field> fi
     /** {@return the figure of that variable, for those responses; marks tell the level of the second factor} */
     public static PointsFigure of(Variable variable, Optional<Factor> second, List<ResponseAnswer> answers) {
         List<Field> fields = answers.stream().flatMap(answer -> field(variable, second, answer).stream()).toList();
-        return new PointsFigure(variable, fields.stream().flatMap(field -> field.points().stream()).map(Point::mark).distinct().sorted().toList(), fields);
+        return new PointsFigure(variable,
+                fields.stream().flatMap(field -> field.points().stream()).map(Point::mark).distinct().sorted().toList(),
+                fields);
     }
 
     private static Optional<Field> field(Variable variable, Optional<Factor> second, ResponseAnswer answer) {
@@ -59,15 +62,19 @@ public record PointsFigure(Variable variable, List<String> marks, List<Field> fi
         for (int i = 0; i < means.size(); i++) {
             levels.add(new Level(means.get(i), variable.numeric() ? Double.parseDouble(means.get(i).level()) : i));
         }
-        List<Point> points = answer.rows().stream().map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
-                second.flatMap(factor -> factor.level(row.shot().sheet())).orElse(""))).toList();
+        List<Point> points = answer.rows()
+                .stream()
+                .map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
+                        second.flatMap(factor -> factor.level(row.shot().sheet())).orElse("")))
+                .toList();
         double[] values = answer.rows().stream().mapToDouble(RowResidual::value).sorted().toArray();
         double margin = Math.max(1e-6, 0.08 * (values[values.length - 1] - values[0]));
         double low = values[0] - margin;
         double high = values[values.length - 1] + margin;
         double first = levels.get(0).at();
         double last = levels.get(levels.size() - 1).at();
-        double[] along = variable.numeric() ? new double[] {first - 0.12 * (last - first), last + 0.12 * (last - first)} : new double[] {-0.5, means.size() - 0.5};
+        double[] along = variable.numeric() ? new double[] {first - 0.12 * (last - first), last + 0.12 * (last - first)}
+                : new double[] {-0.5, means.size() - 0.5};
         return Optional.of(new Field(answer, points, levels, low, high, along, Ticks.of(low, high, 4)));
     }
 

@@ -35,7 +35,8 @@ public final class PointsPainter {
     private final double width;
     private final double height;
 
-    private PointsPainter(Graphics2D g, Theme theme, PointsFigure figure, Function<PointsFigure.Point, Color> colors, double width, double height) {
+    private PointsPainter(Graphics2D g, Theme theme, PointsFigure figure, Function<PointsFigure.Point, Color> colors,
+            double width, double height) {
         this.g = g;
         this.theme = theme;
         this.figure = figure;
@@ -45,7 +46,8 @@ public final class PointsPainter {
     }
 
     /** Paints the figure into that size; the ground is left to the caller. */
-    public static void paint(Graphics2D g, Theme theme, PointsFigure figure, Function<PointsFigure.Point, Color> colors, double width, double height) {
+    public static void paint(Graphics2D g, Theme theme, PointsFigure figure, Function<PointsFigure.Point, Color> colors,
+            double width, double height) {
         Words.quality(g);
         PointsPainter painter = new PointsPainter(g, theme, figure, colors, width, height);
         for (int i = 0; i < figure.fields().size(); i++) {
@@ -55,7 +57,8 @@ public final class PointsPainter {
     }
 
     /** {@return the shot whose point lies within a few pixels of there} */
-    public static Optional<PointsFigure.Point> pointAt(PointsFigure figure, double width, double height, double x, double y) {
+    public static Optional<PointsFigure.Point> pointAt(PointsFigure figure, double width, double height, double x,
+            double y) {
         PointsPainter painter = new PointsPainter(null, null, figure, null, width, height);
         PointsFigure.Point best = null;
         double nearest = 9;
@@ -95,11 +98,14 @@ public final class PointsPainter {
         double start = left(i) - LEFT + 6;
         double room = right(i) - start;
         ResponseTitle title = ResponseTitle.of(of.answer().response(), of.answer().response().unit());
-        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, Words.fitted(title.below(), Face.REGULAR.at(10.5), room), start, 27, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT,
+                Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        Words.draw(g, Words.fitted(title.below(), Face.REGULAR.at(10.5), room), start, 27, Align.LEFT,
+                Face.REGULAR.at(10.5), theme.color("muted"));
         for (double value : of.ticks().values()) {
             line(left(i), y(i, value), right(i), y(i, value), "grid", 0.75);
-            Words.draw(g, of.ticks().label(value), left(i) - 6, y(i, value) + 3.5, Align.RIGHT, Face.REGULAR.at(10), theme.color("muted"));
+            Words.draw(g, of.ticks().label(value), left(i) - 6, y(i, value) + 3.5, Align.RIGHT, Face.REGULAR.at(10),
+                    theme.color("muted"));
         }
         line(left(i), height - FOOT, right(i), height - FOOT, "ink", 0.9);
         means(i, of);
@@ -197,11 +203,15 @@ public final class PointsPainter {
         for (int i = 0; i < figure.marks().size() && figure.marks().size() > 1; i++) {
             g.setColor(theme.color("muted"));
             g.fill(mark(i, x + 4, height - 6));
-            Words.draw(g, figure.marks().get(i), x + 13, height - 2, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+            Words.draw(g, figure.marks().get(i), x + 13, height - 2, Align.LEFT, Face.REGULAR.at(10.5),
+                    theme.color("muted"));
             x += 28 + Words.width(figure.marks().get(i), Face.REGULAR.at(10.5));
         }
-        Words.draw(g, figure.variable().numeric() ? "line and tint: the model's mean and its 95 % interval, other factors at their average"
-                : "bar and tint: the model's mean and its 95 % interval, other factors at their average", width - 12, height - 2, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g,
+                figure.variable().numeric()
+                        ? "line and tint: the model's mean and its 95 % interval, other factors at their average"
+                        : "bar and tint: the model's mean and its 95 % interval, other factors at their average",
+                width - 12, height - 2, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     /** Points that would cover each other step aside, alternately right and left. */
@@ -223,14 +233,16 @@ public final class PointsPainter {
     }
 
     private static boolean covered(List<double[]> places, double x, double y) {
-        return places.stream().anyMatch(other -> Math.abs(other[0] - x) < 1.6 * DOT && Math.abs(other[1] - y) < 1.6 * DOT);
+        return places.stream()
+                .anyMatch(other -> Math.abs(other[0] - x) < 1.6 * DOT && Math.abs(other[1] - y) < 1.6 * DOT);
     }
 
     private void levels(int i, PointsFigure.Field of) {
         double room = of.levels().size() < 2 ? right(i) - left(i) : (right(i) - left(i)) / of.levels().size() - 4;
         double taken = Double.NEGATIVE_INFINITY;
         for (PointsFigure.Level level : of.levels()) {
-            String words = Words.fitted(level.mean().level(), Face.REGULAR.at(10.5), figure.variable().numeric() ? 60 : room);
+            String words = Words.fitted(level.mean().level(), Face.REGULAR.at(10.5),
+                    figure.variable().numeric() ? 60 : room);
             double x = x(i, level.at());
             double half = Words.width(words, Face.REGULAR.at(10.5)) / 2;
             line(x, height - FOOT, x, height - FOOT + 4, "ink", 0.9);

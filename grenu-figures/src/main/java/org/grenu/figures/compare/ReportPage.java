@@ -43,7 +43,8 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
         double height = 0;
         for (int i = 0; i < lines.size(); i++) {
             ReportLine line = lines.get(i);
-            double needed = line.height() + (line instanceof ReportLine.Heading && i + 1 < lines.size() ? 3 * lines.get(i + 1).height() : 0);
+            double needed = line.height()
+                    + (line instanceof ReportLine.Heading && i + 1 < lines.size() ? 3 * lines.get(i + 1).height() : 0);
             if (height + needed > HEIGHT - TOP - BOTTOM && !page.isEmpty()) {
                 pages.add(new ReportPage(page, pages.size() + 2));
                 page = new ArrayList<>();
@@ -81,19 +82,22 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
             line(g, theme, line, y);
             y += line.height();
         }
-        Words.draw(g, Integer.toString(number), WIDTH - SIDE, HEIGHT - 26, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g, Integer.toString(number), WIDTH - SIDE, HEIGHT - 26, Align.RIGHT, Face.REGULAR.at(10.5),
+                theme.color("muted"));
     }
 
     private static void line(Graphics2D g, Theme theme, ReportLine line, double y) {
         if (line instanceof ReportLine.Heading heading) {
             Words.draw(g, heading.words(), SIDE, y + 24, Align.LEFT, Face.SEMIBOLD.at(14), theme.color("ink"));
         } else if (line instanceof ReportLine.Prose prose) {
-            Words.draw(g, prose.words(), SIDE, y + 12, Align.LEFT, PROSE, theme.color(prose.quiet() ? "muted" : "ink-2"));
+            Words.draw(g, prose.words(), SIDE, y + 12, Align.LEFT, PROSE,
+                    theme.color(prose.quiet() ? "muted" : "ink-2"));
         } else if (line instanceof ReportLine.Row row) {
             for (int i = 0; i < row.cells().size(); i++) {
                 double end = i + 1 < row.starts().size() ? row.starts().get(i + 1) - 8 : ROOM;
                 Font font = row.heading() ? Face.SEMIBOLD.at(10.5) : CELL;
-                Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)), SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
+                Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)),
+                        SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
             }
             g.setColor(theme.color(row.heading() ? "ink" : "line-soft"));
             g.setStroke(new BasicStroke(0.75f));

@@ -17,7 +17,10 @@ import org.grenu.figures.paint.Words.Align;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
-/** Paints what the model leaves over of each shot, in the order they were pulled; the tint is the spread, a ring a shot that draws the model to itself. */
+/**
+ * Paints what the model leaves over of each shot, in the order they were pulled; the tint is the spread, a ring a
+ * shot that draws the model to itself.
+ */
 public final class ResidualPainter {
 
     private static final double DOT = 3;
@@ -28,16 +31,19 @@ public final class ResidualPainter {
     }
 
     /** Paints the shots of that answer into that size. */
-    public static void paint(Graphics2D g, Theme theme, ResponseAnswer answer, Function<RowResidual, Color> colors, double width, double height) {
+    public static void paint(Graphics2D g, Theme theme, ResponseAnswer answer, Function<RowResidual, Color> colors,
+            double width, double height) {
         Words.quality(g);
         List<RowResidual> rows = inOrder(answer);
         double most = rows.stream().mapToDouble(row -> Math.abs(row.residual())).max().orElse(1);
-        double reach = 1.12 * Math.max(Math.max(most, Double.isFinite(answer.deviation()) ? answer.deviation() : 0), 1e-9);
+        double reach = 1.12
+                * Math.max(Math.max(most, Double.isFinite(answer.deviation()) ? answer.deviation() : 0), 1e-9);
         double middle = (height - FOOT) / 2;
         double scale = (middle - 3) / reach;
         if (answer.deviation() > 0) {
             g.setColor(theme.color("muted", 0.14));
-            g.fill(new Rectangle2D.Double(0, middle - answer.deviation() * scale, width, 2 * answer.deviation() * scale));
+            g.fill(new Rectangle2D.Double(0, middle - answer.deviation() * scale, width,
+                    2 * answer.deviation() * scale));
         }
         line(g, theme, 0, middle, width, middle, "muted", 0.9);
         double mean = rows.stream().mapToDouble(RowResidual::leverage).average().orElse(0);
@@ -81,7 +87,8 @@ public final class ResidualPainter {
         }
     }
 
-    private static void line(Graphics2D g, Theme theme, double x1, double y1, double x2, double y2, String role, double width) {
+    private static void line(Graphics2D g, Theme theme, double x1, double y1, double x2, double y2, String role,
+            double width) {
         g.setColor(theme.color(role));
         g.setStroke(new BasicStroke((float) width));
         g.draw(new Line2D.Double(x1, y1, x2, y2));

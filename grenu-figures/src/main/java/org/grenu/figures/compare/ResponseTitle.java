@@ -4,7 +4,8 @@ import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 
 /**
- * A response's name in a heading, and below it what it is by: the convention of a time, the basis of a yield, the unit.
+ * A response's name in a heading, and below it what it is by: the convention of a time, the basis of a yield, the
+ * unit.
  *
  * @param name  such as {@code Time}
  * @param below such as {@code pump on to pump off, s}
@@ -17,6 +18,7 @@ record ResponseTitle(String name, String below) {
         }
         int comma = response.title().indexOf(", ");
         return comma < 0 ? new ResponseTitle(response.title(), unit)
-                : new ResponseTitle(response.title().substring(0, comma), (response.title().substring(comma + 2) + ", " + unit).replaceFirst(", $", ""));
+                : new ResponseTitle(response.title().substring(0, comma),
+                        (response.title().substring(comma + 2) + ", " + unit).replaceFirst(", $", ""));
     }
 }

@@ -22,7 +22,8 @@ import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
 /**
- * Paints a surface as contours, a field a response: grain where all windows meet, a tint where the surface is less sure than
+ * Paints a surface as contours, a field a response: grain where all windows meet, a tint where the surface is less
+ * sure than
  * what makes a difference, nothing beyond what was tried.
  */
 public final class SurfacePainter {
@@ -55,22 +56,33 @@ public final class SurfacePainter {
         for (int i = 0; i < painter.fields(); i++) {
             painter.field(i);
         }
-        Words.draw(g, Words.fitted("dots: tried · grain: " + windows(surface) + " · tint: less sure than what makes a difference",
-                Face.REGULAR.at(10.5), width - 12), 6, height - 3, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g,
+                Words.fitted(
+                        "dots: tried · grain: " + windows(surface) + " · tint: less sure than what makes a difference",
+                        Face.REGULAR.at(10.5), width - 12),
+                6, height - 3, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     /** {@return the values foreseen at that place, in words; empty outside what was tried} */
     public static Optional<String> at(ResponseSurface surface, double width, double height, double x, double y) {
         SurfacePainter painter = new SurfacePainter(null, null, surface, width, height);
         for (int i = 0; i < painter.fields(); i++) {
-            int column = (int) Math.round((x - painter.left(i)) / (painter.right(i) - painter.left(i)) * (surface.xs().length - 1));
-            int row = (int) Math.round((painter.height - FOOT - y) / (painter.height - FOOT - HEAD) * (surface.ys().length - 1));
-            if (column >= 0 && row >= 0 && column < surface.xs().length && row < surface.ys().length && surface.within(row, column)) {
-                StringBuilder words = new StringBuilder(surface.across().title() + " " + Reported.fixed(surface.xs()[column], 2) + ", " + surface.up().title().toLowerCase(Locale.ROOT)
+            int column = (int) Math
+                    .round((x - painter.left(i)) / (painter.right(i) - painter.left(i)) * (surface.xs().length - 1));
+            int row = (int) Math
+                    .round((painter.height - FOOT - y) / (painter.height - FOOT - HEAD) * (surface.ys().length - 1));
+            if (column >= 0 && row >= 0 && column < surface.xs().length && row < surface.ys().length
+                    && surface.within(row, column)) {
+                StringBuilder words = new StringBuilder(surface.across().title() + " "
+                        + Reported.fixed(surface.xs()[column], 2) + ", " + surface.up().title().toLowerCase(Locale.ROOT)
                         + " " + Reported.fixed(surface.ys()[row], 1) + " " + surface.up().unit());
                 for (ResponseSurface.Layer layer : surface.layers()) {
-                    words.append('\n').append(layer.response().title()).append(": ")
-                            .append(Wording.reported(layer.mean()[row][column], layer.half()[row][column])).append(' ').append(layer.response().unit());
+                    words.append('\n')
+                            .append(layer.response().title())
+                            .append(": ")
+                            .append(Wording.reported(layer.mean()[row][column], layer.half()[row][column]))
+                            .append(' ')
+                            .append(layer.response().unit());
                 }
                 return Optional.of(words.toString());
             }
@@ -79,10 +91,15 @@ public final class SurfacePainter {
     }
 
     private static String windows(ResponseSurface surface) {
-        List<String> met = surface.layers().stream().filter(layer -> surface.windows().containsKey(layer.response().key())).map(layer -> {
-            ResponseSurface.Window window = surface.windows().get(layer.response().key());
-            return layer.response().title() + " " + Reported.fixed(window.low(), 0) + "–" + Reported.fixed(window.high(), 0) + " " + layer.response().unit();
-        }).toList();
+        List<String> met = surface.layers()
+                .stream()
+                .filter(layer -> surface.windows().containsKey(layer.response().key()))
+                .map(layer -> {
+                    ResponseSurface.Window window = surface.windows().get(layer.response().key());
+                    return layer.response().title() + " " + Reported.fixed(window.low(), 0) + "–"
+                            + Reported.fixed(window.high(), 0) + " " + layer.response().unit();
+                })
+                .toList();
         return met.isEmpty() ? "no window given" : String.join(" and ", met);
     }
 
@@ -110,8 +127,10 @@ public final class SurfacePainter {
         ResponseSurface.Layer layer = surface.layers().get(i);
         ResponseTitle title = ResponseTitle.of(layer.response(), layer.response().unit());
         double room = right(i) - left(i) + LEFT - 10;
-        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), left(i) - LEFT + 6, 13, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, Words.fitted(title.below() + uncertainty(layer), Face.REGULAR.at(10.5), room), left(i) - LEFT + 6, 27, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), left(i) - LEFT + 6, 13, Align.LEFT,
+                Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        Words.draw(g, Words.fitted(title.below() + uncertainty(layer), Face.REGULAR.at(10.5), room), left(i) - LEFT + 6,
+                27, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
         Area tried = new Area(hull(i));
         Area wanted = area(i, surface::wanted);
         wanted.intersect(tried);
@@ -168,7 +187,8 @@ public final class SurfacePainter {
     private String uncertainty(ResponseSurface.Layer layer) {
         double least = extremes(layer.half())[0];
         double most = extremes(layer.half())[1];
-        return !(most > 0) ? "" : "  ±" + Reported.fixed(least, least < 1 ? 2 : 1) + " to ±" + Reported.fixed(most, most < 1 ? 2 : 1);
+        return !(most > 0) ? ""
+                : "  ±" + Reported.fixed(least, least < 1 ? 2 : 1) + " to ±" + Reported.fixed(most, most < 1 ? 2 : 1);
     }
 
     private interface Cell {
@@ -207,7 +227,9 @@ public final class SurfacePainter {
         for (double level : levels(layer).values()) {
             g.setColor(theme.color("ink-2"));
             g.setStroke(new BasicStroke(1.2f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
-            Contours.of(layer.mean(), level).forEach(piece -> g.draw(new Line2D.Double(x(i, piece[0]), y(piece[1]), x(i, piece[2]), y(piece[3]))));
+            Contours.of(layer.mean(), level)
+                    .forEach(piece -> g
+                            .draw(new Line2D.Double(x(i, piece[0]), y(piece[1]), x(i, piece[2]), y(piece[3]))));
         }
     }
 
@@ -216,7 +238,10 @@ public final class SurfacePainter {
         Font font = Face.MEDIUM.at(10);
         Ticks levels = levels(layer);
         for (double level : levels.values()) {
-            List<double[]> seen = Contours.of(layer.mean(), level).stream().filter(piece -> surface.within((int) Math.round(piece[1]), (int) Math.round(piece[0]))).toList();
+            List<double[]> seen = Contours.of(layer.mean(), level)
+                    .stream()
+                    .filter(piece -> surface.within((int) Math.round(piece[1]), (int) Math.round(piece[0])))
+                    .toList();
             if (seen.size() > 2) {
                 double[] middle = seen.get(seen.size() / 2);
                 String label = levels.label(level);
@@ -244,9 +269,13 @@ public final class SurfacePainter {
         for (double value : upward.values()) {
             double y = y(place(surface.ys(), value));
             line(left(i) - 4, y, left(i), y, 0.9);
-            Words.draw(g, upward.label(value), left(i) - 7, y + 3.5, Align.RIGHT, Face.REGULAR.at(10), theme.color("ink-2"));
+            Words.draw(g, upward.label(value), left(i) - 7, y + 3.5, Align.RIGHT, Face.REGULAR.at(10),
+                    theme.color("ink-2"));
         }
-        Words.draw(g, name(surface.across().title(), surface.across().unit()) + " →,  " + name(surface.up().title(), surface.up().unit()) + " ↑", left(i), foot + 29, Align.LEFT,
+        Words.draw(g,
+                name(surface.across().title(), surface.across().unit()) + " →,  "
+                        + name(surface.up().title(), surface.up().unit()) + " ↑",
+                left(i), foot + 29, Align.LEFT,
                 Face.REGULAR.at(10), theme.color("muted"));
     }
 

@@ -38,7 +38,8 @@ public final class FigureExport {
     }
 
     private static byte[] png(Sheet sheet, Theme theme) throws IOException {
-        BufferedImage image = new BufferedImage((int) Math.ceil(sheet.width() * PNG_SCALE), (int) Math.ceil(sheet.height() * PNG_SCALE), BufferedImage.TYPE_INT_RGB);
+        BufferedImage image = new BufferedImage((int) Math.ceil(sheet.width() * PNG_SCALE),
+                (int) Math.ceil(sheet.height() * PNG_SCALE), BufferedImage.TYPE_INT_RGB);
         Graphics2D g = image.createGraphics();
         g.scale(PNG_SCALE, PNG_SCALE);
         sheet.paint(g, theme, new PathPen());
@@ -80,7 +81,8 @@ public final class FigureExport {
         }
     }
 
-    private static void page(PDDocument document, Sheet sheet, Theme theme, PdfBoxGraphics2DFontTextDrawer fonts) throws IOException {
+    private static void page(PDDocument document, Sheet sheet, Theme theme, PdfBoxGraphics2DFontTextDrawer fonts)
+            throws IOException {
         PDPage page = new PDPage(new PDRectangle((float) sheet.width(), (float) sheet.height()));
         document.addPage(page);
         PdfBoxGraphics2D g = new PdfBoxGraphics2D(document, (float) sheet.width(), (float) sheet.height());

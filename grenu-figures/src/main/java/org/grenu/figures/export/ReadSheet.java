@@ -21,7 +21,8 @@ import org.grenu.figures.theme.Theme;
  * @param view      the stretch of the axis shown
  * @param inks      colours of the curves
  */
-public record ReadSheet(String title, String caption, ReadFigure figure, AxisRange view, StripPainter.Inks inks) implements Sheet {
+public record ReadSheet(String title, String caption, ReadFigure figure, AxisRange view, StripPainter.Inks inks)
+        implements Sheet {
 
     private static final double WIDTH = 900;
     private static final double HEIGHT = 760;

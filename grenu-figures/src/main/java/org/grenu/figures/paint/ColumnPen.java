@@ -8,7 +8,8 @@ import java.awt.image.DataBufferInt;
 import java.util.Arrays;
 
 /**
- * Draws a curve straight into an image's pixels. For each pixel column the lowest and highest point of the curve, half
+ * Draws a curve straight into an image's pixels. For each pixel column the lowest and highest point of the curve,
+ * half
  * a line width beyond them, are filled with area coverage. It looks like a stroked line and costs a fraction of one,
  * since stroking is what makes dense curves slow.
  */
@@ -44,7 +45,8 @@ public final class ColumnPen implements CurvePen {
         double[] high = filled(right - left, Double.NEGATIVE_INFINITY);
         for (int i = 1; i < x.length; i++) {
             if (Double.isFinite(y[i - 1]) && Double.isFinite(y[i])) {
-                cover(low, high, new Segment(x[i - 1] * scale - left, y[i - 1] * scale, x[i] * scale - left, y[i] * scale));
+                cover(low, high,
+                        new Segment(x[i - 1] * scale - left, y[i - 1] * scale, x[i] * scale - left, y[i] * scale));
             }
         }
         double half = Math.max(0.5, lineWidth * scale / 2);

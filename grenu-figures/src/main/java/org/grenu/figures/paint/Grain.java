@@ -8,7 +8,10 @@ import java.awt.geom.Rectangle2D;
 import java.util.Random;
 import org.grenu.figures.theme.Theme;
 
-/** The product's mark: an uneven stipple that fills whatever is intended or tolerated. The same dots on every drawing. */
+/**
+ * The product's mark: an uneven stipple that fills whatever is intended or tolerated. The same dots on every
+ * drawing.
+ */
 public final class Grain {
 
     private static final double TILE = 20;
@@ -46,8 +49,9 @@ public final class Grain {
         double[][] dots = new double[DOTS][];
         double cell = TILE / 6;
         for (int i = 0; i < DOTS; i++) {
-            dots[i] = new double[] {(i % 6 + 0.15 + 0.7 * random.nextDouble()) * cell, (i / 6 + 0.15 + 0.7 * random.nextDouble()) * cell,
-                0.38 + 0.26 * random.nextDouble()};
+            dots[i] = new double[] {(i % 6 + 0.15 + 0.7 * random.nextDouble()) * cell,
+                    (i / 6 + 0.15 + 0.7 * random.nextDouble()) * cell,
+                    0.38 + 0.26 * random.nextDouble()};
         }
         return dots;
     }

@@ -31,7 +31,8 @@ public record PlaneFigure(List<Point> others, Optional<Point> chosen, TargetWind
 
     /** {@return the range of yields that holds all shots and the window, with some air} */
     double[] yields() {
-        return range(all().stream().mapToDouble(p -> p.yield.value()).toArray(), window.yieldLow(), window.yieldHigh(), 0.10);
+        return range(all().stream().mapToDouble(p -> p.yield.value()).toArray(), window.yieldLow(), window.yieldHigh(),
+                0.10);
     }
 
     private List<Point> all() {

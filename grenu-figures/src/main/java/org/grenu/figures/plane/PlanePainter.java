@@ -35,7 +35,8 @@ public final class PlanePainter {
         this.g = g;
         this.theme = theme;
         this.figure = figure;
-        this.plot = new Rectangle2D.Double(LEFT, TOP, Math.max(20, width - LEFT - RIGHT), Math.max(20, height - TOP - BOTTOM));
+        this.plot = new Rectangle2D.Double(LEFT, TOP, Math.max(20, width - LEFT - RIGHT),
+                Math.max(20, height - TOP - BOTTOM));
         this.ratios = figure.ratios();
         this.yields = figure.yields();
     }
@@ -103,9 +104,11 @@ public final class PlanePainter {
             double atTop = yields[1] / strength;
             String label = strength + " %";
             if (atRight > yields[0] && atRight < yields[1] - 0.08 * (yields[1] - yields[0])) {
-                Words.draw(g, label, plot.getMaxX() - 2, y(atRight) + 13, Align.RIGHT, Face.REGULAR.at(10), theme.color("muted"));
+                Words.draw(g, label, plot.getMaxX() - 2, y(atRight) + 13, Align.RIGHT, Face.REGULAR.at(10),
+                        theme.color("muted"));
             } else if (atTop > ratios[0] + 0.1 * (ratios[1] - ratios[0]) && atTop < ratios[1]) {
-                Words.draw(g, label, x(atTop) - 6, plot.getMinY() + 9, Align.RIGHT, Face.REGULAR.at(10), theme.color("muted"));
+                Words.draw(g, label, x(atTop) - 6, plot.getMinY() + 9, Align.RIGHT, Face.REGULAR.at(10),
+                        theme.color("muted"));
             }
         }
     }
@@ -120,13 +123,15 @@ public final class PlanePainter {
         for (double ratio : across.values()) {
             g.setColor(theme.color("ink"));
             g.draw(new Line2D.Double(x(ratio), plot.getMaxY(), x(ratio), plot.getMaxY() + 4));
-            Words.draw(g, "1:" + Reported.fixed(ratio, Math.max(1, across.decimals())), x(ratio), plot.getMaxY() + 16, Align.CENTRE,
+            Words.draw(g, "1:" + Reported.fixed(ratio, Math.max(1, across.decimals())), x(ratio), plot.getMaxY() + 16,
+                    Align.CENTRE,
                     Face.REGULAR.at(10.5), theme.color("ink-2"));
         }
         Ticks up = Ticks.of(yields[0], yields[1], 4);
         for (double yield : up.values()) {
             if (y(yield) > TOP + 24 || y(yield) < TOP) {
-                Words.draw(g, up.label(yield), plot.getMinX() - 6, y(yield) + 3.6, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("ink-2"));
+                Words.draw(g, up.label(yield), plot.getMinX() - 6, y(yield) + 3.6, Align.RIGHT, Face.REGULAR.at(10.5),
+                        theme.color("ink-2"));
             }
         }
     }

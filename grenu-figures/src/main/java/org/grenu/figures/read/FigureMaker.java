@@ -38,7 +38,8 @@ final class FigureMaker {
     private final List<MomentNote> notes;
     private final CurveAxis axis;
 
-    FigureMaker(ShotLog raw, ShotMeasures shot, ReadOptions options, Optional<ShotMeasures> ghost, List<MomentNote> notes) {
+    FigureMaker(ShotLog raw, ShotMeasures shot, ReadOptions options, Optional<ShotMeasures> ghost,
+            List<MomentNote> notes) {
         this.raw = raw;
         this.shot = shot;
         this.measures = shot.curve();
@@ -55,7 +56,8 @@ final class FigureMaker {
         }
         double from = strips.stream().mapToDouble(s -> s.curve().start()).min().orElse(0);
         double to = strips.stream().mapToDouble(s -> s.curve().end()).max().orElse(1);
-        return new ReadFigure(axis, strips, new AxisRange(from, Math.max(to, from + 1)), phases(), moments(), marks(strips));
+        return new ReadFigure(axis, strips, new AxisRange(from, Math.max(to, from + 1)), phases(), moments(),
+                marks(strips));
     }
 
     private static Optional<UniformCurve> curve(ShotMeasures of, Channel channel) {
@@ -68,14 +70,19 @@ final class FigureMaker {
 
     private Strip strip(Channel channel, UniformCurve curve) {
         UniformCurve along = axis.along(curve);
-        Optional<UniformCurve> other = ghost.flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)));
+        Optional<UniformCurve> other = ghost
+                .flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)));
         List<Band> corridor = corridor(channel);
-        DoubleStream lows = DoubleStream.concat(DoubleStream.of(along.values().min(), other.map(c -> c.values().min()).orElse(Double.NaN)),
+        DoubleStream lows = DoubleStream.concat(
+                DoubleStream.of(along.values().min(), other.map(c -> c.values().min()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.low().values().min()));
-        DoubleStream highs = DoubleStream.concat(DoubleStream.of(along.values().max(), other.map(c -> c.values().max()).orElse(Double.NaN)),
+        DoubleStream highs = DoubleStream.concat(
+                DoubleStream.of(along.values().max(), other.map(c -> c.values().max()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.high().values().max()));
-        StripScale scale = StripScale.of(channel, lows.filter(Double::isFinite).min().orElse(0), highs.filter(Double::isFinite).max().orElse(1));
-        return new Strip(channel, along, asLogged(channel).map(axis::along), other, doubt(channel, along), corridor, points(channel),
+        StripScale scale = StripScale.of(channel, lows.filter(Double::isFinite).min().orElse(0),
+                highs.filter(Double::isFinite).max().orElse(1));
+        return new Strip(channel, along, asLogged(channel).map(axis::along), other, doubt(channel, along), corridor,
+                points(channel),
                 scale.low(), scale.high(), scale.ticks());
     }
 
@@ -132,9 +139,15 @@ final class FigureMaker {
 
     /** The cup mass as the scale gave it, where a stretch of it was bridged or moved. */
     private Optional<UniformCurve> asLogged(Channel channel) {
-        boolean bridged = measures.repaired().repairs().stream().anyMatch(r -> r.applied() && r.kind().channel().filter(c -> c == channel).isPresent()
-                && r.kind() != RepairKind.TARE_OFFSET && r.kind() != RepairKind.CLIPPED);
-        boolean otherTimes = measures.repaired().repairs().stream().anyMatch(r -> r.kind() == RepairKind.TIME_ORDER || r.kind() == RepairKind.CLOCK_RESET);
+        boolean bridged = measures.repaired()
+                .repairs()
+                .stream()
+                .anyMatch(r -> r.applied() && r.kind().channel().filter(c -> c == channel).isPresent()
+                        && r.kind() != RepairKind.TARE_OFFSET && r.kind() != RepairKind.CLIPPED);
+        boolean otherTimes = measures.repaired()
+                .repairs()
+                .stream()
+                .anyMatch(r -> r.kind() == RepairKind.TIME_ORDER || r.kind() == RepairKind.CLOCK_RESET);
         if (!bridged || otherTimes || raw.find(channel).isEmpty() || measures.sparse()) {
             return Optional.empty();
         }
@@ -150,7 +163,8 @@ final class FigureMaker {
             boolean ended = Double.isFinite(to);
             if (begun || ended) {
                 spans.add(new PhaseSpan(phase.kind().title(), begun ? from : 0, ended ? to : from,
-                        Reported.fixed(phase.seconds(), 1) + " s", phase.ending().text(), phase.ending().kind() == Ending.Kind.TIME_LIMIT,
+                        Reported.fixed(phase.seconds(), 1) + " s", phase.ending().text(),
+                        phase.ending().kind() == Ending.Kind.TIME_LIMIT,
                         phase.kind() == PhaseKind.MAIN));
             }
         }
@@ -178,18 +192,22 @@ final class FigureMaker {
         for (Repair repair : measures.repaired().repairs()) {
             boolean everywhere = repair.kind() == RepairKind.SCALE_LAG || repair.kind() == RepairKind.TARE_OFFSET
                     || repair.kind() == RepairKind.PRESSURE_OFFSET;
-            Channel channel = repair.kind().channel().orElse(strips.isEmpty() ? Channel.PRESSURE : strips.get(0).channel());
+            Channel channel = repair.kind()
+                    .channel()
+                    .orElse(strips.isEmpty() ? Channel.PRESSURE : strips.get(0).channel());
             double from = axis.at(repair.fromSeconds());
             double to = everywhere ? from : axis.at(repair.toSeconds());
             if (Double.isFinite(from) && Double.isFinite(to)) {
-                marks.add(new Mark(channel, from, to, repair.kind().title() + (repair.applied() ? "" : ": off"), repair.evidence(), false));
+                marks.add(new Mark(channel, from, to, repair.kind().title() + (repair.applied() ? "" : ": off"),
+                        repair.evidence(), false));
             }
         }
         shot.hydraulics().channel().ifPresent(sign -> {
             double from = axis.at(sign.seconds() - sign.overSeconds() / 2);
             double to = axis.at(sign.seconds() + sign.overSeconds() / 2);
             if (Double.isFinite(from) && Double.isFinite(to)) {
-                marks.add(new Mark(Channel.RESISTANCE, from, to, String.format(Locale.ROOT, "\u2212%.0f %% in %.1f s", 100 * sign.fall(), sign.overSeconds()),
+                marks.add(new Mark(Channel.RESISTANCE, from, to,
+                        String.format(Locale.ROOT, "\u2212%.0f %% in %.1f s", 100 * sign.fall(), sign.overSeconds()),
                         String.format(Locale.ROOT, "channel sign, likelihood %.0f %%", 100 * sign.likelihood()), true));
             }
         });

@@ -111,7 +111,8 @@ final class LabelPainter {
     private boolean touches(int strip, Rectangle2D words) {
         UniformCurve curve = layout.strips().get(strip).curve();
         for (double x = words.getMinX(); x <= words.getMaxX(); x += 3) {
-            double y = layout.y(strip, curve.at(layout.view().from() + (x - layout.left()) / (layout.right() - layout.left()) * layout.view().length()));
+            double y = layout.y(strip, curve.at(layout.view().from()
+                    + (x - layout.left()) / (layout.right() - layout.left()) * layout.view().length()));
             if (y > words.getMinY() - 3 && y < words.getMaxY() + 3) {
                 return true;
             }

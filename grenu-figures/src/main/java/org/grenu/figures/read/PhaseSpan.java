@@ -11,5 +11,6 @@ package org.grenu.figures.read;
  * @param alarmed whether it ended by its time limit
  * @param main    whether it is the main phase
  */
-public record PhaseSpan(String name, double from, double to, String length, String ending, boolean alarmed, boolean main) {
+public record PhaseSpan(String name, double from, double to, String length, String ending, boolean alarmed,
+        boolean main) {
 }

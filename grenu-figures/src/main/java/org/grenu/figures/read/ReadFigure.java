@@ -17,7 +17,8 @@ import org.grenu.core.study.ShotMeasures;
  * @param moments marked across the strips
  * @param marks   found on single strips
  */
-public record ReadFigure(CurveAxis axis, List<Strip> strips, AxisRange whole, List<PhaseSpan> phases, List<Moment> moments, List<Mark> marks) {
+public record ReadFigure(CurveAxis axis, List<Strip> strips, AxisRange whole, List<PhaseSpan> phases,
+        List<Moment> moments, List<Mark> marks) {
 
     public ReadFigure {
         strips = List.copyOf(strips);

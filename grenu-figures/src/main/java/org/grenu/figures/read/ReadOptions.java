@@ -13,8 +13,9 @@ import org.grenu.core.curve.Channel;
 public record ReadOptions(AxisKind axis, List<Channel> channels) {
 
     /** Since pump on; pressure, both flows, cup mass, temperature, resistance. */
-    public static final ReadOptions USUAL = new ReadOptions(AxisKind.PUMP_ON, List.of(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
-            Channel.CUP_MASS, Channel.TEMPERATURE, Channel.RESISTANCE));
+    public static final ReadOptions USUAL = new ReadOptions(AxisKind.PUMP_ON,
+            List.of(Channel.PRESSURE, Channel.PUMP_FLOW, Channel.CUP_FLOW,
+                    Channel.CUP_MASS, Channel.TEMPERATURE, Channel.RESISTANCE));
 
     public ReadOptions {
         channels = List.copyOf(channels);

@@ -12,7 +12,10 @@ import org.grenu.figures.paint.Words.Align;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
-/** The ribbon above the strips: each phase's name, length and why it ended, with its borders down through the strips. */
+/**
+ * The ribbon above the strips: each phase's name, length and why it ended, with its borders down through the
+ * strips.
+ */
 final class RibbonPainter {
 
     private static final double MARGIN = 5;
@@ -65,14 +68,16 @@ final class RibbonPainter {
         double room = to - from - 2 * MARGIN;
         Font name = Words.width(phase.name(), NAME) <= room + 3 ? NAME : NARROW_NAME;
         if (Words.width(phase.name(), name) <= to - from - 3) {
-            Words.draw(g, phase.name(), from + (name == NAME ? MARGIN : 2), TOP + 15, Align.LEFT, name, theme.color("ink"));
+            Words.draw(g, phase.name(), from + (name == NAME ? MARGIN : 2), TOP + 15, Align.LEFT, name,
+                    theme.color("ink"));
         }
         if (Words.width(phase.length(), LENGTH) <= room + 3) {
             Words.draw(g, phase.length(), from + MARGIN, TOP + 29, Align.LEFT, LENGTH, theme.color("ink-2"));
         }
         List<String> lines = wrapped(phase.ending(), room);
         for (int i = 0; i < lines.size(); i++) {
-            Words.draw(g, lines.get(i), from + MARGIN, TOP + 42 + 12 * i, Align.LEFT, ENDING, theme.color(phase.alarmed() ? "brick" : "muted"));
+            Words.draw(g, lines.get(i), from + MARGIN, TOP + 42 + 12 * i, Align.LEFT, ENDING,
+                    theme.color(phase.alarmed() ? "brick" : "muted"));
         }
     }
 

@@ -20,8 +20,9 @@ import org.grenu.figures.paint.Ticks;
  * @param high     value at its head
  * @param ticks    along its side
  */
-public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> asLogged, Optional<UniformCurve> ghost, Optional<Band> doubt,
-                    List<Band> corridor, List<double[]> points, double low, double high, Ticks ticks) {
+public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> asLogged, Optional<UniformCurve> ghost,
+        Optional<Band> doubt,
+        List<Band> corridor, List<double[]> points, double low, double high, Ticks ticks) {
 
     public Strip {
         corridor = List.copyOf(corridor);

@@ -3,7 +3,8 @@ package org.grenu.figures.read;
 import java.util.List;
 
 /**
- * Where everything lies in a figure of that size: gutter with names at the left, margin for readings at the right, the
+ * Where everything lies in a figure of that size: gutter with names at the left, margin for readings at the right,
+ * the
  * ribbon of phases and labels of moments above, the axis below.
  */
 public final class StripLayout {

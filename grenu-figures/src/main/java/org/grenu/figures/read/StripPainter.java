@@ -18,7 +18,10 @@ import org.grenu.figures.paint.Words.Align;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
-/** Paints the strips of one shot in its treatment's colour. Knows nothing of screens: the same call serves every export. */
+/**
+ * Paints the strips of one shot in its treatment's colour. Knows nothing of screens: the same call serves every
+ * export.
+ */
 public final class StripPainter {
 
     /** Colours of the curves: the shot's treatment and the ghost's. */
@@ -42,7 +45,8 @@ public final class StripPainter {
     }
 
     /** Paints the figure by that layout; the ground is left to the caller. */
-    public static void paint(Graphics2D g, Theme theme, ReadFigure figure, StripLayout layout, CurvePen pen, Inks inks) {
+    public static void paint(Graphics2D g, Theme theme, ReadFigure figure, StripLayout layout, CurvePen pen,
+            Inks inks) {
         Words.quality(g);
         StripPainter painter = new StripPainter(g, theme, layout, pen);
         RibbonPainter.tint(g, theme, figure, layout);
@@ -60,20 +64,24 @@ public final class StripPainter {
 
     private void scale(int i) {
         Strip strip = layout.strips().get(i);
-        Words.draw(g, strip.channel().title(), 14, layout.top(i) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, strip.channel().unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
+        Words.draw(g, strip.channel().title(), 14, layout.top(i) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5),
+                theme.color("ink"));
+        Words.draw(g, strip.channel().unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11),
+                theme.color("muted"));
         for (double value : strip.ticks().values()) {
             double y = layout.y(i, value);
             if (value > strip.low() + 1e-9) {
                 line(layout.left(), y, layout.right(), y, "grid", 0.75);
             }
             double begins = layout.left() - 8 - Words.width(strip.ticks().label(value), Face.REGULAR.at(10));
-            boolean underTitle = y - layout.top(i) < 16 && 17 + Words.width(strip.channel().title(), Face.SEMIBOLD.at(11.5)) > begins;
+            boolean underTitle = y - layout.top(i) < 16
+                    && 17 + Words.width(strip.channel().title(), Face.SEMIBOLD.at(11.5)) > begins;
             if (underTitle) {
                 continue;
             }
             boolean onFoot = layout.bottom(i) - y < 4;
-            Words.draw(g, strip.ticks().label(value), layout.left() - 8, onFoot ? layout.bottom(i) - 1 : y + 3.6, Align.RIGHT,
+            Words.draw(g, strip.ticks().label(value), layout.left() - 8, onFoot ? layout.bottom(i) - 1 : y + 3.6,
+                    Align.RIGHT,
                     Face.REGULAR.at(10), theme.color("muted"));
         }
         line(14, layout.bottom(i), layout.width(), layout.bottom(i), "line", 1);
@@ -169,7 +177,8 @@ public final class StripPainter {
     private void axis(CurveAxis axis) {
         double y = layout.plotsBottom() + 6;
         line(layout.left(), y, layout.right(), y, "ink", 0.9);
-        Words.draw(g, axis.title(), 14, y + 8, Align.LEFT, Face.SEMIBOLD.at(axis.title().length() > 12 ? 10 : 11.5), theme.color("ink"));
+        Words.draw(g, axis.title(), 14, y + 8, Align.LEFT, Face.SEMIBOLD.at(axis.title().length() > 12 ? 10 : 11.5),
+                theme.color("ink"));
         Words.draw(g, axis.unit(), 14, y + 22, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
         Ticks ticks = Ticks.of(layout.view().from(), layout.view().to(), 8);
         for (double value : ticks.values()) {

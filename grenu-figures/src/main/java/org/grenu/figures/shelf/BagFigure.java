@@ -18,7 +18,8 @@ import org.grenu.core.shelf.BagStock;
  * @param today the day it is
  * @param age   days since roast without those frozen, today or when it was used up; empty when unknown
  */
-public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest, List<LocalDate> shots, LocalDate today, OptionalLong age) implements ShelfFigure {
+public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest, List<LocalDate> shots, LocalDate today,
+        OptionalLong age) implements ShelfFigure {
 
     public BagFigure {
         shots = List.copyOf(shots);
@@ -31,7 +32,9 @@ public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest,
 
     @Override
     public String words() {
-        String left = stock.left().isPresent() ? Math.round(stock.left().getAsDouble()) + " g left" : "what is left is unknown";
-        return (age.isPresent() ? age.getAsLong() + " days since roast" : "roast date unknown") + ", " + left + ", " + shots.size() + " shots";
+        String left = stock.left().isPresent() ? Math.round(stock.left().getAsDouble()) + " g left"
+                : "what is left is unknown";
+        return (age.isPresent() ? age.getAsLong() + " days since roast" : "roast date unknown") + ", " + left + ", "
+                + shots.size() + " shots";
     }
 }

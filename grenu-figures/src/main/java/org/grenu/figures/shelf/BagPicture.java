@@ -47,7 +47,8 @@ final class BagPicture {
             latest = day.isAfter(latest) ? day : latest;
         }
         latest = latest.plusDays(10);
-        return bag.today().isAfter(latest) && bag.today().isBefore(latest.plusDays(30)) ? bag.today().plusDays(1) : latest;
+        return bag.today().isAfter(latest) && bag.today().isBefore(latest.plusDays(30)) ? bag.today().plusDays(1)
+                : latest;
     }
 
     private double x(LocalDate day) {
@@ -87,7 +88,8 @@ final class BagPicture {
         for (long day = 0; day <= days.high() + 1; day++) {
             LocalDate date = first.plusDays(day);
             boolean rested = day <= days.high() && !bag.life().frozenOn(date) && bag.life().ageDays(date).isPresent()
-                    && bag.life().ageDays(date).getAsLong() >= window.from().orElse(0) && bag.life().ageDays(date).getAsLong() <= window.to().orElse(1e9);
+                    && bag.life().ageDays(date).getAsLong() >= window.from().orElse(0)
+                    && bag.life().ageDays(date).getAsLong() <= window.to().orElse(1e9);
             if (rested && open == null) {
                 open = date;
             } else if (!rested && open != null) {
@@ -106,8 +108,12 @@ final class BagPicture {
                 s.dot(x(day), RAIL + 8 + 4.2 * i, 1.8, "ink", 0.75);
             }
         });
-        String dots = perDay.values().stream().anyMatch(count -> count > MOST_DOTS) ? "a dot a shot, " + MOST_DOTS + " at most" : "a dot a shot";
-        perDay.keySet().stream().findFirst().filter(day -> x(day) > s.noteWidth(dots) + 8)
+        String dots = perDay.values().stream().anyMatch(count -> count > MOST_DOTS)
+                ? "a dot a shot, " + MOST_DOTS + " at most" : "a dot a shot";
+        perDay.keySet()
+                .stream()
+                .findFirst()
+                .filter(day -> x(day) > s.noteWidth(dots) + 8)
                 .ifPresent(day -> s.note(dots, x(day) - 8 - s.noteWidth(dots), RAIL + 26, Align.LEFT));
     }
 
@@ -138,10 +144,12 @@ final class BagPicture {
         if (bag.age().isPresent()) {
             String age = Long.toString(bag.age().getAsLong());
             s.large(age, x, 24);
-            s.note(bag.age().getAsLong() == 1 ? "day since roast" : "days since roast", x + s.largeWidth(age) + 5, 24, Align.LEFT);
+            s.note(bag.age().getAsLong() == 1 ? "day since roast" : "days since roast", x + s.largeWidth(age) + 5, 24,
+                    Align.LEFT);
             boolean used = bag.life().first(BagEvent.Kind.USED_UP).isPresent();
             boolean frozen = bag.life().frozenOn(bag.today());
-            s.note(used ? "when it was used up" : frozen ? "frozen: the clock stands" : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
+            s.note(used ? "when it was used up" : frozen ? "frozen: the clock stands"
+                    : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
         } else {
             s.warn("roast date unknown", x, 22, Align.LEFT);
             s.note("its age is not zero days", x, 36, Align.LEFT);
@@ -161,7 +169,8 @@ final class BagPicture {
         double x = 0;
         double word = 0;
         double line = y;
-        double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(), Math.max(0, net - stock.gone())};
+        double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(),
+                Math.max(0, net - stock.gone())};
         String[] names = {"doses", "purges", "waste", "portioned out", "left"};
         for (int i = 0; i < parts.length; i++) {
             double to = x + mass.at(parts[i]);
@@ -209,7 +218,8 @@ final class BagPicture {
         String left = String.format(Locale.ROOT, "%.0f", stock.left().getAsDouble());
         s.large(left, x, y);
         s.note("g left", x + s.largeWidth(left) + 5, y, Align.LEFT);
-        String doses = stock.dosesLeft().isPresent() ? stock.dosesLeft().getAsInt() + " doses of " + String.format(Locale.ROOT, "%.1f g", stock.usualDose().getAsDouble()) : "";
+        String doses = stock.dosesLeft().isPresent() ? stock.dosesLeft().getAsInt() + " doses of "
+                + String.format(Locale.ROOT, "%.1f g", stock.usualDose().getAsDouble()) : "";
         s.note(stock.withoutDose() > 0 ? stock.withoutDose() + " shots without a dose" : doses, x, y + 14, Align.LEFT);
     }
 

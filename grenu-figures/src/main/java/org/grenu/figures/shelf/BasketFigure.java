@@ -12,7 +12,8 @@ import java.util.OptionalDouble;
  * @param depth    of the bed, mm
  * @param doses    that were in it, g
  */
-public record BasketFigure(OptionalDouble from, OptionalDouble to, OptionalDouble diameter, OptionalDouble depth, List<Double> doses) implements ShelfFigure {
+public record BasketFigure(OptionalDouble from, OptionalDouble to, OptionalDouble diameter, OptionalDouble depth,
+        List<Double> doses) implements ShelfFigure {
 
     public BasketFigure {
         doses = List.copyOf(doses);
@@ -25,6 +26,7 @@ public record BasketFigure(OptionalDouble from, OptionalDouble to, OptionalDoubl
 
     @Override
     public String words() {
-        return "Made for " + (from.isPresent() && to.isPresent() ? from.getAsDouble() + " to " + to.getAsDouble() + " g" : "an unknown dose") + "; " + doses.size() + " doses";
+        return "Made for " + (from.isPresent() && to.isPresent() ? from.getAsDouble() + " to " + to.getAsDouble() + " g"
+                : "an unknown dose") + "; " + doses.size() + " doses";
     }
 }

@@ -18,8 +18,9 @@ import org.grenu.core.quantity.Measured;
  * @param facts    lot, origin and process in words
  * @param shots    pulled of it
  */
-public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble ground, String scale, OptionalDouble density,
-                           Optional<Measured> moisture, List<String> notes, String facts, int shots) implements ShelfFigure {
+public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble ground, String scale,
+        OptionalDouble density,
+        Optional<Measured> moisture, List<String> notes, String facts, int shots) implements ShelfFigure {
 
     public CoffeeFigure {
         notes = List.copyOf(notes);

@@ -14,8 +14,9 @@ import java.util.OptionalDouble;
  * @param counted  what settings are counted in
  * @param used     settings of shots, by coffee, in the order they were pulled
  */
-public record GrinderFigure(OptionalDouble finest, OptionalDouble coarsest, OptionalDouble step, OptionalDouble zero, String counted,
-                            Map<String, List<Double>> used) implements ShelfFigure {
+public record GrinderFigure(OptionalDouble finest, OptionalDouble coarsest, OptionalDouble step, OptionalDouble zero,
+        String counted,
+        Map<String, List<Double>> used) implements ShelfFigure {
 
     @Override
     public double height() {
@@ -24,6 +25,7 @@ public record GrinderFigure(OptionalDouble finest, OptionalDouble coarsest, Opti
 
     @Override
     public String words() {
-        return "Settings of " + used.values().stream().mapToInt(List::size).sum() + " shots of " + used.size() + " coffees";
+        return "Settings of " + used.values().stream().mapToInt(List::size).sum() + " shots of " + used.size()
+                + " coffees";
     }
 }

@@ -24,13 +24,15 @@ final class InstrumentPictures {
     }
 
     static void scale(Sketch s, ScaleFigure scale, double width) {
-        facts(s, List.of("step", number(scale.step(), " g"), "repeats to", number(scale.repeats(), " g"), "bias ±", number(scale.bias(), " g"), "lag", number(scale.lag(), " s")));
+        facts(s, List.of("step", number(scale.step(), " g"), "repeats to", number(scale.repeats(), " g"), "bias ±",
+                number(scale.bias(), " g"), "lag", number(scale.lag(), " s")));
         if (scale.checks().isEmpty()) {
             s.note("No check weight weighed yet.", 0, 38, Align.LEFT);
             return;
         }
         double limit = Math.max(scale.step().orElse(0.1) / 2 + scale.bias().orElse(0), 1e-3);
-        double most = Math.max(2 * limit, scale.checks().stream().mapToDouble(check -> Math.abs(check.error())).max().orElse(0) * 1.2);
+        double most = Math.max(2 * limit,
+                scale.checks().stream().mapToDouble(check -> Math.abs(check.error())).max().orElse(0) * 1.2);
         Sketch.Axis up = new Sketch.Axis(-most, most, 124, 40);
         double right = width - 130;
         s.grain(44, up.at(limit), right - 44, up.at(-limit) - up.at(limit));
@@ -38,8 +40,10 @@ final class InstrumentPictures {
         LocalDateTime first = scale.checks().get(0).day().atStartOfDay();
         LocalDateTime last = scale.checks().get(scale.checks().size() - 1).day().atStartOfDay();
         Sketch.Axis days = days(first, last, 52, right - 10);
-        scale.checks().forEach(check -> s.dot(days.at(ChronoUnit.HOURS.between(first, check.day().atStartOfDay())), up.at(check.error()), 3.2,
-                Math.abs(check.error()) > limit + 1e-9 ? "brick" : "ink", 0.85));
+        scale.checks()
+                .forEach(check -> s.dot(days.at(ChronoUnit.HOURS.between(first, check.day().atStartOfDay())),
+                        up.at(check.error()), 3.2,
+                        Math.abs(check.error()) > limit + 1e-9 ? "brick" : "ink", 0.85));
         s.line(44, up.at(0), right, up.at(0), "ink", 0.75);
         ends(s, first, last, days, 140);
         s.note("shown less weighed, g", right + 12, 52, Align.LEFT);
@@ -48,8 +52,12 @@ final class InstrumentPictures {
     }
 
     static void refractometer(Sketch s, RefractometerFigure figure, double width) {
-        String range = figure.low().isPresent() && figure.high().isPresent() ? DecimalText.exact(figure.low().getAsDouble()) + "–" + DecimalText.exact(figure.high().getAsDouble()) + " °C" : "unknown";
-        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeats to", number(figure.repeats(), ""), "compensated", range));
+        String range = figure.low().isPresent() && figure.high().isPresent()
+                ? DecimalText.exact(figure.low().getAsDouble()) + "–" + DecimalText.exact(figure.high().getAsDouble())
+                        + " °C"
+                : "unknown";
+        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeats to", number(figure.repeats(), ""),
+                "compensated", range));
         if (figure.zeros().isEmpty() && figure.dried().isEmpty()) {
             s.note("Neither a zero check nor a dried sample yet.", 0, 38, Align.LEFT);
             return;
@@ -63,7 +71,8 @@ final class InstrumentPictures {
 
     private static void zeros(Sketch s, RefractometerFigure figure, double right) {
         s.value("Zero on rinse water", 0, 40, Align.LEFT);
-        double most = Math.max(2 * ZERO_LIMIT, figure.zeros().stream().mapToDouble(zero -> Math.abs(zero.shown())).max().orElse(0) * 1.2);
+        double most = Math.max(2 * ZERO_LIMIT,
+                figure.zeros().stream().mapToDouble(zero -> Math.abs(zero.shown())).max().orElse(0) * 1.2);
         Sketch.Axis up = new Sketch.Axis(-most, most, 172, 54);
         s.grain(44, up.at(ZERO_LIMIT), right - 44, up.at(-ZERO_LIMIT) - up.at(ZERO_LIMIT));
         s.beside(up, 44, right, 4);
@@ -117,12 +126,15 @@ final class InstrumentPictures {
         band.closePath();
         s.fill(band, "ink", 0.16);
         s.curve(curve, "ink", 1.6);
-        dried.samples().forEach(sample -> s.dot(across.at(sample.reading()), up.at(sample.solidsPercent()), 3.2, "ink", 0.85));
+        dried.samples()
+                .forEach(sample -> s.dot(across.at(sample.reading()), up.at(sample.solidsPercent()), 3.2, "ink", 0.85));
         s.below(across, 160, 5, "");
         s.note(figure.brix() ? "reading, °Brix" : "reading, %", across.to(), 190, Align.RIGHT);
         s.note("dried, %", left, 54, Align.LEFT);
-        s.note(String.format(Locale.ROOT, "%.3f ±%.3f points per unit · intercept %s%.2f ±%.2f", line.slope(), dried.slopeHalf(),
-                dried.intercept() < 0 ? "\u2212" : "", Math.abs(dried.intercept()), dried.interceptHalf()), left + 32, 206, Align.LEFT);
+        s.note(String.format(Locale.ROOT, "%.3f ±%.3f points per unit · intercept %s%.2f ±%.2f", line.slope(),
+                dried.slopeHalf(),
+                dried.intercept() < 0 ? "\u2212" : "", Math.abs(dried.intercept()), dried.interceptHalf()), left + 32,
+                206, Align.LEFT);
     }
 
     private static Sketch.Axis days(LocalDateTime first, LocalDateTime last, double from, double to) {

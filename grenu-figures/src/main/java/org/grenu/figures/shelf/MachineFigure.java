@@ -19,8 +19,9 @@ import org.grenu.core.hydraulics.ValveSchedule;
  * @param counted  what positions are counted in
  * @param schedule kept with it
  */
-public record MachineFigure(String pump, String place, String state, OptionalDouble offset, OptionalDouble warmUp, List<String> controls,
-                            Optional<ValveCalibration> valve, String counted, ValveSchedule schedule) implements ShelfFigure {
+public record MachineFigure(String pump, String place, String state, OptionalDouble offset, OptionalDouble warmUp,
+        List<String> controls,
+        Optional<ValveCalibration> valve, String counted, ValveSchedule schedule) implements ShelfFigure {
 
     public MachineFigure {
         controls = List.copyOf(controls);

@@ -41,12 +41,14 @@ final class MachinePicture {
         for (int i = 0; i < stations.length; i++) {
             double x = from + i * step;
             s.ring(x, 40, 9, "ink");
-            String name = stations[i].equals("pump") && !machine.pump().isEmpty() ? machine.pump() + " pump" : stations[i];
+            String name = stations[i].equals("pump") && !machine.pump().isEmpty() ? machine.pump() + " pump"
+                    : stations[i];
             s.note(name, x, 64, Align.CENTRE);
             if (stations[i].equals(machine.place())) {
                 s.dot(x, 40, 4, "accent", 1);
                 s.line(x, 31, x, 22, "accent", 1.2);
-                s.accent("pressure read here" + (machine.state().isEmpty() ? "" : ", " + machine.state()), x, 16, i == 0 ? Align.LEFT : i == 1 ? Align.CENTRE : Align.RIGHT);
+                s.accent("pressure read here" + (machine.state().isEmpty() ? "" : ", " + machine.state()), x, 16,
+                        i == 0 ? Align.LEFT : i == 1 ? Align.CENTRE : Align.RIGHT);
             }
         }
         if (machine.place().isEmpty()) {
@@ -54,7 +56,8 @@ final class MachinePicture {
         }
         double x = from + 2 * step + 52;
         s.note("controls", x, 30, Align.LEFT);
-        s.prose(machine.controls().isEmpty() ? "unknown" : String.join(" · ", machine.controls()), x + 62, 30, width - x - 62);
+        s.prose(machine.controls().isEmpty() ? "unknown" : String.join(" · ", machine.controls()), x + 62, 30,
+                width - x - 62);
         s.note("warm-up", x, 48, Align.LEFT);
         s.prose(number(machine.warmUp(), " min"), x + 62, 48, width - x - 62);
         s.note("at rest", x, 66, Align.LEFT);
@@ -127,7 +130,8 @@ final class MachinePicture {
         }
         if (!valve.outOfOrder().isEmpty()) {
             s.warn("out of order at", x, 214, Align.LEFT);
-            s.warn(String.join(", ", valve.outOfOrder().stream().map(p -> DecimalText.exact(p.at())).toList()), x, 228, Align.LEFT);
+            s.warn(String.join(", ", valve.outOfOrder().stream().map(p -> DecimalText.exact(p.at())).toList()), x, 228,
+                    Align.LEFT);
         }
     }
 }

@@ -11,7 +11,8 @@ import java.util.Locale;
  * @param lines    everything else that is to be kept equal
  * @param pressure corridor, s and bar
  */
-public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure) implements ShelfFigure {
+public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure)
+        implements ShelfFigure {
 
     /** A number with its unit and name. */
     public record Number(String value, String unit, String name) {

@@ -4,7 +4,9 @@ import java.awt.geom.Path2D;
 import java.util.List;
 import org.grenu.figures.paint.Words.Align;
 
-/** A recipe card: the large numbers, the pressure to follow as a grained corridor, and all that is to be kept equal. */
+/**
+ * A recipe card: the large numbers, the pressure to follow as a grained corridor, and all that is to be kept equal.
+ */
 final class RecipePicture {
 
     /** Half the corridor's width, bar (common practice, no source). */
@@ -26,7 +28,9 @@ final class RecipePicture {
             x = Math.max(after + s.noteWidth(number.unit()), x + s.noteWidth(number.name())) + 20;
         }
         double y = 78;
-        s.note(s.fittedNote(recipe.version() + (recipe.pressure().isEmpty() ? "" : " · bar against s from pump on, grain: within " + CORRIDOR + " bar of that shot"),
+        s.note(s.fittedNote(
+                recipe.version() + (recipe.pressure().isEmpty() ? ""
+                        : " · bar against s from pump on, grain: within " + CORRIDOR + " bar of that shot"),
                 width - 10), 0, 62, Align.LEFT);
         if (!recipe.pressure().isEmpty()) {
             corridor(s, recipe, width, y - 6);

@@ -39,7 +39,8 @@ public record RecipeSheet(String name, RecipeFigure recipe) implements Sheet {
         Words.quality(g);
         g.setColor(theme.color("panel"));
         g.fill(new Rectangle2D.Double(0, 0, width(), height()));
-        Words.draw(g, Words.fitted(name, Face.SEMIBOLD.at(18), width() - 2 * MARGIN), MARGIN, 44, Align.LEFT, Face.SEMIBOLD.at(18), theme.color("ink"));
+        Words.draw(g, Words.fitted(name, Face.SEMIBOLD.at(18), width() - 2 * MARGIN), MARGIN, 44, Align.LEFT,
+                Face.SEMIBOLD.at(18), theme.color("ink"));
         Graphics2D card = (Graphics2D) g.create();
         card.translate(MARGIN, 58);
         ShelfPainter.paint(card, theme, recipe, width() - 2 * MARGIN);

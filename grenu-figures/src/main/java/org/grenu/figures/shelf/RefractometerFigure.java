@@ -18,8 +18,9 @@ import org.grenu.core.strength.ReadingLine;
  * @param high    other end
  * @param repeats of one reading
  */
-public record RefractometerFigure(List<Zero> zeros, Optional<DriedSamples> dried, ReadingLine line, boolean brix, OptionalDouble low, OptionalDouble high,
-                                  OptionalDouble repeats) implements ShelfFigure {
+public record RefractometerFigure(List<Zero> zeros, Optional<DriedSamples> dried, ReadingLine line, boolean brix,
+        OptionalDouble low, OptionalDouble high,
+        OptionalDouble repeats) implements ShelfFigure {
 
     /** What rinse water read. */
     public record Zero(LocalDateTime at, double shown) {
@@ -36,6 +37,7 @@ public record RefractometerFigure(List<Zero> zeros, Optional<DriedSamples> dried
 
     @Override
     public String words() {
-        return zeros.size() + " zero checks, " + dried.map(d -> d.samples().size() + " dried samples").orElse("not calibrated against dried samples");
+        return zeros.size() + " zero checks, "
+                + dried.map(d -> d.samples().size() + " dried samples").orElse("not calibrated against dried samples");
     }
 }

@@ -12,7 +12,8 @@ import java.util.OptionalDouble;
  * @param bias   limit of its bias, g
  * @param lag    s
  */
-public record ScaleFigure(List<Check> checks, OptionalDouble step, OptionalDouble bias, OptionalDouble repeats, OptionalDouble lag) implements ShelfFigure {
+public record ScaleFigure(List<Check> checks, OptionalDouble step, OptionalDouble bias, OptionalDouble repeats,
+        OptionalDouble lag) implements ShelfFigure {
 
     /** What it showed too much, g. */
     public record Check(LocalDate day, double weight, double error) {

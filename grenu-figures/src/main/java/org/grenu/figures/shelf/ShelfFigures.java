@@ -35,7 +35,8 @@ import org.grenu.core.study.ShotSheet;
  */
 public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, LocalDate today) {
 
-    private static final List<Field> LARGE = List.of(SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET, ShelfField.TIME_MEANT, SheetField.GRIND,
+    private static final List<Field> LARGE = List.of(SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET,
+            ShelfField.TIME_MEANT, SheetField.GRIND,
             SheetField.TEMPERATURE, ShelfField.STRENGTH_MEANT, ShelfField.YIELD_MEANT);
 
     public ShelfFigures {
@@ -50,18 +51,28 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
             case COFFEE -> coffee(entries, used.size());
             case BAG -> bag(entries, used);
             case GRINDER -> grinder(entries, used);
-            case BASKET -> new BasketFigure(entries.number(ShelfField.CAPACITY_FROM), entries.number(ShelfField.CAPACITY_TO),
-                    entries.number(ShelfField.DIAMETER), entries.number(ShelfField.DEPTH), numbers(used, SheetField.DOSE));
+            case BASKET ->
+                    new BasketFigure(entries.number(ShelfField.CAPACITY_FROM), entries.number(ShelfField.CAPACITY_TO),
+                            entries.number(ShelfField.DIAMETER), entries.number(ShelfField.DEPTH),
+                            numbers(used, SheetField.DOSE));
             case MACHINE -> machine(entries);
-            case SCALE -> new ScaleFigure(entries.rows(ShelfField.CHECK_WEIGHTS).stream().map(row ->
-                    new ScaleFigure.Check(row.day(0).orElseThrow(), row.needed(1), row.needed(2) - row.needed(1))).toList(),
-                    entries.number(ShelfField.SCALE_STEP), entries.number(ShelfField.SCALE_BIAS), entries.number(ShelfField.SCALE_REPEATABILITY),
+            case SCALE -> new ScaleFigure(
+                    entries.rows(ShelfField.CHECK_WEIGHTS)
+                            .stream()
+                            .map(row -> new ScaleFigure.Check(row.day(0).orElseThrow(), row.needed(1),
+                                    row.needed(2) - row.needed(1)))
+                            .toList(),
+                    entries.number(ShelfField.SCALE_STEP), entries.number(ShelfField.SCALE_BIAS),
+                    entries.number(ShelfField.SCALE_REPEATABILITY),
                     entries.number(ShelfField.SCALE_LAG));
             case REFRACTOMETER -> refractometer(entries);
-            case WATER -> new WaterFigure(entries.text(ShelfField.MINERALS).orElse(""), entries.number(ShelfField.HARDNESS),
-                    entries.number(ShelfField.ALKALINITY), entries.number(ShelfField.BLANK));
-            case SITE -> new SiteFigure(entries.number(ShelfField.ALTITUDE), entries.number(ShelfField.ALTITUDE).isEmpty() ? Optional.empty()
-                    : Optional.of(SiteHeat.at(entries.number(ShelfField.ALTITUDE).getAsDouble())), numbers(used, SheetField.TEMPERATURE));
+            case WATER ->
+                    new WaterFigure(entries.text(ShelfField.MINERALS).orElse(""), entries.number(ShelfField.HARDNESS),
+                            entries.number(ShelfField.ALKALINITY), entries.number(ShelfField.BLANK));
+            case SITE -> new SiteFigure(entries.number(ShelfField.ALTITUDE),
+                    entries.number(ShelfField.ALTITUDE).isEmpty() ? Optional.empty()
+                            : Optional.of(SiteHeat.at(entries.number(ShelfField.ALTITUDE).getAsDouble())),
+                    numbers(used, SheetField.TEMPERATURE));
             case RECIPE -> recipe(version);
             case STUDY -> study(entries, item.name());
         };
@@ -84,60 +95,94 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
         entries.text(ShelfField.PROCESS).ifPresent(facts::add);
         entries.text(ShelfField.ORIGIN).ifPresent(facts::add);
         OptionalDouble moisture = entries.number(ShelfField.MOISTURE);
-        List<String> notes = entries.text(ShelfField.EXPECTED_NOTES).map(text -> Arrays.stream(text.split("[,;]")).map(String::strip)
-                .filter(note -> !note.isEmpty()).toList()).orElse(List.of());
-        return new CoffeeFigure(entries.text(ShelfField.ROAST_LEVEL).orElse(""), entries.number(ShelfField.COLOUR_WHOLE),
-                entries.number(ShelfField.COLOUR_GROUND), entries.text(ShelfField.COLOUR_SCALE).orElse(""), entries.number(ShelfField.DENSITY),
+        List<String> notes = entries.text(ShelfField.EXPECTED_NOTES)
+                .map(text -> Arrays.stream(text.split("[,;]"))
+                        .map(String::strip)
+                        .filter(note -> !note.isEmpty())
+                        .toList())
+                .orElse(List.of());
+        return new CoffeeFigure(entries.text(ShelfField.ROAST_LEVEL).orElse(""),
+                entries.number(ShelfField.COLOUR_WHOLE),
+                entries.number(ShelfField.COLOUR_GROUND), entries.text(ShelfField.COLOUR_SCALE).orElse(""),
+                entries.number(ShelfField.DENSITY),
                 moisture.isEmpty() ? Optional.empty() : Optional.of(Measured.independent(moisture.getAsDouble(),
-                        entries.number(ShelfField.MOISTURE_U).orElse(ShotSheet.USUAL_MOISTURE_U))), notes, String.join(" · ", facts), shots);
+                        entries.number(ShelfField.MOISTURE_U).orElse(ShotSheet.USUAL_MOISTURE_U))),
+                notes, String.join(" · ", facts), shots);
     }
 
     private BagFigure bag(Entries entries, List<ShotSheet> used) {
         BagLife life = BagLife.of(entries);
-        List<LocalDate> days = used.stream().flatMap(sheet -> sheet.pulledAt().stream()).map(moment -> moment.toLocalDate()).sorted().toList();
+        List<LocalDate> days = used.stream()
+                .flatMap(sheet -> sheet.pulledAt().stream())
+                .map(moment -> moment.toLocalDate())
+                .sorted()
+                .toList();
         LocalDate end = life.first(BagEvent.Kind.USED_UP).orElse(today);
         return new BagFigure(life, BagStock.of(entries, used), rest, days, today, life.ageDays(end));
     }
 
     private static GrinderFigure grinder(Entries entries, List<ShotSheet> used) {
         Map<String, List<Double>> settings = new LinkedHashMap<>();
-        used.forEach(sheet -> sheet.number(SheetField.GRIND).ifPresent(grind ->
-                settings.computeIfAbsent(sheet.text(SheetField.COFFEE).orElse("coffee unknown"), key -> new ArrayList<>()).add(grind)));
-        return new GrinderFigure(entries.number(ShelfField.FINEST), entries.number(ShelfField.COARSEST), entries.number(ShelfField.STEP),
+        used.forEach(sheet -> sheet.number(SheetField.GRIND)
+                .ifPresent(
+                        grind -> settings
+                                .computeIfAbsent(sheet.text(SheetField.COFFEE).orElse("coffee unknown"),
+                                        key -> new ArrayList<>())
+                                .add(grind)));
+        return new GrinderFigure(entries.number(ShelfField.FINEST), entries.number(ShelfField.COARSEST),
+                entries.number(ShelfField.STEP),
                 entries.number(ShelfField.ZERO_POINT), entries.text(ShelfField.SETTING_WORDS).orElse(""), settings);
     }
 
     private static MachineFigure machine(Entries entries) {
-        List<String> controls = entries.text(ShelfField.CONTROLS).map(text -> Arrays.stream(text.split("[,;]")).map(String::strip).toList()).orElse(List.of());
-        return new MachineFigure(entries.text(ShelfField.PUMP).orElse(""), entries.text(ShelfField.SENSOR_PLACE).orElse(""),
-                entries.text(ShelfField.SENSOR_STATE).orElse(""), entries.number(ShelfField.SENSOR_OFFSET), entries.number(ShelfField.WARM_UP), controls,
-                Calibrations.valve(entries), entries.text(ShelfField.VALVE_WORDS).orElse("position"), Calibrations.schedule(entries));
+        List<String> controls = entries.text(ShelfField.CONTROLS)
+                .map(text -> Arrays.stream(text.split("[,;]")).map(String::strip).toList())
+                .orElse(List.of());
+        return new MachineFigure(entries.text(ShelfField.PUMP).orElse(""),
+                entries.text(ShelfField.SENSOR_PLACE).orElse(""),
+                entries.text(ShelfField.SENSOR_STATE).orElse(""), entries.number(ShelfField.SENSOR_OFFSET),
+                entries.number(ShelfField.WARM_UP), controls,
+                Calibrations.valve(entries), entries.text(ShelfField.VALVE_WORDS).orElse("position"),
+                Calibrations.schedule(entries));
     }
 
     private static RefractometerFigure refractometer(Entries entries) {
-        return new RefractometerFigure(entries.rows(ShelfField.ZERO_LOG).stream().map(row ->
-                new RefractometerFigure.Zero(row.moment(0).orElseThrow(), row.needed(1))).toList(), Calibrations.dried(entries),
+        return new RefractometerFigure(
+                entries.rows(ShelfField.ZERO_LOG)
+                        .stream()
+                        .map(row -> new RefractometerFigure.Zero(row.moment(0).orElseThrow(), row.needed(1)))
+                        .toList(),
+                Calibrations.dried(entries),
                 Calibrations.readingLine(entries), entries.text(ShelfField.READS).filter("brix"::equals).isPresent(),
-                entries.number(ShelfField.COMPENSATED_FROM), entries.number(ShelfField.COMPENSATED_TO), entries.number(ShelfField.READING_REPEATABILITY));
+                entries.number(ShelfField.COMPENSATED_FROM), entries.number(ShelfField.COMPENSATED_TO),
+                entries.number(ShelfField.READING_REPEATABILITY));
     }
 
     /** A title within a line of words; abbreviations stay as they are. */
     private static String inside(String title) {
-        return Character.isUpperCase(title.charAt(1)) ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
+        return Character.isUpperCase(title.charAt(1)) ? title
+                : Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
     private static RecipeFigure recipe(ShelfVersion version) {
         Entries entries = version.entries();
         List<RecipeFigure.Number> numbers = new ArrayList<>();
         for (Field field : LARGE) {
-            entries.entry(field).ifPresent(text -> numbers.add(new RecipeFigure.Number(text, field.unit(), inside(field.title()))));
+            entries.entry(field)
+                    .ifPresent(text -> numbers.add(new RecipeFigure.Number(text, field.unit(), inside(field.title()))));
         }
         List<RecipeFigure.Line> lines = new ArrayList<>();
         for (Field field : ShelfKind.RECIPE.fields()) {
             boolean shown = !LARGE.contains(field) && field.kind() != FieldKind.ROWS && field != ShelfField.FROM_SHOT;
-            entries.entry(field).filter(text -> shown).ifPresent(text -> lines.add(new RecipeFigure.Line(field.title(), (text + " " + field.unit()).strip())));
+            entries.entry(field)
+                    .filter(text -> shown)
+                    .ifPresent(text -> lines
+                            .add(new RecipeFigure.Line(field.title(), (text + " " + field.unit()).strip())));
         }
-        List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR).stream().map(row -> new double[] {row.needed(0), row.needed(1)}).toList();
+        List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR)
+                .stream()
+                .map(row -> new double[] {row.needed(0), row.needed(1)})
+                .toList();
         String from = entries.entry(ShelfField.FROM_SHOT).map(shot -> ", from shot " + shot).orElse("");
         return new RecipeFigure("version " + version.number() + from, numbers, lines, pressure);
     }
@@ -149,12 +194,14 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
             if (shot.sheet().studies().contains(name)) {
                 String day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("unknown");
                 days.merge(day, 1, Integer::sum);
-                counts.computeIfAbsent(shot.sheet().armIn(name).orElse("no arm named"), key -> new TreeMap<>()).merge(day, 1, Integer::sum);
+                counts.computeIfAbsent(shot.sheet().armIn(name).orElse("no arm named"), key -> new TreeMap<>())
+                        .merge(day, 1, Integer::sum);
             }
         }
         entries.rows(ShelfField.ARMS).forEach(row -> row.words(0).ifPresent(arm -> counts.putIfAbsent(arm, Map.of())));
         Map<String, int[]> arms = new LinkedHashMap<>();
-        counts.forEach((arm, byDay) -> arms.put(arm, days.keySet().stream().mapToInt(day -> byDay.getOrDefault(day, 0)).toArray()));
+        counts.forEach((arm, byDay) -> arms.put(arm,
+                days.keySet().stream().mapToInt(day -> byDay.getOrDefault(day, 0)).toArray()));
         return new StudyFigure(entries.text(ShelfField.QUESTION).orElse(""), List.copyOf(days.keySet()), arms);
     }
 }

@@ -25,6 +25,7 @@ public record SiteFigure(OptionalDouble altitude, Optional<SiteHeat> heat, List<
 
     @Override
     public String words() {
-        return heat.map(h -> String.format(java.util.Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C", h.boilingCelsius(), h.highestSet())).orElse("altitude unknown");
+        return heat.map(h -> String.format(java.util.Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C",
+                h.boilingCelsius(), h.highestSet())).orElse("altitude unknown");
     }
 }

@@ -48,11 +48,13 @@ final class Sketch {
     }
 
     void prose(String text, double x, double y, double room) {
-        Words.draw(g, Words.fitted(text, Face.REGULAR.at(12), room), x, y, Align.LEFT, Face.REGULAR.at(12), theme.color("ink-2"));
+        Words.draw(g, Words.fitted(text, Face.REGULAR.at(12), room), x, y, Align.LEFT, Face.REGULAR.at(12),
+                theme.color("ink-2"));
     }
 
     void italic(String text, double x, double y, double room) {
-        Words.draw(g, Words.fitted(text, Face.ITALIC.at(12), room), x, y, Align.LEFT, Face.ITALIC.at(12), theme.color("ink-2"));
+        Words.draw(g, Words.fitted(text, Face.ITALIC.at(12), room), x, y, Align.LEFT, Face.ITALIC.at(12),
+                theme.color("ink-2"));
     }
 
     void warn(String text, double x, double y, Align align) {

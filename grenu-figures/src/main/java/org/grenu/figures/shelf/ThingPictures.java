@@ -42,10 +42,13 @@ final class ThingPictures {
 
     /** Colour numbers on a scale from dark to light; filled for whole beans, a ring for the grounds. */
     private static void roast(Sketch s, CoffeeFigure coffee, double right) {
-        double low = Math.min(COLOUR_LOW, Math.min(coffee.whole().orElse(COLOUR_LOW), coffee.ground().orElse(COLOUR_LOW)));
-        double high = Math.max(COLOUR_HIGH, Math.max(coffee.whole().orElse(COLOUR_HIGH), coffee.ground().orElse(COLOUR_HIGH)));
+        double low = Math.min(COLOUR_LOW,
+                Math.min(coffee.whole().orElse(COLOUR_LOW), coffee.ground().orElse(COLOUR_LOW)));
+        double high = Math.max(COLOUR_HIGH,
+                Math.max(coffee.whole().orElse(COLOUR_HIGH), coffee.ground().orElse(COLOUR_HIGH)));
         Sketch.Axis axis = new Sketch.Axis(low, high, 6, right);
-        s.value(s.fittedValue(coffee.roast().isEmpty() ? "roast level unknown" : coffee.roast(), right), 0, 36, Align.LEFT);
+        s.value(s.fittedValue(coffee.roast().isEmpty() ? "roast level unknown" : coffee.roast(), right), 0, 36,
+                Align.LEFT);
         s.below(axis, 58, 5, "");
         String scale = coffee.scale().isEmpty() ? "colour number, scale not named" : coffee.scale();
         s.note(s.fittedNote(scale, right), 0, 88, Align.LEFT);
@@ -56,7 +59,8 @@ final class ThingPictures {
         }
         if (coffee.ground().isPresent()) {
             s.ring(axis.at(coffee.ground().getAsDouble()), 58, 4, "ink");
-            s.note("ground " + DecimalText.exact(coffee.ground().getAsDouble()), axis.at(coffee.ground().getAsDouble()) + 6, 51, Align.LEFT);
+            s.note("ground " + DecimalText.exact(coffee.ground().getAsDouble()),
+                    axis.at(coffee.ground().getAsDouble()) + 6, 51, Align.LEFT);
         }
     }
 
@@ -101,7 +105,8 @@ final class ThingPictures {
             return;
         }
         SiteHeat heat = site.heat().get();
-        s.prose(String.format(Locale.ROOT, "%.0f m · %.1f kPa in the standard atmosphere", site.altitude().getAsDouble(), heat.airKilopascal()), 0, 12, width);
+        s.prose(String.format(Locale.ROOT, "%.0f m · %.1f kPa in the standard atmosphere",
+                site.altitude().getAsDouble(), heat.airKilopascal()), 0, 12, width);
         Sketch.Axis axis = new Sketch.Axis(85, 101, 0, width);
         s.grain(axis.at(88), 46, axis.at(Math.min(96, heat.highestSet())) - axis.at(88), 12);
         s.below(axis, 58, 8, "");
@@ -111,10 +116,15 @@ final class ThingPictures {
             s.note(String.format(Locale.ROOT, "%.0f °F", fahrenheit), axis.at(celsius), 90, Align.CENTRE);
         }
         s.line(axis.at(heat.boilingCelsius()), 26, axis.at(heat.boilingCelsius()), 58, "brick", 1.4);
-        s.value(String.format(Locale.ROOT, "boils at %.1f °C · %.1f °F", heat.boilingCelsius(), SiteHeat.fahrenheit(heat.boilingCelsius())),
+        s.value(String.format(Locale.ROOT, "boils at %.1f °C · %.1f °F", heat.boilingCelsius(),
+                SiteHeat.fahrenheit(heat.boilingCelsius())),
                 Math.min(width, axis.at(heat.boilingCelsius()) - 6), 36, Align.RIGHT);
-        s.note(String.format(Locale.ROOT, "set at most %.1f °C · %.1f °F", heat.highestSet(), SiteHeat.fahrenheit(heat.highestSet())), 0, 36, Align.LEFT);
-        site.set().stream().distinct().forEach(celsius -> s.dot(axis.at(celsius), 52, 3, celsius > heat.highestSet() ? "brick" : "ink", 0.9));
+        s.note(String.format(Locale.ROOT, "set at most %.1f °C · %.1f °F", heat.highestSet(),
+                SiteHeat.fahrenheit(heat.highestSet())), 0, 36, Align.LEFT);
+        site.set()
+                .stream()
+                .distinct()
+                .forEach(celsius -> s.dot(axis.at(celsius), 52, 3, celsius > heat.highestSet() ? "brick" : "ink", 0.9));
     }
 
     /** A row an arm, a column a day, a dot a shot. */

@@ -10,7 +10,8 @@ import java.util.OptionalDouble;
  * @param alkalinity mg/L as CaCO₃
  * @param blank      what it reads, %
  */
-public record WaterFigure(String minerals, OptionalDouble hardness, OptionalDouble alkalinity, OptionalDouble blank) implements ShelfFigure {
+public record WaterFigure(String minerals, OptionalDouble hardness, OptionalDouble alkalinity, OptionalDouble blank)
+        implements ShelfFigure {
 
     @Override
     public double height() {

@@ -24,7 +24,8 @@ public record SeriesFigure(List<Reading> readings, double mean, double half, Opt
     /** {@return the figure of that series} */
     public static SeriesFigure of(StrengthSeries series, String unit) {
         double one = Math.max(series.deviation(), series.refractometer().repeatability());
-        double half = series.taken().isEmpty() ? 0 : 2 * Math.max(one / Math.sqrt(series.taken().size()), series.refractometer().stepUncertainty());
+        double half = series.taken().isEmpty() ? 0
+                : 2 * Math.max(one / Math.sqrt(series.taken().size()), series.refractometer().stepUncertainty());
         return new SeriesFigure(series.taken(), series.mean(), half, SeriesCheck.outlier(series), unit);
     }
 

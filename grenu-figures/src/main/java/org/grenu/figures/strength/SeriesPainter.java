@@ -53,12 +53,15 @@ public final class SeriesPainter {
         ranges();
         axes();
         g.setColor(theme.color("ink", 0.13));
-        g.fill(new Rectangle2D.Double(LEFT, y(figure.mean() + figure.half()), right - LEFT, y(figure.mean() - figure.half()) - y(figure.mean() + figure.half())));
+        g.fill(new Rectangle2D.Double(LEFT, y(figure.mean() + figure.half()), right - LEFT,
+                y(figure.mean() - figure.half()) - y(figure.mean() + figure.half())));
         g.setColor(theme.color("ink"));
         g.setStroke(new BasicStroke(1.2f));
         g.draw(new Line2D.Double(LEFT, y(figure.mean()), right, y(figure.mean())));
-        Words.draw(g, "mean " + Reported.fixed(figure.mean(), 3), right + 8, y(figure.mean()) + 4, Align.LEFT, Face.SEMIBOLD.at(11), theme.color("ink"));
-        Words.draw(g, "band: k = 2", right + 8, y(figure.mean()) + 18, Align.LEFT, Face.REGULAR.at(10), theme.color("muted"));
+        Words.draw(g, "mean " + Reported.fixed(figure.mean(), 3), right + 8, y(figure.mean()) + 4, Align.LEFT,
+                Face.SEMIBOLD.at(11), theme.color("ink"));
+        Words.draw(g, "band: k = 2", right + 8, y(figure.mean()) + 18, Align.LEFT, Face.REGULAR.at(10),
+                theme.color("muted"));
         for (int i = 0; i < figure.readings().size(); i++) {
             dot(i);
         }
@@ -86,7 +89,8 @@ public final class SeriesPainter {
             g.setColor(theme.color("grid"));
             g.setStroke(new BasicStroke(0.75f));
             g.draw(new Line2D.Double(LEFT, y(value), right, y(value)));
-            Words.draw(g, up.label(value), LEFT - 8, y(value) + 4, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("ink-2"));
+            Words.draw(g, up.label(value), LEFT - 8, y(value) + 4, Align.RIGHT, Face.REGULAR.at(10.5),
+                    theme.color("ink-2"));
         }
         Words.draw(g, figure.unit(), 0, TOP, Align.LEFT, Face.SEMIBOLD.at(11), theme.color("ink"));
         g.setColor(theme.color("ink"));
@@ -95,9 +99,11 @@ public final class SeriesPainter {
         Ticks across = figure.timed() ? Ticks.of(first, last, 6) : Ticks.every(1, first, last);
         for (double value : across.values()) {
             g.draw(new Line2D.Double(x(value), bottom, x(value), bottom + 4));
-            Words.draw(g, across.label(value), x(value), bottom + 16, Align.CENTRE, Face.REGULAR.at(10.5), theme.color("ink-2"));
+            Words.draw(g, across.label(value), x(value), bottom + 16, Align.CENTRE, Face.REGULAR.at(10.5),
+                    theme.color("ink-2"));
         }
-        Words.draw(g, figure.timed() ? "s since the first reading" : "reading", right, bottom + 31, Align.RIGHT, Face.REGULAR.at(10.5), theme.color("muted"));
+        Words.draw(g, figure.timed() ? "s since the first reading" : "reading", right, bottom + 31, Align.RIGHT,
+                Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     /** Unfiltered readings are hollow, so that a mixed series is seen. */

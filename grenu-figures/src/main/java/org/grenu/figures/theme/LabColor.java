@@ -42,7 +42,8 @@ final class LabColor {
         double y = WHITE[1] * inverse(fy);
         double z = WHITE[2] * inverse(fy - lab[2] / 200);
         return new Color(channel(3.2404542 * x - 1.5371385 * y - 0.4985314 * z),
-                channel(-0.9692660 * x + 1.8760108 * y + 0.0415560 * z), channel(0.0556434 * x - 0.2040259 * y + 1.0572252 * z));
+                channel(-0.9692660 * x + 1.8760108 * y + 0.0415560 * z),
+                channel(0.0556434 * x - 0.2040259 * y + 1.0572252 * z));
     }
 
     private static double f(double t) {

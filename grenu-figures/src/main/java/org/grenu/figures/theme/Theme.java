@@ -33,7 +33,8 @@ public record Theme(boolean dark, Map<String, Color> colors) {
     public Color color(String role) {
         Color color = colors.get(role);
         if (color == null) {
-            throw new IllegalArgumentException("No colour role “" + role + "”; known: " + new TreeMap<>(colors).keySet());
+            throw new IllegalArgumentException(
+                    "No colour role “" + role + "”; known: " + new TreeMap<>(colors).keySet());
         }
         return color;
     }

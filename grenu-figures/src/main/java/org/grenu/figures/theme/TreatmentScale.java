@@ -13,7 +13,8 @@ import org.grenu.core.study.Factor;
 import org.grenu.core.study.ShotSheet;
 
 /**
- * The colour of each level of the factor by which a study is coloured. Numeric factors take the sequential palette, up
+ * The colour of each level of the factor by which a study is coloured. Numeric factors take the sequential palette,
+ * up
  * to five levels evenly by rank and more by value; named factors take the categorical one. A level keeps its colour
  * wherever it is shown.
  */

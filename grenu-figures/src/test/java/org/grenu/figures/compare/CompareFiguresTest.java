@@ -50,10 +50,15 @@ class CompareFiguresTest {
 
     private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
     private static final Variable GRIND = Variable.of(SheetFactor.GRIND);
-    private static final List<MeasuredShot> SHOTS = DemoStudy.shots().subList(0, 18).stream()
-            .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot()))).filter(shot -> !shot.faulty()).toList();
-    private static final Comparison COMPARISON = Comparison.of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
-            StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)), SHOTS);
+    private static final List<MeasuredShot> SHOTS = DemoStudy.shots()
+            .subList(0, 18)
+            .stream()
+            .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot())))
+            .filter(shot -> !shot.faulty())
+            .toList();
+    private static final Comparison COMPARISON = Comparison
+            .of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
+                    StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)), SHOTS);
 
     private interface Paint {
         void with(Graphics2D g, ColumnPen pen);
@@ -79,7 +84,9 @@ class CompareFiguresTest {
 
     @Test
     void fieldsStandSideBySideOnOneScaleInTheLevelsColours() {
-        OverlayFigure figure = OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS).orElseThrow();
+        OverlayFigure figure = OverlayFigure
+                .of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS)
+                .orElseThrow();
         assertThat(figure.facets()).extracting(Facet::title).containsExactly("Gentle ramp", "Straight nine");
         assertThat(figure.facets()).extracting(Facet::remark).containsExactly("8 shots", "8 shots");
         assertThat(figure.strips()).extracting(strip -> strip.channel()).containsExactlyElementsOf(CHANNELS);
@@ -93,27 +100,39 @@ class CompareFiguresTest {
         assertThat(layout.right(0)).isLessThan(layout.left(1));
         assertThat(layout.y(0, figure.strips().get(0).high())).isCloseTo(layout.top(0), within(1e-9));
         TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
-        BufferedImage image = painted(700, 340, (g, pen) -> OverlayPainter.paint(g, Theme.LIGHT, layout, pen, level -> scale.color(level, Theme.LIGHT)));
-        Rectangle2D first = new Rectangle2D.Double(layout.left(0), layout.top(2), layout.right(0) - layout.left(0), layout.bottom(2) - layout.top(2));
+        BufferedImage image = painted(700, 340, (g, pen) -> OverlayPainter.paint(g, Theme.LIGHT, layout, pen,
+                level -> scale.color(level, Theme.LIGHT)));
+        Rectangle2D first = new Rectangle2D.Double(layout.left(0), layout.top(2), layout.right(0) - layout.left(0),
+                layout.bottom(2) - layout.top(2));
         Set<Integer> seen = colours(image, first);
-        scale.levels().forEach(level -> assertThat(seen).as("mean of %s", level).contains(scale.color(level, Theme.LIGHT).getRGB()));
+        scale.levels()
+                .forEach(level -> assertThat(seen).as("mean of %s", level)
+                        .contains(scale.color(level, Theme.LIGHT).getRGB()));
     }
 
     @Test
     void aShotAloneIsItsOwnCurveAndNoCurveIsNoFigure() {
-        OverlayFigure one = OverlayFigure.of(SHOTS.subList(0, 1), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS).orElseThrow();
+        OverlayFigure one = OverlayFigure
+                .of(SHOTS.subList(0, 1), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)
+                .orElseThrow();
         assertThat(one.facets()).singleElement().satisfies(facet -> assertThat(facet.remark()).isEqualTo("1 shot"));
         List<MeasuredShot> five = new ArrayList<>();
-        SHOTS.subList(0, 5).forEach(shot -> five.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
-        assertThat(OverlayFigure.of(five, SheetFactor.GRIND, Optional.of(SheetFactor.ARM), AxisKind.PUMP_ON, CHANNELS).orElseThrow().facets()).extracting(Facet::remark)
+        SHOTS.subList(0, 5)
+                .forEach(shot -> five.add(new MeasuredShot(shot.name(),
+                        shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
+        assertThat(OverlayFigure.of(five, SheetFactor.GRIND, Optional.of(SheetFactor.ARM), AxisKind.PUMP_ON, CHANNELS)
+                .orElseThrow()
+                .facets()).extracting(Facet::remark)
                 .containsExactly("1 shot", "1 shot", "1 shot", "1 shot; 1 more not shown");
-        assertThat(OverlayFigure.of(List.of(), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)).isEmpty();
+        assertThat(OverlayFigure.of(List.of(), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS))
+                .isEmpty();
     }
 
     @Test
     void theDifferenceIsDrawnAboutNoughtWithItsStretchesShaded() {
         CurveOverlay overlay = CurveOverlay.of(SHOTS, SheetFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
-        CurveDifference difference = CurveDifference.of(overlay, "Gentle ramp", "Straight nine", List.of(), 400).orElseThrow();
+        CurveDifference difference = CurveDifference.of(overlay, "Gentle ramp", "Straight nine", List.of(), 400)
+                .orElseThrow();
         OverlayFigure figure = OverlayFigure.of(difference, AxisKind.FIRST_DRIP).orElseThrow();
         assertThat(figure.facets().get(0).title()).isEqualTo("Gentle ramp less Straight nine");
         assertThat(figure.strips()).allSatisfy(strip -> assertThat(strip.low()).isEqualTo(-strip.high()));
@@ -123,21 +142,35 @@ class CompareFiguresTest {
     @Test
     void thePanelHasARowAChangeAndCutsWildIntervals() {
         EffectPanel panel = EffectPanel.of(COMPARISON);
-        assertThat(panel.rows()).extracting(EffectPanel.Row::title).startsWith("Grind").endsWith("Profile").contains("Temperature");
-        assertThat(panel.rows()).extracting(EffectPanel.Row::change).contains("+0.4", "+3 °C", "Gentle ramp, not Straight nine", "+0.4 at profile Gentle ramp");
+        assertThat(panel.rows()).extracting(EffectPanel.Row::title)
+                .startsWith("Grind")
+                .endsWith("Profile")
+                .contains("Temperature");
+        assertThat(panel.rows()).extracting(EffectPanel.Row::change)
+                .contains("+0.4", "+3 °C", "Gentle ramp, not Straight nine", "+0.4 at profile Gentle ramp");
         assertThat(panel.rows()).allSatisfy(row -> assertThat(row.cells()).hasSize(5).anyMatch(Optional::isPresent));
         for (int c = 0; c < 5; c++) {
             int column = c;
-            assertThat(panel.columns().get(c).range()).as("the zone fits").isGreaterThan(panel.columns().get(c).margin());
-            double most = panel.rows().stream().flatMap(row -> row.cells().get(column).stream()).mapToDouble(effect -> Math.abs(effect.estimate().orElseThrow().value())).max().orElseThrow();
+            assertThat(panel.columns().get(c).range()).as("the zone fits")
+                    .isGreaterThan(panel.columns().get(c).margin());
+            double most = panel.rows()
+                    .stream()
+                    .flatMap(row -> row.cells().get(column).stream())
+                    .mapToDouble(effect -> Math.abs(effect.estimate().orElseThrow().value()))
+                    .max()
+                    .orElseThrow();
             assertThat(panel.columns().get(c).range()).as("so does every estimate").isGreaterThan(most);
         }
         double width = 660;
         Rectangle2D cell = EffectPanelPainter.cell(panel, width, 3, 1);
-        assertThat(EffectPanelPainter.cellAt(panel, width, cell.getCenterX(), cell.getCenterY()).orElseThrow()).containsExactly(3, 1);
+        assertThat(EffectPanelPainter.cellAt(panel, width, cell.getCenterX(), cell.getCenterY()).orElseThrow())
+                .containsExactly(3, 1);
         assertThat(EffectPanelPainter.cellAt(panel, width, 5, cell.getCenterY())).isEmpty();
-        BufferedImage image = painted(660, (int) panel.height() + 1, (g, pen) -> EffectPanelPainter.paint(g, Theme.LIGHT, panel, width));
-        assertThat(colours(image, EffectPanelPainter.cell(panel, width, 0, 0))).contains(Theme.LIGHT.color("stipple-ground").getRGB()).contains(Theme.LIGHT.color("ink").getRGB());
+        BufferedImage image = painted(660, (int) panel.height() + 1,
+                (g, pen) -> EffectPanelPainter.paint(g, Theme.LIGHT, panel, width));
+        assertThat(colours(image, EffectPanelPainter.cell(panel, width, 0, 0)))
+                .contains(Theme.LIGHT.color("stipple-ground").getRGB())
+                .contains(Theme.LIGHT.color("ink").getRGB());
     }
 
     @Test
@@ -148,25 +181,32 @@ class CompareFiguresTest {
         PointsFigure.Field yield = figure.fields().get(0);
         assertThat(yield.points()).hasSize(COMPARISON.answers().get(0).rows().size());
         assertThat(yield.levels()).extracting(PointsFigure.Level::at).containsExactly(2.2, 2.4, 2.6);
-        BufferedImage image = painted(660, 240, (g, pen) -> PointsPainter.paint(g, Theme.DARK, figure, point -> Color.RED, 660, 240));
+        BufferedImage image = painted(660, 240,
+                (g, pen) -> PointsPainter.paint(g, Theme.DARK, figure, point -> Color.RED, 660, 240));
         List<PointsFigure.Point> found = new ArrayList<>();
         for (int x = 0; x < 132; x += 3) {
             for (int y = 0; y < 240; y += 3) {
-                PointsPainter.pointAt(figure, 660, 240, x, y).filter(point -> !found.contains(point)).ifPresent(found::add);
+                PointsPainter.pointAt(figure, 660, 240, x, y)
+                        .filter(point -> !found.contains(point))
+                        .ifPresent(found::add);
             }
         }
         assertThat(found).as("all points of the first field").containsAll(yield.points());
         assertThat(colours(image, new Rectangle2D.Double(0, 0, 132, 240))).contains(Color.RED.getRGB());
-        PointsFigure profiles = PointsFigure.of(Variable.of(SheetFactor.PROFILE), Optional.empty(), COMPARISON.answers());
+        PointsFigure profiles = PointsFigure.of(Variable.of(SheetFactor.PROFILE), Optional.empty(),
+                COMPARISON.answers());
         assertThat(profiles.fields().get(0).levels()).extracting(PointsFigure.Level::at).containsExactly(0.0, 1.0);
     }
 
     @Test
     void residualsStandInTheOrderTheShotsWerePulled() {
         ResponseAnswer answer = COMPARISON.answers().get(0);
-        assertThat(ResidualPainter.inOrder(answer)).extracting(row -> row.shot().sheet().pulledAt().orElseThrow()).isSorted();
-        assertThat(ResidualPainter.inOrder(answer).stream().mapToDouble(RowResidual::residual).sum()).isCloseTo(0, within(0.2));
-        BufferedImage image = painted(260, 84, (g, pen) -> ResidualPainter.paint(g, Theme.LIGHT, answer, row -> Color.RED, 260, 84));
+        assertThat(ResidualPainter.inOrder(answer)).extracting(row -> row.shot().sheet().pulledAt().orElseThrow())
+                .isSorted();
+        assertThat(ResidualPainter.inOrder(answer).stream().mapToDouble(RowResidual::residual).sum()).isCloseTo(0,
+                within(0.2));
+        BufferedImage image = painted(260, 84,
+                (g, pen) -> ResidualPainter.paint(g, Theme.LIGHT, answer, row -> Color.RED, 260, 84));
         assertThat(colours(image, new Rectangle2D.Double(0, 0, 260, 84))).contains(Color.RED.getRGB());
     }
 
@@ -180,8 +220,10 @@ class CompareFiguresTest {
             }
         }
         List<double[]> pieces = Contours.of(values, 12);
-        assertThat(pieces).allSatisfy(piece -> assertThat(Math.hypot(piece[0] - 20, piece[1] - 20)).isCloseTo(12, within(0.02)));
-        assertThat(pieces.stream().mapToDouble(piece -> Math.hypot(piece[2] - piece[0], piece[3] - piece[1])).sum()).isCloseTo(2 * Math.PI * 12, within(0.2));
+        assertThat(pieces)
+                .allSatisfy(piece -> assertThat(Math.hypot(piece[0] - 20, piece[1] - 20)).isCloseTo(12, within(0.02)));
+        assertThat(pieces.stream().mapToDouble(piece -> Math.hypot(piece[2] - piece[0], piece[3] - piece[1])).sum())
+                .isCloseTo(2 * Math.PI * 12, within(0.2));
         values[8][20] = Double.NaN;
         assertThat(Contours.of(values, 12)).as("broken at the gap").hasSizeLessThan(pieces.size());
     }
@@ -190,8 +232,11 @@ class CompareFiguresTest {
     void theSurfaceIsReadUnderTheMouseAndOnlyWhereItWasTried() {
         ResponseSurface surface = ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS).orElseThrow();
         BufferedImage image = painted(660, 260, (g, pen) -> SurfacePainter.paint(g, Theme.LIGHT, surface, 660, 260));
-        assertThat(colours(image, new Rectangle2D.Double(46, 36, 150, 170))).contains(Theme.LIGHT.color("stipple-ground").getRGB());
-        assertThat(SurfacePainter.at(surface, 660, 260, 126, 60).orElseThrow()).startsWith("Grind 2.").contains("EY as dosed: 2").contains("±");
+        assertThat(colours(image, new Rectangle2D.Double(46, 36, 150, 170)))
+                .contains(Theme.LIGHT.color("stipple-ground").getRGB());
+        assertThat(SurfacePainter.at(surface, 660, 260, 126, 60).orElseThrow()).startsWith("Grind 2.")
+                .contains("EY as dosed: 2")
+                .contains("±");
         assertThat(SurfacePainter.at(surface, 660, 260, 50, 205)).as("fine and cool was never tried").isEmpty();
     }
 
@@ -199,7 +244,9 @@ class CompareFiguresTest {
     void sheetAndReportAreWrittenInEveryFormat() throws IOException {
         TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
         CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(SheetFactor.PROFILE),
-                OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS), Optional.empty(),
+                OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP,
+                        CHANNELS),
+                Optional.empty(),
                 ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS), scale);
         String svg = new String(FigureExport.write(sheet, Theme.LIGHT, FigureFormat.SVG), StandardCharsets.UTF_8);
         assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
@@ -208,7 +255,9 @@ class CompareFiguresTest {
         try (PDDocument document = Loader.loadPDF(FigureExport.pdf(pages, sheet.title(), Theme.LIGHT))) {
             assertThat(document.getNumberOfPages()).isEqualTo(pages.size());
             String text = new PDFTextStripper().getText(document);
-            assertThat(text).contains("Question", "What each change did", "Method", "What else differed", "Shots", "Limits and versions", "Grenu 9.9.9", "heron-18")
+            assertThat(text)
+                    .contains("Question", "What each change did", "Method", "What else differed", "Shots",
+                            "Limits and versions", "Grenu 9.9.9", "heron-18")
                     .contains("Grind +0.4 lowers EY as dosed");
         }
     }
@@ -219,12 +268,14 @@ class CompareFiguresTest {
         for (int count : new int[] {1, 60, 61, 62, 63, 64, 65, 66, 67, 68, 69, 70, 71, 72, 73, 74, 500}) {
             List<ReportLine> lines = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                lines.add(i % 9 == 0 ? new ReportLine.Heading("h" + i) : i % 9 == 5 ? new ReportLine.Gap() : new ReportLine.Prose("line " + i, i % 2 == 0));
+                lines.add(i % 9 == 0 ? new ReportLine.Heading("h" + i)
+                        : i % 9 == 5 ? new ReportLine.Gap() : new ReportLine.Prose("line " + i, i % 2 == 0));
             }
             List<ReportPage> pages = ReportPage.broken(lines);
             assertThat(pages.stream().flatMap(page -> page.lines().stream()).toList()).isEqualTo(lines);
             for (ReportPage page : pages) {
-                assertThat(page.lines().stream().mapToDouble(ReportLine::height).sum()).isLessThanOrEqualTo(page.height() - 106);
+                assertThat(page.lines().stream().mapToDouble(ReportLine::height).sum())
+                        .isLessThanOrEqualTo(page.height() - 106);
                 boolean last = page == pages.get(pages.size() - 1);
                 assertThat(last || !(page.lines().get(page.lines().size() - 1) instanceof ReportLine.Heading)).isTrue();
             }
@@ -238,12 +289,15 @@ class CompareFiguresTest {
         String whole = "first drip from pump on and everything that came after it in one long sentence";
         List<String> lines = Words.wrapped(whole, font, 120);
         assertThat(String.join(" ", lines)).isEqualTo(whole);
-        assertThat(lines).hasSizeGreaterThan(2).allSatisfy(line -> assertThat(Words.width(line, font)).isLessThanOrEqualTo(120));
+        assertThat(lines).hasSizeGreaterThan(2)
+                .allSatisfy(line -> assertThat(Words.width(line, font)).isLessThanOrEqualTo(120));
         assertThat(Words.fitted(whole, font, 120)).endsWith("…");
         assertThat(Words.width(Words.fitted(whole, font, 120), font)).isLessThanOrEqualTo(120);
         assertThat(Words.fitted("short", font, 120)).isEqualTo("short");
-        assertThat(ResponseTitle.of(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF, "s")).isEqualTo(new ResponseTitle("Time", "first drip to pump off, s"));
-        assertThat(ResponseTitle.of(StandardResponse.EY_DRY, "points")).isEqualTo(new ResponseTitle("EY", "dry, points"));
+        assertThat(ResponseTitle.of(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF, "s"))
+                .isEqualTo(new ResponseTitle("Time", "first drip to pump off, s"));
+        assertThat(ResponseTitle.of(StandardResponse.EY_DRY, "points"))
+                .isEqualTo(new ResponseTitle("EY", "dry, points"));
         assertThat(ResponseTitle.of(StandardResponse.RATIO, "")).isEqualTo(new ResponseTitle("Brew ratio", "1 to"));
     }
 
@@ -256,7 +310,8 @@ class CompareFiguresTest {
         painted(600, 200, (g, pen) -> EffectPanelPainter.paint(g, Theme.LIGHT, panel, 600));
         assertThat(PointsFigure.of(GRIND, Optional.empty(), none.answers()).fields()).isEmpty();
         Comparison two = Comparison.of(COMPARISON.question(), SHOTS.subList(0, 2));
-        BufferedImage image = painted(600, (int) EffectPanel.of(two).height() + 1, (g, pen) -> EffectPanelPainter.paint(g, Theme.LIGHT, EffectPanel.of(two), 600));
+        BufferedImage image = painted(600, (int) EffectPanel.of(two).height() + 1,
+                (g, pen) -> EffectPanelPainter.paint(g, Theme.LIGHT, EffectPanel.of(two), 600));
         assertThat(image.getHeight()).isGreaterThan(100);
     }
 }

@@ -22,8 +22,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 class OverlayLayoutTest {
 
     private static OverlayFigure figure(int facets, int strips) {
-        List<OverlayStrip> of = IntStream.range(0, strips).mapToObj(i -> new OverlayStrip(Channel.values()[i], 0, 10, Ticks.of(0, 10, 3))).toList();
-        List<Facet> fields = IntStream.range(0, facets).mapToObj(i -> new Facet("field " + i, "", Map.of(), Map.of())).toList();
+        List<OverlayStrip> of = IntStream.range(0, strips)
+                .mapToObj(i -> new OverlayStrip(Channel.values()[i], 0, 10, Ticks.of(0, 10, 3)))
+                .toList();
+        List<Facet> fields = IntStream.range(0, facets)
+                .mapToObj(i -> new Facet("field " + i, "", Map.of(), Map.of()))
+                .toList();
         return new OverlayFigure(AxisKind.FIRST_DRIP, "s", new AxisRange(-10, 30), of, fields);
     }
 
@@ -61,12 +65,15 @@ class OverlayLayoutTest {
     /** What the user makes up gets colours like any other factor: numbers along the seam, words as chips. */
     @Test
     void ownFactorsAreColouredByTheirKind() {
-        List<ShotSheet> grams = IntStream.rangeClosed(0, 4).mapToObj(i -> ShotSheet.EMPTY.withExtra("chilled", 5 * i + " g")).toList();
+        List<ShotSheet> grams = IntStream.rangeClosed(0, 4)
+                .mapToObj(i -> ShotSheet.EMPTY.withExtra("chilled", 5 * i + " g"))
+                .toList();
         TreatmentScale numbers = TreatmentScale.of(OwnFactor.of("chilled", grams).orElseThrow(), grams);
         assertThat(numbers.levels()).containsExactly("0", "5", "10", "15", "20");
         assertThat(numbers.color(grams.get(0), Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
         assertThat(numbers.color(grams.get(4), Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-5"));
-        List<ShotSheet> words = List.of(ShotSheet.EMPTY.withExtra("screen", "old"), ShotSheet.EMPTY.withExtra("screen", "new"), ShotSheet.EMPTY);
+        List<ShotSheet> words = List.of(ShotSheet.EMPTY.withExtra("screen", "old"),
+                ShotSheet.EMPTY.withExtra("screen", "new"), ShotSheet.EMPTY);
         TreatmentScale chips = TreatmentScale.of(OwnFactor.of("screen", words).orElseThrow(), words);
         assertThat(chips.levels()).containsExactly("new", "old");
         assertThat(chips.color(words.get(1), Theme.DARK)).isEqualTo(Theme.DARK.color("chip-1"));

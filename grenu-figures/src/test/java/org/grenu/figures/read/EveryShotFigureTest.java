@@ -48,10 +48,14 @@ class EveryShotFigureTest {
             assertThat(figure.strips()).as(name(shot)).hasSizeGreaterThanOrEqualTo(2);
             for (Strip strip : figure.strips()) {
                 for (double value : strip.curve().values().toArray()) {
-                    assertThat(Double.isNaN(value) || value >= strip.low() - 0.1 * (strip.high() - strip.low()) && value <= strip.high())
-                            .as("%s %s: %s within %s to %s", name(shot), strip.channel(), value, strip.low(), strip.high()).isTrue();
+                    assertThat(Double.isNaN(value)
+                            || value >= strip.low() - 0.1 * (strip.high() - strip.low()) && value <= strip.high())
+                            .as("%s %s: %s within %s to %s", name(shot), strip.channel(), value, strip.low(),
+                                    strip.high())
+                            .isTrue();
                 }
-                assertThat(strip.ticks().values()).allMatch(tick -> tick >= strip.low() - 1e-9 && tick <= strip.high() + 1e-9);
+                assertThat(strip.ticks().values())
+                        .allMatch(tick -> tick >= strip.low() - 1e-9 && tick <= strip.high() + 1e-9);
             }
             AxisRange whole = figure.whole();
             assertThat(figure.moments()).allMatch(moment -> moment.at() >= whole.from() && moment.at() <= whole.to());
@@ -84,7 +88,11 @@ class EveryShotFigureTest {
             assertThat(strip.ghost().orElseThrow()).isEqualTo(strip.curve());
         }
         Shot late = new Shot(shot.sheet(), later(shot.log(), 7.3));
-        Strip mass = ReadFigure.of(late, ShotMeasures.of(late), new ReadOptions(kind, List.of(Channel.CUP_MASS)), Optional.of(measures)).strips().get(0);
+        Strip mass = ReadFigure
+                .of(late, ShotMeasures.of(late), new ReadOptions(kind, List.of(Channel.CUP_MASS)),
+                        Optional.of(measures))
+                .strips()
+                .get(0);
         for (double at = 2; at < 25; at++) {
             assertThat(mass.curve().at(at)).as("at %s", at).isCloseTo(mass.ghost().orElseThrow().at(at), within(0.15));
         }
@@ -114,7 +122,8 @@ class EveryShotFigureTest {
                 g.dispose();
                 if (size[0] > 900) {
                     for (int strip = 0; strip < figure.strips().size(); strip++) {
-                        assertThat(inked(image, layout, strip)).as("%s strip %s", name(shot), figure.strips().get(strip).channel())
+                        assertThat(inked(image, layout, strip))
+                                .as("%s strip %s", name(shot), figure.strips().get(strip).channel())
                                 .isGreaterThan(20);
                     }
                 }
@@ -128,7 +137,8 @@ class EveryShotFigureTest {
             for (int y = (int) layout.top(strip); y < layout.bottom(strip); y++) {
                 int argb = image.getRGB(x, y);
                 // Magenta, however thin: much red and blue, little green.
-                pixels += (argb >>> 24) > 60 && (argb >> 16 & 255) > 150 && (argb & 255) > 150 && (argb >> 8 & 255) < 120 ? 1 : 0;
+                pixels += (argb >>> 24) > 60 && (argb >> 16 & 255) > 150 && (argb & 255) > 150
+                        && (argb >> 8 & 255) < 120 ? 1 : 0;
             }
         }
         return pixels;
@@ -140,12 +150,17 @@ class EveryShotFigureTest {
         Shot knocked = SHOTS.get(4);
         ReadFigure figure = figure(knocked, AxisKind.PUMP_ON);
         Mark mark = figure.marks().stream().filter(m -> m.name().contains("knock")).findFirst().orElseThrow();
-        Strip mass = figure.strips().stream().filter(strip -> strip.channel() == mark.channel()).findFirst().orElseThrow();
+        Strip mass = figure.strips()
+                .stream()
+                .filter(strip -> strip.channel() == mark.channel())
+                .findFirst()
+                .orElseThrow();
         UniformDifference moved = UniformDifference.of(mass, mark);
         assertThat(moved.inside()).as("moved by the knock").isGreaterThan(1);
         assertThat(moved.outside()).as("left alone elsewhere").isLessThan(0.05);
         Shot off = knocked.with(knocked.sheet().with(SheetField.REPAIRS_OFF, RepairKind.SCALE_KNOCK.key()));
-        assertThat(figure(off, AxisKind.PUMP_ON).marks()).extracting(Mark::name).anyMatch(name -> name.endsWith(": off"));
+        assertThat(figure(off, AxisKind.PUMP_ON).marks()).extracting(Mark::name)
+                .anyMatch(name -> name.endsWith(": off"));
         assertThat(EnumSet.allOf(RepairKind.class)).allMatch(kind -> !kind.title().isBlank());
     }
 

@@ -25,7 +25,8 @@ class PlacingTest {
         LabelPlacer placer = new LabelPlacer(bounds);
         List<Rectangle2D> placed = new ArrayList<>();
         for (double x : places) {
-            List<Rectangle2D> candidates = List.of(new Rectangle2D.Double(x, 2, 60, 12), new Rectangle2D.Double(x - 64, 2, 60, 12),
+            List<Rectangle2D> candidates = List.of(new Rectangle2D.Double(x, 2, 60, 12),
+                    new Rectangle2D.Double(x - 64, 2, 60, 12),
                     new Rectangle2D.Double(x, 18, 60, 12), new Rectangle2D.Double(x, 34, 60, 12));
             placer.place(candidates).ifPresent(label -> {
                 assertThat(candidates).contains(label);
@@ -52,8 +53,10 @@ class PlacingTest {
         assertThat(scale.high()).isGreaterThanOrEqualTo(largest).isGreaterThan(scale.low());
         // A sensor's idle value of a little below nothing does not take the strip's foot away from zero.
         assertThat(scale.low()).isLessThanOrEqualTo(Math.max(0, least) + 1e-9);
-        assertThat(scale.ticks().values()).isNotEmpty().allMatch(tick -> tick >= scale.low() - 1e-9 && tick <= scale.high() + 1e-9);
-        assertThat(scale.ticks().values().stream().map(scale.ticks()::label)).as("ticks read differently").doesNotHaveDuplicates();
+        assertThat(scale.ticks().values()).isNotEmpty()
+                .allMatch(tick -> tick >= scale.low() - 1e-9 && tick <= scale.high() + 1e-9);
+        assertThat(scale.ticks().values().stream().map(scale.ticks()::label)).as("ticks read differently")
+                .doesNotHaveDuplicates();
     }
 
     @ParameterizedTest
@@ -78,7 +81,8 @@ class PlacingTest {
         AxisRange whole = new AxisRange(0, 60);
         AxisRange view = new AxisRange(15, 45);
         AxisRange zoomed = view.zoomed(about, factor, whole);
-        assertThat((about - zoomed.from()) / zoomed.length()).isCloseTo((about - view.from()) / view.length(), within(1e-9));
+        assertThat((about - zoomed.from()) / zoomed.length()).isCloseTo((about - view.from()) / view.length(),
+                within(1e-9));
     }
 
     /** A cup that fills unevenly, even stands still: mass along the axis comes back as its own time. */

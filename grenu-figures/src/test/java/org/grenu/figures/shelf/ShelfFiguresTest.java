@@ -36,13 +36,15 @@ class ShelfFiguresTest {
 
     private static final int WIDTH = 590;
     private static final int MARGIN = 40;
-    private static final Optional<RestWindow> REST = Optional.of(new RestWindow(OptionalDouble.of(5), OptionalDouble.of(14), "rest: 5–14 days"));
+    private static final Optional<RestWindow> REST = Optional
+            .of(new RestWindow(OptionalDouble.of(5), OptionalDouble.of(14), "rest: 5–14 days"));
     private static final List<ShelfShot> SHOTS = shots();
 
     private static List<ShelfShot> shots() {
         Shelf shelf = new Shelf(DemoShelf.items());
         List<ShelfShot> shots = new ArrayList<>();
-        DemoStudy.shots().forEach(shot -> shots.add(new ShelfShot(shots.size() + 1, shelf.complete(shot.shot().sheet()))));
+        DemoStudy.shots()
+                .forEach(shot -> shots.add(new ShelfShot(shots.size() + 1, shelf.complete(shot.shot().sheet()))));
         return shots;
     }
 
@@ -51,20 +53,25 @@ class ShelfFiguresTest {
     }
 
     static Stream<ShelfItem> things() {
-        Stream<ShelfItem> empty = Stream.of(ShelfKind.values()).map(kind -> new ShelfItem(99, kind, "An empty " + kind.one() + " with a name that is rather long",
-                List.of(new ShelfVersion(0, 1, Optional.empty(), "", Entries.NONE))));
+        Stream<ShelfItem> empty = Stream.of(ShelfKind.values())
+                .map(kind -> new ShelfItem(99, kind, "An empty " + kind.one() + " with a name that is rather long",
+                        List.of(new ShelfVersion(0, 1, Optional.empty(), "", Entries.NONE))));
         String words = "words that go on and on, ".repeat(12);
-        Stream<ShelfItem> crowded = Stream.of(ShelfKind.COFFEE, ShelfKind.WATER, ShelfKind.STUDY, ShelfKind.MACHINE, ShelfKind.RECIPE).map(kind -> {
-            Entries entries = Entries.NONE;
-            for (var field : kind.fields()) {
-                entries = switch (field.kind()) {
-                    case TEXT -> entries.with(field, words);
-                    case NUMBER -> entries.with(field, field.unit().equals("%") || field.unit().equals("bar") ? "1.123" : field.unit().equals("g/L") ? "700" : "20");
-                    default -> entries;
-                };
-            }
-            return new ShelfItem(98, kind, "crowded", List.of(new ShelfVersion(0, 1, Optional.empty(), "", entries)));
-        });
+        Stream<ShelfItem> crowded = Stream
+                .of(ShelfKind.COFFEE, ShelfKind.WATER, ShelfKind.STUDY, ShelfKind.MACHINE, ShelfKind.RECIPE)
+                .map(kind -> {
+                    Entries entries = Entries.NONE;
+                    for (var field : kind.fields()) {
+                        entries = switch (field.kind()) {
+                            case TEXT -> entries.with(field, words);
+                            case NUMBER -> entries.with(field, field.unit().equals("%") || field.unit().equals("bar")
+                                    ? "1.123" : field.unit().equals("g/L") ? "700" : "20");
+                            default -> entries;
+                        };
+                    }
+                    return new ShelfItem(98, kind, "crowded",
+                            List.of(new ShelfVersion(0, 1, Optional.empty(), "", entries)));
+                });
         return Stream.of(DemoShelf.items().stream(), empty, crowded).flatMap(stream -> stream);
     }
 
@@ -74,8 +81,10 @@ class ShelfFiguresTest {
         for (ShelfVersion version : item.versions()) {
             ShelfFigure figure = figures(LocalDate.of(2026, 5, 20)).of(item, version);
             BufferedImage image = painted(figure, Theme.LIGHT);
-            assertThat(inked(image, MARGIN, MARGIN, WIDTH, (int) figure.height())).as("something is drawn").isGreaterThan(40);
-            int outside = inked(image, 0, 0, image.getWidth(), image.getHeight()) - inked(image, MARGIN - 2, MARGIN - 2, WIDTH + 4, (int) figure.height() + 4);
+            assertThat(inked(image, MARGIN, MARGIN, WIDTH, (int) figure.height())).as("something is drawn")
+                    .isGreaterThan(40);
+            int outside = inked(image, 0, 0, image.getWidth(), image.getHeight())
+                    - inked(image, MARGIN - 2, MARGIN - 2, WIDTH + 4, (int) figure.height() + 4);
             assertThat(outside).as("pixels of %s outside its place", item.name()).isZero();
             assertThat(figure.words()).isNotBlank();
         }
@@ -83,7 +92,11 @@ class ShelfFiguresTest {
 
     @Test
     void darkIsReadOnDark() {
-        ShelfItem rig = DemoShelf.items().stream().filter(item -> item.name().equals("Rig 2")).findFirst().orElseThrow();
+        ShelfItem rig = DemoShelf.items()
+                .stream()
+                .filter(item -> item.name().equals("Rig 2"))
+                .findFirst()
+                .orElseThrow();
         BufferedImage dark = painted(figures(LocalDate.of(2026, 5, 20)).of(rig, rig.newest()), Theme.DARK);
         assertThat(new Color(dark.getRGB(MARGIN + 46, MARGIN + 31), true).getAlpha()).isPositive();
         assertThat(new Color(dark.getRGB(MARGIN + 46, MARGIN + 31)).getRed()).as("a light ring").isGreaterThan(120);
@@ -92,18 +105,29 @@ class ShelfFiguresTest {
     /** The worked demo: a bag's doses, purges and waste, and days since roast on a day. */
     @Test
     void aBagCountsItsShots() {
-        ShelfItem bag = DemoShelf.items().stream().filter(item -> item.name().equals("Siskin 3 bag A")).findFirst().orElseThrow();
+        ShelfItem bag = DemoShelf.items()
+                .stream()
+                .filter(item -> item.name().equals("Siskin 3 bag A"))
+                .findFirst()
+                .orElseThrow();
         BagFigure figure = (BagFigure) figures(LocalDate.of(2026, 6, 2)).of(bag, bag.newest());
         assertThat(figure.shots()).hasSize(12);
         assertThat(figure.age()).hasValue(20);
-        double doses = SHOTS.stream().filter(shot -> shot.sheet().text(SheetField.BAG).orElse("").equals("Siskin 3 bag A")).mapToDouble(shot -> shot.sheet().number(SheetField.DOSE).orElseThrow()
-                + shot.sheet().number(SheetField.PURGE).orElse(0)).sum();
+        double doses = SHOTS.stream()
+                .filter(shot -> shot.sheet().text(SheetField.BAG).orElse("").equals("Siskin 3 bag A"))
+                .mapToDouble(shot -> shot.sheet().number(SheetField.DOSE).orElseThrow()
+                        + shot.sheet().number(SheetField.PURGE).orElse(0))
+                .sum();
         assertThat(figure.stock().left().orElseThrow()).isCloseTo(500 - doses - 8, within(1e-9));
     }
 
     @Test
     void aStudyCountsShotsByArmAndDay() {
-        ShelfItem study = DemoShelf.items().stream().filter(item -> item.name().equals(DemoStudy.NAME)).findFirst().orElseThrow();
+        ShelfItem study = DemoShelf.items()
+                .stream()
+                .filter(item -> item.name().equals(DemoStudy.NAME))
+                .findFirst()
+                .orElseThrow();
         StudyFigure figure = (StudyFigure) figures(LocalDate.of(2026, 6, 2)).of(study, study.newest());
         assertThat(figure.days()).containsExactly("2026-05-13", "2026-05-14");
         assertThat(figure.arms().get("no arm named")).containsExactly(9, 9);
@@ -111,7 +135,11 @@ class ShelfFiguresTest {
 
     @Test
     void aGrinderShowsWhichSettingsEachCoffeeHad() {
-        ShelfItem grinder = DemoShelf.items().stream().filter(item -> item.name().equals("G-burr A")).findFirst().orElseThrow();
+        ShelfItem grinder = DemoShelf.items()
+                .stream()
+                .filter(item -> item.name().equals("G-burr A"))
+                .findFirst()
+                .orElseThrow();
         GrinderFigure figure = (GrinderFigure) figures(LocalDate.of(2026, 6, 2)).of(grinder, grinder.newest());
         assertThat(figure.used()).containsOnlyKeys("Lot Heron 14", "Lot Siskin 3");
         assertThat(figure.used().get("Lot Siskin 3")).hasSize(12).containsOnly(2.4);
@@ -130,16 +158,19 @@ class ShelfFiguresTest {
             g.translate(MARGIN, MARGIN);
             SeriesPainter.paint(g, Theme.LIGHT, figure, WIDTH, 210);
             assertThat(inked(image, MARGIN, MARGIN, WIDTH, 210)).isGreaterThan(40);
-            assertThat(inked(image, 0, 0, image.getWidth(), image.getHeight())).isEqualTo(inked(image, MARGIN - 2, MARGIN - 2, WIDTH + 4, 214));
+            assertThat(inked(image, 0, 0, image.getWidth(), image.getHeight()))
+                    .isEqualTo(inked(image, MARGIN - 2, MARGIN - 2, WIDTH + 4, 214));
         }
     }
 
     private static SeriesFigure series(String... readings) {
-        return SeriesFigure.of(new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(), OptionalDouble.empty(), Refractometer.USUAL, Optional.empty()), "% shown");
+        return SeriesFigure.of(new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(),
+                OptionalDouble.empty(), Refractometer.USUAL, Optional.empty()), "% shown");
     }
 
     private static BufferedImage painted(ShelfFigure figure, Theme theme) {
-        BufferedImage image = new BufferedImage(WIDTH + 2 * MARGIN, (int) figure.height() + 2 * MARGIN, BufferedImage.TYPE_INT_ARGB);
+        BufferedImage image = new BufferedImage(WIDTH + 2 * MARGIN, (int) figure.height() + 2 * MARGIN,
+                BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = image.createGraphics();
         g.translate(MARGIN, MARGIN);
         ShelfPainter.paint(g, theme, figure, WIDTH);

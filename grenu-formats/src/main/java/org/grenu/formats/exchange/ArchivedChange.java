@@ -13,5 +13,6 @@ package org.grenu.formats.exchange;
  * @param reason  why; may be empty
  * @param madeAt  when, ISO 8601, UTC
  */
-public record ArchivedChange(int shot, String kind, String name, int version, String field, String before, String after, String reason, String madeAt) {
+public record ArchivedChange(int shot, String kind, String name, int version, String field, String before, String after,
+        String reason, String madeAt) {
 }

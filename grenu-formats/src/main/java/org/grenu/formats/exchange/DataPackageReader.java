@@ -46,7 +46,10 @@ import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
 
-/** Reads a package that {@link DataPackageWriter} wrote, shot by shot. A mistake names the table, the line and what to do. */
+/**
+ * Reads a package that {@link DataPackageWriter} wrote, shot by shot. A mistake names the table, the line and what
+ * to do.
+ */
 public final class DataPackageReader {
 
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -54,7 +57,8 @@ public final class DataPackageReader {
     private static final int MOST_SAMPLES = 500_000;
     private static final int MOST_SHOTS = 200_000;
     private static final int LONGEST_CELL = 1 << 22;
-    private static final Supplier<NamedCsvRecordHandler> GUARDED = () -> NamedCsvRecordHandler.of(handler -> handler.fieldModifier(FieldModifier.modify(FormulaGuard::plain)));
+    private static final Supplier<NamedCsvRecordHandler> GUARDED = () -> NamedCsvRecordHandler
+            .of(handler -> handler.fieldModifier(FieldModifier.modify(FormulaGuard::plain)));
 
     private final String file;
     private final SafeZip zip;
@@ -75,7 +79,8 @@ public final class DataPackageReader {
     /**
      * Hands all that is in the package to the target.
      *
-     * @throws ImportFailure if it is no such package, damaged, hostile, or an entry is not possible; what the target took
+     * @throws ImportFailure if it is no such package, damaged, hostile, or an entry is not possible; what the target
+     * took
      *                       until then is its own affair
      */
     public static void read(Path path, ArchiveTarget target) throws ImportFailure {
@@ -137,7 +142,8 @@ public final class DataPackageReader {
             while (root.getCause() != null) {
                 root = root.getCause();
             }
-            throw new ImportFailure(name, 0, "The package cannot be read: " + root.getMessage() + ".", "Copy it again, or choose another.");
+            throw new ImportFailure(name, 0, "The package cannot be read: " + root.getMessage() + ".",
+                    "Copy it again, or choose another.");
         }
     }
 
@@ -148,34 +154,44 @@ public final class DataPackageReader {
     private void all() throws ImportFailure, IOException {
         descriptor();
         target.shelf(shelf());
-        table(PackageTables.READINGS, row -> readings.computeIfAbsent(number(row, "shot"), shot -> new StringBuilder()).append(reading(row).text()).append("; "));
+        table(PackageTables.READINGS,
+                row -> readings.computeIfAbsent(number(row, "shot"), shot -> new StringBuilder())
+                        .append(reading(row).text())
+                        .append("; "));
         table(PackageTables.SHOTS, row -> {
             if (records.size() >= MOST_SHOTS) {
                 throw new RefusedEntry("The package has more than " + MOST_SHOTS + " shots.");
             }
             records.put(number(row, "shot"), record(row));
         });
-        table(PackageTables.ATTACHMENTS, row -> attachments.computeIfAbsent(number(row, "shot"), shot -> new ArrayList<>())
-                .add(new String[] {row.getField("name"), row.getField("file")}));
+        table(PackageTables.ATTACHMENTS,
+                row -> attachments.computeIfAbsent(number(row, "shot"), shot -> new ArrayList<>())
+                        .add(new String[] {row.getField("name"), row.getField("file")}));
         curves();
         List<ArchivedChange> history = new ArrayList<>();
-        table(PackageTables.HISTORY, row -> history.add(new ArchivedChange(optionalNumber(row, "shot"), row.getField("kind"), row.getField("name"), optionalNumber(row, "version"),
-                row.getField("field"), row.getField("before"), row.getField("after"), row.getField("reason"), row.getField("made_at"))));
+        table(PackageTables.HISTORY,
+                row -> history.add(new ArchivedChange(optionalNumber(row, "shot"), row.getField("kind"),
+                        row.getField("name"), optionalNumber(row, "version"),
+                        row.getField("field"), row.getField("before"), row.getField("after"), row.getField("reason"),
+                        row.getField("made_at"))));
         target.history(history);
     }
 
     private void descriptor() throws ImportFailure, IOException {
         if (!zip.has(DataPackageWriter.DESCRIPTOR)) {
-            throw new ImportFailure(file, 0, "There is no datapackage.json in it.", "Choose a package that Grenu wrote.");
+            throw new ImportFailure(file, 0, "There is no datapackage.json in it.",
+                    "Choose a package that Grenu wrote.");
         }
         JsonNode root;
         try {
             root = JSON.readTree(zip.bytes(DataPackageWriter.DESCRIPTOR));
         } catch (JsonProcessingException broken) {
-            throw new ImportFailure(file, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr(), "datapackage.json is not JSON (" + broken.getOriginalMessage() + ").", REMEDY);
+            throw new ImportFailure(file, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr(),
+                    "datapackage.json is not JSON (" + broken.getOriginalMessage() + ").", REMEDY);
         }
         if (!root.path("grenu").path("format").asText().equals("grenu-library")) {
-            throw new ImportFailure(file, 0, "The package is not a library that Grenu wrote.", "Its tables can be mapped one by one as logs.");
+            throw new ImportFailure(file, 0, "The package is not a library that Grenu wrote.",
+                    "Its tables can be mapped one by one as logs.");
         }
         if (root.path("grenu").path("version").asInt() > DataPackageWriter.FORMAT_VERSION) {
             throw new ImportFailure(file, 0, "The package was written by a newer Grenu.", "Update Grenu.");
@@ -187,16 +203,21 @@ public final class DataPackageReader {
         if (!zip.has(path)) {
             return;
         }
-        try (CsvReader<NamedCsvRecord> rows = CsvReader.builder().maxBufferSize(LONGEST_CELL).build(GUARDED.get(), new InputStreamReader(zip.open(path), StandardCharsets.UTF_8))) {
+        try (CsvReader<NamedCsvRecord> rows = CsvReader.builder()
+                .maxBufferSize(LONGEST_CELL)
+                .build(GUARDED.get(), new InputStreamReader(zip.open(path), StandardCharsets.UTF_8))) {
             for (NamedCsvRecord row : rows) {
                 try {
                     taking.take(row);
-                } catch (RefusedEntry | IllegalArgumentException | DateTimeParseException | java.util.NoSuchElementException refused) {
-                    throw new ImportFailure(file + ", " + path, (int) row.getStartingLineNumber(), refused.getMessage(), REMEDY);
+                } catch (RefusedEntry | IllegalArgumentException | DateTimeParseException
+                        | java.util.NoSuchElementException refused) {
+                    throw new ImportFailure(file + ", " + path, (int) row.getStartingLineNumber(), refused.getMessage(),
+                            REMEDY);
                 }
             }
         } catch (CsvParseException broken) {
-            throw new ImportFailure(file + ", " + path, 0, "The table is not CSV (" + broken.getMessage() + ").", REMEDY);
+            throw new ImportFailure(file + ", " + path, 0, "The table is not CSV (" + broken.getMessage() + ").",
+                    REMEDY);
         }
     }
 
@@ -218,8 +239,10 @@ public final class DataPackageReader {
             Map<String, List<ShelfVersion>> versions = new LinkedHashMap<>();
             table(PackageTables.table(kind), row -> {
                 String since = row.getField("since");
-                versions.computeIfAbsent(row.getField("item"), name -> new ArrayList<>()).add(new ShelfVersion(0, number(row, "version"),
-                        since.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(since)), row.getField("changed"), entries(kind, row)));
+                versions.computeIfAbsent(row.getField("item"), name -> new ArrayList<>())
+                        .add(new ShelfVersion(0, number(row, "version"),
+                                since.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(since)),
+                                row.getField("changed"), entries(kind, row)));
             });
             versions.forEach((name, all) -> items.add(new ShelfItem(items.size() + 1L, kind, name, all)));
         }
@@ -236,21 +259,26 @@ public final class DataPackageReader {
 
     private static Reading reading(NamedCsvRecord row) {
         String filtered = row.getField("filtered");
-        return new Reading(DecimalText.parse(row.getField("value")).orElseThrow(), DecimalText.parse(row.getField("time_s")), DecimalText.parse(row.getField("sample_c")),
-                DecimalText.parse(row.getField("prism_c")), filtered.isBlank() ? Optional.empty() : Optional.of(filtered.equals("yes")));
+        return new Reading(DecimalText.parse(row.getField("value")).orElseThrow(),
+                DecimalText.parse(row.getField("time_s")), DecimalText.parse(row.getField("sample_c")),
+                DecimalText.parse(row.getField("prism_c")),
+                filtered.isBlank() ? Optional.empty() : Optional.of(filtered.equals("yes")));
     }
 
     private Record record(NamedCsvRecord row) throws ImportFailure {
         ShotSheet sheet = ShotSheet.EMPTY;
         for (SheetField field : SheetField.values()) {
-            String text = field == SheetField.READINGS ? readings.getOrDefault(number(row, "shot"), new StringBuilder()).toString() : row.findField(field.key()).orElse("");
+            String text = field == SheetField.READINGS
+                    ? readings.getOrDefault(number(row, "shot"), new StringBuilder()).toString()
+                    : row.findField(field.key()).orElse("");
             if (!text.isBlank()) {
                 sheet = sheet.with(field, text);
             }
         }
         String extras = row.findField(PackageTables.EXTRAS).orElse("");
         try {
-            Map<String, String> own = extras.isBlank() ? Map.of() : JSON.readValue(extras, new TypeReference<TreeMap<String, String>>() { });
+            Map<String, String> own = extras.isBlank() ? Map.of()
+                    : JSON.readValue(extras, new TypeReference<TreeMap<String, String>>() {});
             for (Map.Entry<String, String> entry : own.entrySet()) {
                 sheet = sheet.withExtra(entry.getKey(), entry.getValue());
             }
@@ -277,7 +305,8 @@ public final class DataPackageReader {
                 hand(columns[0]);
                 Record record = records.get(shot);
                 if (record == null) {
-                    throw new RefusedEntry("There is no shot " + shot + " in the table of shots, or its curve is in two pieces.");
+                    throw new RefusedEntry(
+                            "There is no shot " + shot + " in the table of shots, or its curve is in two pieces.");
                 }
                 columns[0] = new Columns(shot, record.channels);
             }
@@ -290,7 +319,9 @@ public final class DataPackageReader {
             }
         }
         if (!records.isEmpty()) {
-            throw new ImportFailure(file, 0, "There is no curve of shot " + records.keySet().stream().limit(5).map(String::valueOf).collect(Collectors.joining(", ")) + ".", REMEDY);
+            throw new ImportFailure(file, 0, "There is no curve of shot "
+                    + records.keySet().stream().limit(5).map(String::valueOf).collect(Collectors.joining(", ")) + ".",
+                    REMEDY);
         }
     }
 

@@ -32,7 +32,10 @@ import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.FormulaGuard;
 
-/** Writes a library as a Frictionless Data Package (specification version 1) in a zip file: tables as CSV, files as they are. */
+/**
+ * Writes a library as a Frictionless Data Package (specification version 1) in a zip file: tables as CSV, files as
+ * they are.
+ */
 public final class DataPackageWriter {
 
     static final String DESCRIPTOR = "datapackage.json";
@@ -92,19 +95,24 @@ public final class DataPackageWriter {
     private String descriptor() throws JsonProcessingException {
         ObjectNode root = JSON.createObjectNode();
         root.put("profile", "tabular-data-package").put("name", "grenu-library").put("title", source.title());
-        root.put("description", "Espresso shots with their curves, strength readings, coffees, gear and corrections, written by Grenu. Numbers are in the units that "
-                + "the fields' descriptions give. What is empty is unknown.");
+        root.put("description",
+                "Espresso shots with their curves, strength readings, coffees, gear and corrections, written by "
+                        + "Grenu. Numbers are in the units that "
+                        + "the fields' descriptions give. What is empty is unknown.");
         ArrayNode resources = root.putArray("resources");
         for (ShelfKind kind : PackageTables.kinds()) {
             if (!of(kind).isEmpty()) {
-                PackageTables.describe(resources, PackageTables.table(kind), kind.title(), PackageTables.shelf(kind), List.of("item", "version"));
+                PackageTables.describe(resources, PackageTables.table(kind), kind.title(), PackageTables.shelf(kind),
+                        List.of("item", "version"));
             }
         }
         PackageTables.describe(resources, PackageTables.SHOTS, "Shots", PackageTables.shots(), List.of("shot"));
-        PackageTables.describe(resources, PackageTables.READINGS, "Strength readings", PackageTables.readings(), List.of("shot", "reading"));
+        PackageTables.describe(resources, PackageTables.READINGS, "Strength readings", PackageTables.readings(),
+                List.of("shot", "reading"));
         PackageTables.describe(resources, PackageTables.CURVES, "Curves as logged", PackageTables.curves(), List.of());
         PackageTables.describe(resources, PackageTables.HISTORY, "Corrections", PackageTables.history(), List.of());
-        PackageTables.describe(resources, PackageTables.ATTACHMENTS, "Attachments", PackageTables.attachments(), List.of());
+        PackageTables.describe(resources, PackageTables.ATTACHMENTS, "Attachments", PackageTables.attachments(),
+                List.of());
         root.putObject("grenu").put("format", "grenu-library").put("version", FORMAT_VERSION);
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
@@ -137,7 +145,8 @@ public final class DataPackageWriter {
     private void shelf(CsvWriter csv, ShelfKind kind) {
         for (ShelfItem item : of(kind)) {
             for (ShelfVersion version : item.versions()) {
-                List<String> cells = new ArrayList<>(List.of(item.name(), Integer.toString(version.number()), version.since().map(Object::toString).orElse(""), version.changed()));
+                List<String> cells = new ArrayList<>(List.of(item.name(), Integer.toString(version.number()),
+                        version.since().map(Object::toString).orElse(""), version.changed()));
                 kind.fields().forEach(field -> cells.add(version.entries().entry(field).orElse("")));
                 csv.writeRecord(guarded(cells));
             }
@@ -155,7 +164,13 @@ public final class DataPackageWriter {
                 }
             }
             cells.add(sheet.extras().isEmpty() ? "" : JSON.writeValueAsString(sheet.extras()));
-            cells.add(archived.shot().log().channels().keySet().stream().map(Channel::key).collect(Collectors.joining(" ")));
+            cells.add(archived.shot()
+                    .log()
+                    .channels()
+                    .keySet()
+                    .stream()
+                    .map(Channel::key)
+                    .collect(Collectors.joining(" ")));
             cells.add(archived.rawName());
             cells.add(archived.rawName().isEmpty() ? "" : rawPath(number));
             csv.writeRecord(guarded(cells));
@@ -171,7 +186,8 @@ public final class DataPackageWriter {
             List<Reading> readings = source.sheet(number).readings();
             for (int i = 0; i < readings.size(); i++) {
                 Reading reading = readings.get(i);
-                csv.writeRecord(Integer.toString(number), Integer.toString(i + 1), DecimalText.exact(reading.value()), text(reading.seconds()),
+                csv.writeRecord(Integer.toString(number), Integer.toString(i + 1), DecimalText.exact(reading.value()),
+                        text(reading.seconds()),
                         text(reading.sampleCelsius()), text(reading.prismCelsius()), text(reading.filtered()));
             }
         }
@@ -210,8 +226,10 @@ public final class DataPackageWriter {
 
     private void history(CsvWriter csv) {
         for (ArchivedChange change : source.history()) {
-            csv.writeRecord(guarded(List.of(change.shot() > 0 ? Integer.toString(change.shot()) : "", change.kind(), change.name(),
-                    change.version() > 0 ? Integer.toString(change.version()) : "", change.field(), change.before(), change.after(), change.reason(), change.madeAt())));
+            csv.writeRecord(guarded(
+                    List.of(change.shot() > 0 ? Integer.toString(change.shot()) : "", change.kind(), change.name(),
+                            change.version() > 0 ? Integer.toString(change.version()) : "", change.field(),
+                            change.before(), change.after(), change.reason(), change.madeAt())));
         }
     }
 

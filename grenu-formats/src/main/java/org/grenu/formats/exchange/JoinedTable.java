@@ -81,10 +81,12 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
                 }
             }
         } catch (CsvParseException broken) {
-            throw new ImportFailure(name, 0, "The table is not CSV (" + broken.getMessage() + ").", "Export it as CSV or XLSX.");
+            throw new ImportFailure(name, 0, "The table is not CSV (" + broken.getMessage() + ").",
+                    "Export it as CSV or XLSX.");
         }
         if (heading == null || heading.size() < 2 || lines.isEmpty()) {
-            throw new ImportFailure(name, 1, "There is no table with a heading and rows.", "The first row names the columns; one of them is the shot.");
+            throw new ImportFailure(name, 1, "There is no table with a heading and rows.",
+                    "The first row names the columns; one of them is the shot.");
         }
         return new JoinedTable(heading, lines);
     }
@@ -109,13 +111,21 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return 0;
     }
 
-    /** {@return the field that a heading names, by key or title, with or without a unit in brackets; else it is an entry of the user's own} */
+    /**
+     * {@return the field that a heading names, by key or title, with or without a unit in brackets; else it is an
+     * entry of the user's own}
+     */
     public static Optional<SheetField> field(String heading) {
         String plain = heading.replaceAll("\\s*\\[[^]]*]\\s*$", "").strip();
-        return Arrays.stream(SheetField.values()).filter(field -> field.key().equalsIgnoreCase(plain) || field.title().equalsIgnoreCase(plain)).findFirst();
+        return Arrays.stream(SheetField.values())
+                .filter(field -> field.key().equalsIgnoreCase(plain) || field.title().equalsIgnoreCase(plain))
+                .findFirst();
     }
 
-    /** {@return what joining would do} A row belongs to the shot whose number, name or time of pulling stands in that column; empty cells change nothing. */
+    /**
+     * {@return what joining would do} A row belongs to the shot whose number, name or time of pulling stands in
+     * that column; empty cells change nothing.
+     */
     public Plan plan(int key, List<Candidate> shots) {
         Map<String, Candidate> byKey = new HashMap<>();
         for (Candidate shot : shots) {
@@ -158,12 +168,14 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
 
     private static SheetEdit edit(ShotSheet sheet, String column, String cell) {
         Optional<SheetField> field = field(column);
-        return field.isPresent() ? SheetEdit.of(sheet, field.get(), cell) : SheetEdit.ofOwn(sheet, column.replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip().replaceAll("\\s+", " "), cell);
+        return field.isPresent() ? SheetEdit.of(sheet, field.get(), cell) : SheetEdit.ofOwn(sheet,
+                column.replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip().replaceAll("\\s+", " "), cell);
     }
 
     /** A spreadsheet writes the number 3 as 3.0 now and then. */
     private static String plain(String key) {
         OptionalDouble number = DecimalText.parse(key);
-        return number.isPresent() && number.getAsDouble() == Math.rint(number.getAsDouble()) ? Long.toString((long) number.getAsDouble()) : key.toLowerCase(Locale.ROOT);
+        return number.isPresent() && number.getAsDouble() == Math.rint(number.getAsDouble())
+                ? Long.toString((long) number.getAsDouble()) : key.toLowerCase(Locale.ROOT);
     }
 }

@@ -20,7 +20,10 @@ import org.grenu.core.study.Masses;
 import org.grenu.core.study.SheetField;
 import org.grenu.core.study.ShotSheet;
 
-/** A library for spreadsheets: shots, readings, and a sheet for each sort of thing on the shelf. Words are words, never formulas. */
+/**
+ * A library for spreadsheets: shots, readings, and a sheet for each sort of thing on the shelf. Words are words,
+ * never formulas.
+ */
 public final class LibraryWorkbook {
 
     /** Characters that a cell holds in a spreadsheet. */
@@ -53,8 +56,15 @@ public final class LibraryWorkbook {
     }
 
     private static void shots(Worksheet sheet, List<Row> shots) {
-        List<SheetField> used = List.of(SheetField.values()).stream().filter(field -> shots.stream().anyMatch(row -> row.sheet.has(field))).toList();
-        List<String> own = shots.stream().flatMap(row -> row.sheet.extras().keySet().stream()).distinct().sorted().toList();
+        List<SheetField> used = List.of(SheetField.values())
+                .stream()
+                .filter(field -> shots.stream().anyMatch(row -> row.sheet.has(field)))
+                .toList();
+        List<String> own = shots.stream()
+                .flatMap(row -> row.sheet.extras().keySet().stream())
+                .distinct()
+                .sorted()
+                .toList();
         List<String> heading = new ArrayList<>(List.of("shot"));
         used.forEach(field -> heading.add(heading(field)));
         heading.addAll(List.of("strength [%]", "U strength [%]", "EY as dosed [%]", "U EY [%]"));

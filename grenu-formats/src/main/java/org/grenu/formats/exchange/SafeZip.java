@@ -14,7 +14,8 @@ import java.util.zip.ZipFile;
 import org.grenu.formats.ImportFailure;
 
 /**
- * A zip file from anywhere. Nothing of it is written to the disk, its entries are only read by their names; all the same
+ * A zip file from anywhere. Nothing of it is written to the disk, its entries are only read by their names; all the
+ * same
  * names that lead out of it are refused, and so is what unpacks to more than a library can be.
  */
 public final class SafeZip implements AutoCloseable {
@@ -41,9 +42,11 @@ public final class SafeZip implements AutoCloseable {
         try {
             zip = new ZipFile(file.toFile());
         } catch (ZipException notZip) {
-            throw new ImportFailure(name, 0, "This is not a zip file, or it is damaged (" + notZip.getMessage() + ").", "Choose a package that Grenu wrote, or copy it again.");
+            throw new ImportFailure(name, 0, "This is not a zip file, or it is damaged (" + notZip.getMessage() + ").",
+                    "Choose a package that Grenu wrote, or copy it again.");
         } catch (IOException unreadable) {
-            throw new ImportFailure(name, 0, "The file cannot be read (" + unreadable.getMessage() + ").", "Check the path.");
+            throw new ImportFailure(name, 0, "The file cannot be read (" + unreadable.getMessage() + ").",
+                    "Check the path.");
         }
         try {
             check();
@@ -65,7 +68,8 @@ public final class SafeZip implements AutoCloseable {
         List<? extends ZipEntry> entries = new ArrayList<>(zip.stream().toList());
         for (ZipEntry entry : entries) {
             String path = entry.getName();
-            boolean leadsOut = path.startsWith("/") || path.contains("\\") || path.contains(":") || path.indexOf('\0') >= 0
+            boolean leadsOut = path.startsWith("/") || path.contains("\\") || path.contains(":")
+                    || path.indexOf('\0') >= 0
                     || List.of(path.split("/")).stream().anyMatch(part -> part.equals("..") || part.equals("."));
             if (leadsOut) {
                 throw refused("has an entry “" + path + "” that leads out of it");
@@ -77,7 +81,8 @@ public final class SafeZip implements AutoCloseable {
     }
 
     private ImportFailure refused(String why) {
-        return new ImportFailure(name, 0, "The package " + why + ".", "It was not written by Grenu; nothing of it was taken in.");
+        return new ImportFailure(name, 0, "The package " + why + ".",
+                "It was not written by Grenu; nothing of it was taken in.");
     }
 
     boolean has(String path) {

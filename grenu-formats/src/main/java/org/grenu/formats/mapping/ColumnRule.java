@@ -13,12 +13,14 @@ import org.grenu.core.quantity.Unit;
  * @param scale   not zero
  * @param offset  in the column's unit
  */
-public record ColumnRule(String column, ColumnRole role, Optional<Unit> unit, boolean negated, double scale, double offset) {
+public record ColumnRule(String column, ColumnRole role, Optional<Unit> unit, boolean negated, double scale,
+        double offset) {
 
     /** @throws IllegalArgumentException if a number is not usable */
     public ColumnRule {
         if (!Double.isFinite(scale) || scale == 0 || !Double.isFinite(offset)) {
-            throw new IllegalArgumentException("Column “" + column + "”: the scale must be a number other than 0, the offset a number.");
+            throw new IllegalArgumentException(
+                    "Column “" + column + "”: the scale must be a number other than 0, the offset a number.");
         }
     }
 

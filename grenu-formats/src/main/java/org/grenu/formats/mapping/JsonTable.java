@@ -22,7 +22,8 @@ final class JsonTable {
     static final String ELEMENT = "(element)";
 
     private static final ObjectMapper JSON = new ObjectMapper(JsonFactory.builder()
-            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(50).build()).build());
+            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(50).build())
+            .build());
     private static final Pattern PART = Pattern.compile("([^.\\[\\]]+)|\\[(\\d{1,6}|\\*)]");
 
     private JsonTable() {
@@ -37,7 +38,8 @@ final class JsonTable {
             throw new ImportFailure(file, 0, "The JSON is empty.", "Choose another file.");
         } catch (JsonProcessingException broken) {
             int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNr();
-            throw new ImportFailure(file, Math.max(0, line), "The JSON is broken: " + broken.getOriginalMessage().strip() + ".",
+            throw new ImportFailure(file, Math.max(0, line),
+                    "The JSON is broken: " + broken.getOriginalMessage().strip() + ".",
                     "Export the log again, or mend the file at this line.");
         }
     }
@@ -46,7 +48,8 @@ final class JsonTable {
         List<JsonNode> found = new ArrayList<>();
         collect(root, parts(shape.path()), 0, found);
         if (found.isEmpty()) {
-            throw new ImportFailure(file, 0, "There is nothing at “" + shape.path() + "” in the JSON.", "Choose another path.");
+            throw new ImportFailure(file, 0, "There is nothing at “" + shape.path() + "” in the JSON.",
+                    "Choose another path.");
         }
         Rows rows = new Rows();
         boolean several = shape.path().contains("[*]");
@@ -74,7 +77,8 @@ final class JsonTable {
         if (part.equals("[*]")) {
             node.forEach(element -> collect(element, parts, at + 1, found));
         } else {
-            JsonNode next = part.startsWith("[") ? node.path(Integer.parseInt(part.substring(1, part.length() - 1))) : node.path(part);
+            JsonNode next = part.startsWith("[") ? node.path(Integer.parseInt(part.substring(1, part.length() - 1)))
+                    : node.path(part);
             if (!next.isMissingNode()) {
                 collect(next, parts, at + 1, found);
             }
@@ -96,13 +100,24 @@ final class JsonTable {
             sizes.merge(path, node.size() * 2, Integer::max);
         }
         if (node.isObject()) {
-            long arrays = node.properties().stream().filter(e -> e.getValue().isArray() && e.getValue().size() > 2
-                    && (e.getValue().get(0).isNumber() || e.getValue().get(0).isNull() || e.getValue().get(0).isTextual())).count();
-            int longest = node.properties().stream().filter(e -> e.getValue().isArray()).mapToInt(e -> e.getValue().size()).max().orElse(0);
+            long arrays = node.properties()
+                    .stream()
+                    .filter(e -> e.getValue().isArray() && e.getValue().size() > 2
+                            && (e.getValue().get(0).isNumber() || e.getValue().get(0).isNull()
+                                    || e.getValue().get(0).isTextual()))
+                    .count();
+            int longest = node.properties()
+                    .stream()
+                    .filter(e -> e.getValue().isArray())
+                    .mapToInt(e -> e.getValue().size())
+                    .max()
+                    .orElse(0);
             if (arrays > 1) {
                 sizes.merge(path, longest * 2, Integer::max);
             }
-            node.properties().forEach(e -> search(e.getValue(), path.isEmpty() ? e.getKey() : path + "." + e.getKey(), depth + 1, sizes));
+            node.properties()
+                    .forEach(e -> search(e.getValue(), path.isEmpty() ? e.getKey() : path + "." + e.getKey(), depth + 1,
+                            sizes));
         } else if (node.isArray() && node.size() > 0 && (node.get(0).isObject() || node.get(0).isArray())) {
             for (int i = 0; i < Math.min(3, node.size()); i++) {
                 search(node.get(i), path + "[*]", depth + 1, sizes);
@@ -123,11 +138,19 @@ final class JsonTable {
             if (table.isArray()) {
                 for (JsonNode record : table) {
                     Map<String, String> row = begin(element);
-                    record.properties().stream().filter(e -> e.getValue().isValueNode()).forEach(e -> row.put(e.getKey(), text(e.getValue())));
+                    record.properties()
+                            .stream()
+                            .filter(e -> e.getValue().isValueNode())
+                            .forEach(e -> row.put(e.getKey(), text(e.getValue())));
                     keep(file, row);
                 }
             } else if (table.isObject()) {
-                int longest = table.properties().stream().filter(e -> e.getValue().isArray()).mapToInt(e -> e.getValue().size()).max().orElse(0);
+                int longest = table.properties()
+                        .stream()
+                        .filter(e -> e.getValue().isArray())
+                        .mapToInt(e -> e.getValue().size())
+                        .max()
+                        .orElse(0);
                 for (int i = 0; i < longest; i++) {
                     Map<String, String> row = begin(element);
                     for (Map.Entry<String, JsonNode> field : table.properties()) {
@@ -139,7 +162,8 @@ final class JsonTable {
                     keep(file, row);
                 }
             } else {
-                throw new ImportFailure(file, 0, "The JSON holds neither records nor arrays there.", "Choose another path.");
+                throw new ImportFailure(file, 0, "The JSON holds neither records nor arrays there.",
+                        "Choose another path.");
             }
         }
 
@@ -155,8 +179,10 @@ final class JsonTable {
             headings.addAll(row.keySet());
             rows.add(row);
             if (rows.size() > LineTable.MOST_ROWS || headings.size() > LineTable.MOST_COLUMNS) {
-                throw new ImportFailure(file, 0, "The JSON holds more than " + LineTable.MOST_ROWS + " rows or " + LineTable.MOST_COLUMNS
-                        + " columns.", "Cut it to fewer shots.");
+                throw new ImportFailure(file, 0,
+                        "The JSON holds more than " + LineTable.MOST_ROWS + " rows or " + LineTable.MOST_COLUMNS
+                                + " columns.",
+                        "Cut it to fewer shots.");
             }
         }
 
@@ -166,7 +192,9 @@ final class JsonTable {
 
         RawTable table() {
             List<String> columns = List.copyOf(headings);
-            List<String[]> cells = rows.stream().map(row -> columns.stream().map(c -> row.getOrDefault(c, "")).toArray(String[]::new)).toList();
+            List<String[]> cells = rows.stream()
+                    .map(row -> columns.stream().map(c -> row.getOrDefault(c, "")).toArray(String[]::new))
+                    .toList();
             return new RawTable(columns, cells, new int[cells.size()]);
         }
     }

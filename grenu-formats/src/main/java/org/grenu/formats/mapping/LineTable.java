@@ -26,8 +26,13 @@ final class LineTable {
         List<String> headings = new ArrayList<>();
         List<String[]> rows = new ArrayList<>();
         List<Integer> lines = new ArrayList<>();
-        try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(shape.delimiter()).skipEmptyLines(true)
-                .allowExtraFields(true).allowMissingFields(true).maxBufferSize(1 << 20).ofCsvRecord(text);
+        try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .fieldSeparator(shape.delimiter())
+                .skipEmptyLines(true)
+                .allowExtraFields(true)
+                .allowMissingFields(true)
+                .maxBufferSize(1 << 20)
+                .ofCsvRecord(text);
                 CloseableIterator<CsvRecord> records = reader.iterator()) {
             while (records.hasNext()) {
                 CsvRecord row = records.next();
@@ -39,12 +44,15 @@ final class LineTable {
                     lines.add(line);
                 }
                 if (rows.size() > MOST_ROWS || row.getFieldCount() > MOST_COLUMNS) {
-                    throw new ImportFailure(file, line, rows.size() > MOST_ROWS ? "There are more than " + MOST_ROWS + " rows."
-                            : "The table has more than " + MOST_COLUMNS + " columns.", "Cut the file to fewer shots, or to the columns that matter.");
+                    throw new ImportFailure(file, line,
+                            rows.size() > MOST_ROWS ? "There are more than " + MOST_ROWS + " rows."
+                                    : "The table has more than " + MOST_COLUMNS + " columns.",
+                            "Cut the file to fewer shots, or to the columns that matter.");
                 }
             }
         } catch (CsvParseException | UncheckedIOException | IOException broken) {
-            throw new ImportFailure(file, 0, "The table is broken: a quotation mark may not be closed.", "Look for it, or choose another delimiter.");
+            throw new ImportFailure(file, 0, "The table is broken: a quotation mark may not be closed.",
+                    "Look for it, or choose another delimiter.");
         }
         int width = rows.stream().mapToInt(row -> row.length).max().orElse(0);
         return new RawTable(distinct(headings, width), rows, lines.stream().mapToInt(Integer::intValue).toArray());

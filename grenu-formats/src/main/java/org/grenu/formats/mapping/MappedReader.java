@@ -27,7 +27,8 @@ import org.grenu.formats.ShotReader;
 /** Reads shots out of a foreign log by a mapping. Stateless and safe for threads. */
 public final class MappedReader {
 
-    private static final Pattern CLOCK = Pattern.compile("(?:.*[T ])?(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{1,2}(?:[.,]\\d{1,9})?)(?:Z|[+-]\\d{2}:?\\d{2})?");
+    private static final Pattern CLOCK = Pattern
+            .compile("(?:.*[T ])?(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{1,2}(?:[.,]\\d{1,9})?)(?:Z|[+-]\\d{2}:?\\d{2})?");
     private static final int MOST_SHOTS = 2000;
     private static final double NEAR_ZERO_SECONDS = 600;
 
@@ -56,7 +57,8 @@ public final class MappedReader {
 
     /** As {@link #read}, from text that is decoded already. */
     public static List<ParsedShot> readText(String file, String text, TableMapping mapping) throws ImportFailure {
-        return GuardedReading.of(file, () -> new MappedReader(file, mapping, table(file, text, mapping.shape())).shots());
+        return GuardedReading.of(file,
+                () -> new MappedReader(file, mapping, table(file, text, mapping.shape())).shots());
     }
 
     /** {@return the headings of the table that lies there} */
@@ -70,8 +72,12 @@ public final class MappedReader {
         Map<String, String> samples = new LinkedHashMap<>();
         for (int c = 0; c < table.headings().size(); c++) {
             int column = c;
-            samples.put(table.headings().get(c), IntStream.range(0, Math.min(3, table.rows().size())).mapToObj(i -> table.cell(i, column).strip())
-                    .filter(cell -> !cell.isEmpty()).map(cell -> cell.length() > 12 ? cell.substring(0, 12) + "…" : cell).collect(Collectors.joining("  ")));
+            samples.put(table.headings().get(c),
+                    IntStream.range(0, Math.min(3, table.rows().size()))
+                            .mapToObj(i -> table.cell(i, column).strip())
+                            .filter(cell -> !cell.isEmpty())
+                            .map(cell -> cell.length() > 12 ? cell.substring(0, 12) + "…" : cell)
+                            .collect(Collectors.joining("  ")));
         }
         return samples;
     }
@@ -84,18 +90,22 @@ public final class MappedReader {
     private List<ParsedShot> shots() throws ImportFailure {
         Optional<ColumnRule> time = mapping.find(new ColumnRole.Time());
         if (time.isEmpty() && mapping.rate().isEmpty()) {
-            throw new ImportFailure(file, 0, "No column is the time.", "Choose one, or give the number of samples per second.");
+            throw new ImportFailure(file, 0, "No column is the time.",
+                    "Choose one, or give the number of samples per second.");
         }
         if (mapping.columns().stream().noneMatch(rule -> rule.role() instanceof ColumnRole.OfChannel)) {
-            throw new ImportFailure(file, 0, "No column is a channel.", "Choose at least one: pressure, flow, cup mass or temperature.");
+            throw new ImportFailure(file, 0, "No column is a channel.",
+                    "Choose at least one: pressure, flow, cup mass or temperature.");
         }
         if (table.rows().isEmpty()) {
-            throw new ImportFailure(file, 0, "There are no rows.", "Check where they begin and what separates the cells.");
+            throw new ImportFailure(file, 0, "There are no rows.",
+                    "Check where they begin and what separates the cells.");
         }
         double[] seconds = time.isPresent() ? times(time.get()) : byRate(mapping.rate().getAsDouble());
         List<int[]> pieces = pieces(seconds);
         if (pieces.size() > MOST_SHOTS) {
-            throw new ImportFailure(file, 0, "That makes more than " + MOST_SHOTS + " shots.", "Choose another way to tell the shots apart.");
+            throw new ImportFailure(file, 0, "That makes more than " + MOST_SHOTS + " shots.",
+                    "Choose another way to tell the shots apart.");
         }
         List<ParsedShot> shots = new ArrayList<>();
         for (int[] piece : pieces) {
@@ -115,7 +125,8 @@ public final class MappedReader {
                 seconds[i] = rule.canonical(number.getAsDouble());
             } else if (clock != null && clock.matches()) {
                 double hours = clock.group(1) == null ? 0 : Double.parseDouble(clock.group(1));
-                seconds[i] = 3600 * hours + 60 * Double.parseDouble(clock.group(2)) + Double.parseDouble(clock.group(3).replace(',', '.'));
+                seconds[i] = 3600 * hours + 60 * Double.parseDouble(clock.group(2))
+                        + Double.parseDouble(clock.group(3).replace(',', '.'));
             } else {
                 throw unreadable(rule, i, cell, "Every row needs a time: correct the cell, or choose another column.");
             }
@@ -125,7 +136,8 @@ public final class MappedReader {
 
     private double[] byRate(double rate) throws ImportFailure {
         if (!(rate > 0.001 && rate <= 10_000)) {
-            throw new ImportFailure(file, 0, "The number of samples per second must lie between 0.001 and 10000.", "Correct it.");
+            throw new ImportFailure(file, 0, "The number of samples per second must lie between 0.001 and 10000.",
+                    "Correct it.");
         }
         double[] seconds = new double[table.rows().size()];
         Arrays.setAll(seconds, i -> i / rate);
@@ -155,7 +167,8 @@ public final class MappedReader {
     private int idColumn() throws ImportFailure {
         Optional<ColumnRule> rule = mapping.find(new ColumnRole.ShotId());
         if (rule.isEmpty()) {
-            throw new ImportFailure(file, 0, "No column is the shot number.", "Choose one, or another way to tell the shots apart.");
+            throw new ImportFailure(file, 0, "No column is the shot number.",
+                    "Choose one, or another way to tell the shots apart.");
         }
         return column(rule.get());
     }
@@ -174,11 +187,13 @@ public final class MappedReader {
             }
         }
         for (Map.Entry<String, String> entry : entries.entrySet()) {
-            sheet = entry.getValue().isEmpty() || entry.getValue().length() > 200 ? sheet : sheet.withExtra(entry.getKey(), entry.getValue());
+            sheet = entry.getValue().isEmpty() || entry.getValue().length() > 200 ? sheet
+                    : sheet.withExtra(entry.getKey(), entry.getValue());
         }
         List<String> said = new ArrayList<>();
         double[] time = Arrays.copyOfRange(seconds, from, to);
-        boolean far = Math.abs(time[0]) > NEAR_ZERO_SECONDS || which.length() > 0 && mapping.split().kind() != ShotSplit.Kind.RESET;
+        boolean far = Math.abs(time[0]) > NEAR_ZERO_SECONDS
+                || which.length() > 0 && mapping.split().kind() != ShotSplit.Kind.RESET;
         if (far) {
             double first = time[0];
             Arrays.setAll(time, i -> Math.rint((time[i] - first) * 1e6) / 1e6);
@@ -194,17 +209,20 @@ public final class MappedReader {
         double[] values = new double[to - from];
         for (int i = from; i < to; i++) {
             String cell = table.cell(i, column).strip();
-            boolean missing = cell.isEmpty() || cell.equalsIgnoreCase("nan") || cell.equalsIgnoreCase("null") || cell.equals("-");
+            boolean missing = cell.isEmpty() || cell.equalsIgnoreCase("nan") || cell.equalsIgnoreCase("null")
+                    || cell.equals("-");
             OptionalDouble number = missing ? OptionalDouble.empty() : number(cell);
             if (!missing && number.isEmpty()) {
-                throw unreadable(rule, i, cell, "Correct the cell, empty it if the sample is missing, or choose not to read the column.");
+                throw unreadable(rule, i, cell,
+                        "Correct the cell, empty it if the sample is missing, or choose not to read the column.");
             }
             values[i - from] = number.isPresent() ? rule.canonical(number.getAsDouble()) : Double.NaN;
         }
         return Samples.of(values);
     }
 
-    private ShotSheet entered(ShotSheet sheet, ColumnRole.OfEntry of, ColumnRule rule, int from, int to) throws ImportFailure {
+    private ShotSheet entered(ShotSheet sheet, ColumnRole.OfEntry of, ColumnRule rule, int from, int to)
+            throws ImportFailure {
         int column = column(rule);
         for (int i = from; i < to; i++) {
             String cell = table.cell(i, column).strip();
@@ -212,7 +230,8 @@ public final class MappedReader {
                 try {
                     return sheet.with(of.field(), cell);
                 } catch (RefusedEntry refused) {
-                    throw new ImportFailure(file, table.lines()[i], "Column “" + rule.column() + "”: " + refused.getMessage(),
+                    throw new ImportFailure(file, table.lines()[i],
+                            "Column “" + rule.column() + "”: " + refused.getMessage(),
                             "Correct the cell, or choose not to read the column.");
                 }
             }
@@ -223,8 +242,9 @@ public final class MappedReader {
     private int column(ColumnRule rule) throws ImportFailure {
         int column = table.column(rule.column());
         if (column < 0) {
-            throw new ImportFailure(file, 0, "There is no column “" + rule.column() + "”.", "Found: " + String.join(", ",
-                    table.headings().stream().limit(12).toList()) + ".");
+            throw new ImportFailure(file, 0, "There is no column “" + rule.column() + "”.",
+                    "Found: " + String.join(", ",
+                            table.headings().stream().limit(12).toList()) + ".");
         }
         return column;
     }

@@ -35,7 +35,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     private static final char[] DELIMITERS = {'\t', ';', ',', '|'};
     private static final int LOOKED_AT = 60;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d*[.,]?\\d+([eE][+-]?\\d+)?");
-    private static final Set<String> ID_WORDS = Set.of("shot", "shot_id", "shotid", "id", "run", "brew", "shot number", "shot no");
+    private static final Set<
+            String> ID_WORDS = Set.of("shot", "shot_id", "shotid", "id", "run", "brew", "shot number", "shot no");
     private static final double LONG_PAUSE_SECONDS = 20;
 
     public MappingGuess {
@@ -56,7 +57,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         TableShape shape;
         if (start.startsWith("{") || start.startsWith("[")) {
             String path = JsonTable.largest(JsonTable.parse(file, text));
-            reasons.put(SHAPE, "JSON; the largest table lies " + (path.isEmpty() ? "at its root" : "at “" + path + "”"));
+            reasons.put(SHAPE,
+                    "JSON; the largest table lies " + (path.isEmpty() ? "at its root" : "at “" + path + "”"));
             shape = new TableShape.Json(path);
         } else {
             shape = lines(text, reasons);
@@ -83,7 +85,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         char mark = decimalMark(lines, delimiter);
         int first = firstRow(lines, delimiter);
         int heading = first > 1 && cells(lines.get(first - 2), delimiter).length > 1 ? first - 1 : 0;
-        reasons.put(SHAPE, "cells separated by " + name(delimiter) + " in " + most + " of the first " + lines.size() + " lines, decimal "
+        reasons.put(SHAPE, "cells separated by " + name(delimiter) + " in " + most + " of the first " + lines.size()
+                + " lines, decimal "
                 + (mark == '.' ? "point" : "comma") + (heading == 0 ? ", no heading" : ", heading in line " + heading));
         return new TableShape.Lines(delimiter, mark, heading, Math.max(first, heading + 1));
     }
@@ -100,7 +103,10 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     /** In how many lines that delimiter makes as many cells as in most lines. */
     private static int steadiness(List<String> lines, char delimiter) {
         Map<Integer, Integer> counts = new LinkedHashMap<>();
-        lines.stream().map(line -> cells(line, delimiter).length).filter(n -> n > 1).forEach(n -> counts.merge(n, 1, Integer::sum));
+        lines.stream()
+                .map(line -> cells(line, delimiter).length)
+                .filter(n -> n > 1)
+                .forEach(n -> counts.merge(n, 1, Integer::sum));
         return counts.values().stream().mapToInt(Integer::intValue).max().orElse(0);
     }
 
@@ -108,8 +114,14 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         if (delimiter == ',') {
             return '.';
         }
-        long commas = lines.stream().flatMap(line -> Arrays.stream(cells(line, delimiter))).filter(cell -> cell.strip().matches("[+-]?\\d+,\\d+")).count();
-        long points = lines.stream().flatMap(line -> Arrays.stream(cells(line, delimiter))).filter(cell -> cell.strip().matches("[+-]?\\d+\\.\\d+")).count();
+        long commas = lines.stream()
+                .flatMap(line -> Arrays.stream(cells(line, delimiter)))
+                .filter(cell -> cell.strip().matches("[+-]?\\d+,\\d+"))
+                .count();
+        long points = lines.stream()
+                .flatMap(line -> Arrays.stream(cells(line, delimiter)))
+                .filter(cell -> cell.strip().matches("[+-]?\\d+\\.\\d+"))
+                .count();
         return commas > points ? ',' : '.';
     }
 
@@ -117,7 +129,9 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     private static int firstRow(List<String> lines, char delimiter) {
         for (int i = 0; i < lines.size(); i++) {
             String[] cells = cells(lines.get(i), delimiter);
-            long numbers = Arrays.stream(cells).filter(cell -> NUMBER.matcher(cell.strip()).matches() || cell.strip().matches("[\\d:T .+Z-]{5,}")).count();
+            long numbers = Arrays.stream(cells)
+                    .filter(cell -> NUMBER.matcher(cell.strip()).matches() || cell.strip().matches("[\\d:T .+Z-]{5,}"))
+                    .count();
             if (cells.length > 1 && 2 * numbers >= cells.length && !lines.get(i).startsWith("#")) {
                 return i + 1;
             }
@@ -129,7 +143,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         return line.split(Pattern.quote(String.valueOf(delimiter)), -1);
     }
 
-    private static MappingGuess columns(String file, String text, TableShape shape, Map<String, String> reasons) throws ImportFailure {
+    private static MappingGuess columns(String file, String text, TableShape shape, Map<String, String> reasons)
+            throws ImportFailure {
         RawTable table = MappedReader.table(file, text, shape);
         char mark = shape instanceof TableShape.Lines lines ? lines.decimalMark() : '.';
         List<ColumnRule> rules = new ArrayList<>();
@@ -146,12 +161,14 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
             rising(table, mark, rules, reasons);
         }
         for (int c = 0; c < rules.size(); c++) {
-            if (rules.get(c).role() instanceof ColumnRole.NotRead && ColumnHeading.parse(rules.get(c).column()).meaning().isEmpty()) {
+            if (rules.get(c).role() instanceof ColumnRole.NotRead
+                    && ColumnHeading.parse(rules.get(c).column()).meaning().isEmpty()) {
                 ColumnRule byNumbers = ShapeGuess.of(rules.get(c).column(), numbers(table, c, mark), reasons);
                 if (taken.add(byNumbers.role())) {
                     rules.set(c, byNumbers);
                 } else if (!(byNumbers.role() instanceof ColumnRole.NotRead)) {
-                    reasons.put(byNumbers.column(), "another column is read as " + byNumbers.role().title() + " already");
+                    reasons.put(byNumbers.column(),
+                            "another column is read as " + byNumbers.role().title() + " already");
                 }
             }
         }
@@ -172,8 +189,9 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
             return ColumnRule.of(heading, new ColumnRole.OfEntry(field.get()), Optional.empty());
         }
         ColumnHeading said = ColumnHeading.parse(heading);
-        Optional<ColumnRole> role = said.meaning().map(meaning -> meaning instanceof ColumnHeading.ChannelColumn of
-                ? new ColumnRole.OfChannel(of.channel()) : new ColumnRole.Time());
+        Optional<ColumnRole> role = said.meaning()
+                .map(meaning -> meaning instanceof ColumnHeading.ChannelColumn of
+                        ? new ColumnRole.OfChannel(of.channel()) : new ColumnRole.Time());
         if (role.isEmpty()) {
             reasons.put(heading, "its heading is not understood");
             return ColumnRule.of(heading, new ColumnRole.NotRead(), Optional.empty());
@@ -182,7 +200,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         double[] numbers = numbers(table, c, mark);
         Unit unit = named.orElseGet(() -> unit(role.get().quantity().orElse(Quantity.NUMBER), numbers));
         String why = named.isPresent() ? "its heading says so, with the unit" : "its heading says so; "
-                + (numbers.length == 0 ? "no numbers to tell the unit" : "the unit by its numbers, up to " + DecimalText.exact(Math.rint(100 * max(numbers)) / 100));
+                + (numbers.length == 0 ? "no numbers to tell the unit"
+                        : "the unit by its numbers, up to " + DecimalText.exact(Math.rint(100 * max(numbers)) / 100));
         reasons.put(heading, why);
         return ColumnRule.of(heading, role.get(), Optional.of(unit));
     }
@@ -197,7 +216,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
                 rises &= numbers[i] > numbers[i - 1] || numbers[i] <= numbers[0] + (numbers[1] - numbers[0]) * 2;
             }
             if (rises && rules.get(c).role() instanceof ColumnRole.NotRead) {
-                rules.set(c, ColumnRule.of(rules.get(c).column(), new ColumnRole.Time(), Optional.of(unit(Quantity.TIME, numbers))));
+                rules.set(c, ColumnRule.of(rules.get(c).column(), new ColumnRole.Time(),
+                        Optional.of(unit(Quantity.TIME, numbers))));
                 reasons.put(rules.get(c).column(), "its numbers rise throughout");
                 return;
             }
@@ -259,8 +279,11 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     }
 
     private static double[] numbers(RawTable table, int column, char mark) {
-        return IntStream.range(0, Math.min(20_000, table.rows().size())).mapToObj(i -> number(table.cell(i, column), mark))
-                .filter(OptionalDouble::isPresent).mapToDouble(OptionalDouble::getAsDouble).toArray();
+        return IntStream.range(0, Math.min(20_000, table.rows().size()))
+                .mapToObj(i -> number(table.cell(i, column), mark))
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .toArray();
     }
 
     private static OptionalDouble number(String cell, char mark) {
@@ -268,6 +291,10 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     }
 
     private static long distinct(RawTable table, int column) {
-        return IntStream.range(0, table.rows().size()).mapToObj(i -> table.cell(i, column).strip()).distinct().limit(5).count();
+        return IntStream.range(0, table.rows().size())
+                .mapToObj(i -> table.cell(i, column).strip())
+                .distinct()
+                .limit(5)
+                .count();
     }
 }

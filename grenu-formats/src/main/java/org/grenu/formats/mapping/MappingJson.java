@@ -26,8 +26,11 @@ public final class MappingJson {
         ObjectNode root = JSON.createObjectNode().put("format", FORMAT).put("version", 1).put("name", mapping.name());
         ObjectNode shape = root.putObject("table");
         if (mapping.shape() instanceof TableShape.Lines lines) {
-            shape.put("kind", "lines").put("delimiter", String.valueOf(lines.delimiter())).put("decimal_mark", String.valueOf(lines.decimalMark()))
-                    .put("heading_line", lines.headingLine()).put("first_line", lines.firstLine());
+            shape.put("kind", "lines")
+                    .put("delimiter", String.valueOf(lines.delimiter()))
+                    .put("decimal_mark", String.valueOf(lines.decimalMark()))
+                    .put("heading_line", lines.headingLine())
+                    .put("first_line", lines.firstLine());
         } else if (mapping.shape() instanceof TableShape.Json json) {
             shape.put("kind", "json").put("path", json.path());
         }
@@ -68,24 +71,31 @@ public final class MappingJson {
         try {
             root = JSON.readTree(text);
         } catch (JsonProcessingException broken) {
-            throw new ImportFailure(file, Math.max(0, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr()),
-                    "The mapping is not JSON: " + broken.getOriginalMessage().strip() + ".", "Save it again from the mapping window.");
+            throw new ImportFailure(file,
+                    Math.max(0, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr()),
+                    "The mapping is not JSON: " + broken.getOriginalMessage().strip() + ".",
+                    "Save it again from the mapping window.");
         }
         if (root == null || !FORMAT.equals(root.path("format").asText()) || root.path("version").asInt() != 1) {
-            throw new ImportFailure(file, 0, "This is not a mapping of version 1.", "Choose a file that the mapping window has saved.");
+            throw new ImportFailure(file, 0, "This is not a mapping of version 1.",
+                    "Choose a file that the mapping window has saved.");
         }
         try {
             List<ColumnRule> rules = new ArrayList<>();
             for (JsonNode column : root.path("columns")) {
                 rules.add(rule(column));
             }
-            OptionalDouble rate = root.path("samples_per_second").isNumber() ? OptionalDouble.of(root.path("samples_per_second").doubleValue())
+            OptionalDouble rate = root.path("samples_per_second").isNumber()
+                    ? OptionalDouble.of(root.path("samples_per_second").doubleValue())
                     : OptionalDouble.empty();
             ShotSplit.Kind kind = ShotSplit.Kind.find(root.at("/shots/by").asText("none"))
-                    .orElseThrow(() -> new IllegalArgumentException("“shots.by” is “" + root.at("/shots/by").asText() + "”: none, id, gap or reset."));
-            return new TableMapping(root.path("name").asText(), shape(root.path("table")), rules, rate, new ShotSplit(kind, root.at("/shots/seconds").asDouble(0)));
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            "“shots.by” is “" + root.at("/shots/by").asText() + "”: none, id, gap or reset."));
+            return new TableMapping(root.path("name").asText(), shape(root.path("table")), rules, rate,
+                    new ShotSplit(kind, root.at("/shots/seconds").asDouble(0)));
         } catch (IllegalArgumentException refused) {
-            throw new ImportFailure(file, 0, refused.getMessage(), "Correct the mapping, or save it again from the mapping window.");
+            throw new ImportFailure(file, 0, refused.getMessage(),
+                    "Correct the mapping, or save it again from the mapping window.");
         }
     }
 
@@ -98,22 +108,26 @@ public final class MappingJson {
         if (delimiter.length() != 1 || mark.length() != 1) {
             throw new IllegalArgumentException("“delimiter” and “decimal_mark” are one character each.");
         }
-        return new TableShape.Lines(delimiter.charAt(0), mark.charAt(0), shape.path("heading_line").asInt(1), shape.path("first_line").asInt(2));
+        return new TableShape.Lines(delimiter.charAt(0), mark.charAt(0), shape.path("heading_line").asInt(1),
+                shape.path("first_line").asInt(2));
     }
 
     private static ColumnRule rule(JsonNode column) {
         String name = column.path("column").asText();
         ColumnRole role = ColumnRole.find(column.path("is").asText())
-                .orElseThrow(() -> new IllegalArgumentException("Column “" + name + "” is “" + column.path("is").asText() + "”, which is not known."));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "Column “" + name + "” is “" + column.path("is").asText() + "”, which is not known."));
         Optional<Unit> unit = role.quantity().flatMap(quantity -> {
             String symbol = column.path("unit").asText("");
             Optional<Unit> found = Unit.find(symbol, quantity);
             if (found.isEmpty() && !symbol.isEmpty()) {
-                throw new IllegalArgumentException("Column “" + name + "” is in “" + symbol + "”, a unit that is not known for it.");
+                throw new IllegalArgumentException(
+                        "Column “" + name + "” is in “" + symbol + "”, a unit that is not known for it.");
             }
             return found;
         });
-        return new ColumnRule(name, role, unit, column.path("negated").asBoolean(false), column.path("scale").asDouble(1),
+        return new ColumnRule(name, role, unit, column.path("negated").asBoolean(false),
+                column.path("scale").asDouble(1),
                 column.path("offset").asDouble(0));
     }
 }

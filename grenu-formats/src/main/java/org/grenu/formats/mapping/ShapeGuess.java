@@ -14,12 +14,21 @@ final class ShapeGuess {
     private ShapeGuess() {
     }
 
-    /** {@return a rule for the column, not read when nothing speaks for anything}; the reason is put among the others */
+    /**
+     * {@return a rule for the column, not read when nothing speaks for anything}; the reason is put among the
+     * others
+     */
     static ColumnRule of(String column, double[] numbers, Map<String, String> reasons) {
-        Optional<Unit> named = Arrays.stream(column.split("[^\\p{L}°/]+")).map(Unit::find).flatMap(Optional::stream)
-                .filter(unit -> unit.quantity() != Quantity.TIME && unit != Unit.GRAM).findFirst();
+        Optional<Unit> named = Arrays.stream(column.split("[^\\p{L}°/]+"))
+                .map(Unit::find)
+                .flatMap(Optional::stream)
+                .filter(unit -> unit.quantity() != Quantity.TIME && unit != Unit.GRAM)
+                .findFirst();
         if (named.isPresent()) {
-            Optional<Channel> channel = Channel.ofLogs().stream().filter(c -> c.quantity() == named.get().quantity()).findFirst();
+            Optional<Channel> channel = Channel.ofLogs()
+                    .stream()
+                    .filter(c -> c.quantity() == named.get().quantity())
+                    .findFirst();
             if (channel.isPresent()) {
                 reasons.put(column, "its heading names " + named.get().symbol());
                 return ColumnRule.of(column, new ColumnRole.OfChannel(channel.get()), named);
@@ -48,21 +57,29 @@ final class ShapeGuess {
             }
         }
         if (middle > 75 && middle < 105 && high < 130) {
-            return said(column, Channel.TEMPERATURE, Unit.CELSIUS, false, "its numbers lie about " + Math.round(middle) + ", as a brewing temperature does", reasons);
+            return said(column, Channel.TEMPERATURE, Unit.CELSIUS, false,
+                    "its numbers lie about " + Math.round(middle) + ", as a brewing temperature does", reasons);
         }
         boolean rises = up > 8 * down && high > 10 && high < 500;
         boolean falls = down > 8 * up && low < -10 && low > -500;
         if (rises || falls) {
-            return said(column, Channel.CUP_MASS, Unit.GRAM, falls, String.format(Locale.ROOT, "its numbers %s to %.0f, as a filling cup does",
-                    falls ? "fall" : "rise", falls ? low : high).replace('-', '\u2212'), reasons);
+            return said(
+                    column, Channel.CUP_MASS, Unit.GRAM, falls, String
+                            .format(Locale.ROOT, "its numbers %s to %.0f, as a filling cup does",
+                                    falls ? "fall" : "rise", falls ? low : high)
+                            .replace('-', '\u2212'),
+                    reasons);
         }
         if (high > 4 && high < 16 && low > -1 && low < 1) {
-            return said(column, Channel.PRESSURE, Unit.BAR, false, String.format(Locale.ROOT, "its numbers go up to %.0f and back, as a pressure in bar does", high), reasons);
+            return said(column, Channel.PRESSURE, Unit.BAR, false,
+                    String.format(Locale.ROOT, "its numbers go up to %.0f and back, as a pressure in bar does", high),
+                    reasons);
         }
         return ColumnRule.of(column, new ColumnRole.NotRead(), Optional.empty());
     }
 
-    private static ColumnRule said(String column, Channel channel, Unit unit, boolean negated, String why, Map<String, String> reasons) {
+    private static ColumnRule said(String column, Channel channel, Unit unit, boolean negated, String why,
+            Map<String, String> reasons) {
         reasons.put(column, why);
         return new ColumnRule(column, new ColumnRole.OfChannel(channel), Optional.of(unit), negated, 1, 0);
     }

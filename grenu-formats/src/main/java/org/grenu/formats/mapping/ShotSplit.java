@@ -15,7 +15,8 @@ public record ShotSplit(Kind kind, double seconds) {
 
     /** Ways to tell shots apart. */
     public enum Kind {
-        NONE("none", "one shot"), ID("id", "shot number column"), GAP("gap", "a pause longer than"), RESET("reset", "time starts again");
+        NONE("none", "one shot"), ID("id", "shot number column"), GAP("gap", "a pause longer than"),
+        RESET("reset", "time starts again");
 
         private final String key;
         private final String title;

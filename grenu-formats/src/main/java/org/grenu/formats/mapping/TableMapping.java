@@ -14,7 +14,8 @@ import java.util.OptionalDouble;
  * @param rate    samples per second, where there is no time column
  * @param split   where shots begin
  */
-public record TableMapping(String name, TableShape shape, List<ColumnRule> columns, OptionalDouble rate, ShotSplit split) {
+public record TableMapping(String name, TableShape shape, List<ColumnRule> columns, OptionalDouble rate,
+        ShotSplit split) {
 
     public TableMapping {
         columns = List.copyOf(columns);
@@ -28,7 +29,8 @@ public record TableMapping(String name, TableShape shape, List<ColumnRule> colum
     /** {@return whether a table with those headings can be read by it: every column that it reads is there} */
     public boolean fits(List<String> headings) {
         List<ColumnRule> read = columns.stream().filter(rule -> !(rule.role() instanceof ColumnRole.NotRead)).toList();
-        return !read.isEmpty() && read.stream().allMatch(rule -> headings.stream().anyMatch(rule.column()::equalsIgnoreCase));
+        return !read.isEmpty()
+                && read.stream().allMatch(rule -> headings.stream().anyMatch(rule.column()::equalsIgnoreCase));
     }
 
     /** {@return this mapping with another rule for that column} */

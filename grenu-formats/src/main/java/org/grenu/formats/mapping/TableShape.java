@@ -21,7 +21,8 @@ public sealed interface TableShape {
                 throw new IllegalArgumentException("The rows must begin after the heading.");
             }
             if (decimalMark != '.' && decimalMark != ',' || delimiter == decimalMark) {
-                throw new IllegalArgumentException("The decimal mark is a point or a comma, and not what separates the cells.");
+                throw new IllegalArgumentException(
+                        "The decimal mark is a point or a comma, and not what separates the cells.");
             }
         }
     }
@@ -29,7 +30,8 @@ public sealed interface TableShape {
     /**
      * JSON: an array of records, or an object of arrays.
      *
-     * @param path keys separated by points, {@code [2]} for an element, {@code [*]} for every element as a shot of its own;
+     * @param path keys separated by points, {@code [2]} for an element, {@code [*]} for every element as a shot of
+     *             its own;
      *             empty for the root
      */
     record Json(String path) implements TableShape {

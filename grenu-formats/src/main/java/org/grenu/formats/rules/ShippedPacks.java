@@ -17,7 +17,8 @@ import org.grenu.core.study.ShotSheet;
 /** The packs that come with the program. Where practitioners disagree, each position is a pack of its own. */
 public final class ShippedPacks {
 
-    private static final List<RulePack> ALL = text("index.txt").lines().map(id -> RulePack.parse(text(id + ".rules"))).toList();
+    private static final List<
+            RulePack> ALL = text("index.txt").lines().map(id -> RulePack.parse(text(id + ".rules"))).toList();
     private static final List<RulePack> CHOSEN = ALL.stream().filter(RulePack::chosen).toList();
 
     private ShippedPacks() {

@@ -52,15 +52,23 @@ class DataPackageTest {
         }
     }
 
-    /** Two demo shots and one with all that is awkward: a gap, a channel that never spoke, words that look like other things. */
+    /**
+     * Two demo shots and one with all that is awkward: a gap, a channel that never spoke, words that look like
+     * other things.
+     */
     private static List<ArchivedShot> shots() {
-        ShotSheet awkward = ShotSheet.EMPTY.with(SheetField.NOTE, "=1+1, \"quoted\"\nsecond line; ü").with(SheetField.READINGS, "9.4@0/24.1/?/filtered; 9.45")
-                .with(SheetField.DOSE, 1.0 / 3 + 17).with(SheetField.PROFILE_STEPS, "main: pressure 9 over 3 s ±0.6").withExtra("beans frozen", "3 h, {dry}");
-        ShotLog log = new ShotLog(Samples.of(0, 0.1, 0.30000000000000004), Map.of(Channel.PRESSURE, Samples.of(0, Double.NaN, 1e-17),
-                Channel.TEMPERATURE, Samples.of(Double.NaN, Double.NaN, Double.NaN)));
+        ShotSheet awkward = ShotSheet.EMPTY.with(SheetField.NOTE, "=1+1, \"quoted\"\nsecond line; ü")
+                .with(SheetField.READINGS, "9.4@0/24.1/?/filtered; 9.45")
+                .with(SheetField.DOSE, 1.0 / 3 + 17)
+                .with(SheetField.PROFILE_STEPS, "main: pressure 9 over 3 s ±0.6")
+                .withExtra("beans frozen", "3 h, {dry}");
+        ShotLog log = new ShotLog(Samples.of(0, 0.1, 0.30000000000000004),
+                Map.of(Channel.PRESSURE, Samples.of(0, Double.NaN, 1e-17),
+                        Channel.TEMPERATURE, Samples.of(Double.NaN, Double.NaN, Double.NaN)));
         List<ArchivedShot> shots = new ArrayList<>();
         shots.add(new ArchivedShot(2, DemoStudy.shots().get(0).shot(), "a.csv", new byte[] {0, -1, 13}, List.of()));
-        shots.add(new ArchivedShot(7, new Shot(awkward, log), "ünder.csv", new byte[0], List.of(new ArchivedShot.ArchivedFile("../puck.jpg", new byte[] {9}))));
+        shots.add(new ArchivedShot(7, new Shot(awkward, log), "ünder.csv", new byte[0],
+                List.of(new ArchivedShot.ArchivedFile("../puck.jpg", new byte[] {9}))));
         return shots;
     }
 
@@ -142,8 +150,14 @@ class DataPackageTest {
         DemoShelf.items().forEach(item -> assertThat(taken.shelf).anySatisfy(read -> {
             assertThat(read.name()).isEqualTo(item.name());
             assertThat(read.kind()).isEqualTo(item.kind());
-            assertThat(read.versions()).extracting(version -> List.of(version.number(), version.since(), version.changed(), version.entries()))
-                    .isEqualTo(item.versions().stream().map(version -> List.<Object>of(version.number(), version.since(), version.changed(), version.entries())).toList());
+            assertThat(read.versions())
+                    .extracting(
+                            version -> List.of(version.number(), version.since(), version.changed(), version.entries()))
+                    .isEqualTo(item.versions()
+                            .stream()
+                            .map(version -> List.<Object>of(version.number(), version.since(), version.changed(),
+                                    version.entries()))
+                            .toList());
         }));
     }
 
@@ -154,13 +168,17 @@ class DataPackageTest {
             assertThat(root.path("profile").asText()).isEqualTo("tabular-data-package");
             for (JsonNode resource : root.path("resources")) {
                 assertThat(zip.getEntry(resource.path("path").asText())).as(resource.path("name").asText()).isNotNull();
-                String heading = new String(zip.getInputStream(zip.getEntry(resource.path("path").asText())).readAllBytes(), StandardCharsets.UTF_8).lines().findFirst().orElseThrow();
+                String heading = new String(
+                        zip.getInputStream(zip.getEntry(resource.path("path").asText())).readAllBytes(),
+                        StandardCharsets.UTF_8).lines().findFirst().orElseThrow();
                 List<String> names = new ArrayList<>();
                 resource.path("schema").path("fields").forEach(field -> names.add(field.path("name").asText()));
                 assertThat(String.join(",", names)).isEqualTo(heading);
             }
-            assertThat(root.at("/resources").toString()).contains("\"name\":\"dose_g\",\"type\":\"number\",\"title\":\"Dose\",\"description\":\"unit: g\"")
-                    .contains("\"name\":\"pressure\",\"type\":\"number\",\"title\":\"Pressure\",\"description\":\"unit: bar\"");
+            assertThat(root.at("/resources").toString())
+                    .contains("\"name\":\"dose_g\",\"type\":\"number\",\"title\":\"Dose\",\"description\":\"unit: g\"")
+                    .contains(
+                            "\"name\":\"pressure\",\"type\":\"number\",\"title\":\"Pressure\",\"description\":\"unit: bar\"");
         }
     }
 
@@ -177,7 +195,8 @@ class DataPackageTest {
         /** The package with some entries written otherwise; null leaves one out. */
         private Path with(Map<String, byte[]> others) throws IOException {
             Path altered = folder.resolve("altered.zip");
-            try (ZipFile zip = new ZipFile(file.toFile()); ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(altered))) {
+            try (ZipFile zip = new ZipFile(file.toFile());
+                    ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(altered))) {
                 Map<String, byte[]> entries = new LinkedHashMap<>();
                 for (ZipEntry entry : zip.stream().toList()) {
                     entries.put(entry.getName(), zip.getInputStream(entry).readAllBytes());
@@ -195,12 +214,14 @@ class DataPackageTest {
 
         private void refuses(Map<String, byte[]> others, String words) throws IOException {
             Path altered = with(others);
-            assertThatThrownBy(() -> DataPackageReader.read(altered, new Taken())).isInstanceOf(ImportFailure.class).hasMessageContaining(words);
+            assertThatThrownBy(() -> DataPackageReader.read(altered, new Taken())).isInstanceOf(ImportFailure.class)
+                    .hasMessageContaining(words);
         }
 
         private byte[] text(String entry, String from, String to) throws IOException {
             try (ZipFile zip = new ZipFile(file.toFile())) {
-                String text = new String(zip.getInputStream(zip.getEntry(entry)).readAllBytes(), StandardCharsets.UTF_8);
+                String text = new String(zip.getInputStream(zip.getEntry(entry)).readAllBytes(),
+                        StandardCharsets.UTF_8);
                 assertThat(text).contains(from);
                 return text.replace(from, to).getBytes(StandardCharsets.UTF_8);
             }
@@ -208,7 +229,8 @@ class DataPackageTest {
 
         @Test
         void namesThatLeadOut() throws IOException {
-            for (String path : new String[] {"../evil.sh", "/etc/passwd", "data/../../evil", "C:\\evil", "a\\..\\b", "./x"}) {
+            for (String path : new String[] {"../evil.sh", "/etc/passwd", "data/../../evil", "C:\\evil", "a\\..\\b",
+                    "./x"}) {
                 refuses(Map.of(path, new byte[] {1}), "that leads out of it");
             }
         }
@@ -224,26 +246,37 @@ class DataPackageTest {
         @Test
         void whatIsNoPackage() throws IOException {
             Path text = Files.writeString(folder.resolve("notes.zip"), "PK, said the crow");
-            assertThatThrownBy(() -> DataPackageReader.read(text, new Taken())).isInstanceOf(ImportFailure.class).hasMessageStartingWith("notes.zip: This is not a zip file");
+            assertThatThrownBy(() -> DataPackageReader.read(text, new Taken())).isInstanceOf(ImportFailure.class)
+                    .hasMessageStartingWith("notes.zip: This is not a zip file");
             Map<String, byte[]> none = new LinkedHashMap<>();
             none.put("datapackage.json", null);
             refuses(none, "no datapackage.json");
             refuses(Map.of("datapackage.json", "{".getBytes(StandardCharsets.UTF_8)), "is not JSON");
-            refuses(Map.of("datapackage.json", "{\"profile\":\"x\"}".getBytes(StandardCharsets.UTF_8)), "not a library that Grenu wrote");
-            refuses(Map.of("datapackage.json", text("datapackage.json", "\"version\" : 1", "\"version\" : 2")), "newer Grenu");
+            refuses(Map.of("datapackage.json", "{\"profile\":\"x\"}".getBytes(StandardCharsets.UTF_8)),
+                    "not a library that Grenu wrote");
+            refuses(Map.of("datapackage.json", text("datapackage.json", "\"version\" : 1", "\"version\" : 2")),
+                    "newer Grenu");
         }
 
         /** A mistake is named with its table and line. */
         @Test
         void impossibleEntries() throws IOException {
-            refuses(Map.of("data/shots.csv", text("data/shots.csv", ",18,18,40,", ",18,9000,40,")), "data/shots.csv, line");
+            refuses(Map.of("data/shots.csv", text("data/shots.csv", ",18,18,40,", ",18,9000,40,")),
+                    "data/shots.csv, line");
             String curves = new String(text("data/curves.csv", "shot,time_s", "shot,time_s"), StandardCharsets.UTF_8);
-            String stray = "9,0.1" + ",".repeat((int) curves.lines().findFirst().orElseThrow().chars().filter(c -> c == ',').count() - 1) + "\n";
+            String stray = "9,0.1"
+                    + ",".repeat(
+                            (int) curves.lines().findFirst().orElseThrow().chars().filter(c -> c == ',').count() - 1)
+                    + "\n";
             refuses(Map.of("data/curves.csv", (curves + stray).getBytes(StandardCharsets.UTF_8)), "There is no shot 9");
-            refuses(Map.of("data/curves.csv", text("data/curves.csv", "\n7,0.1,", "\n7,NaN,")), "which is no measurement");
-            String noChannel = new String(text("data/shots.csv", "cup_mass", "cup_mass"), StandardCharsets.UTF_8).replaceAll(",[a-z_ ]*cup_mass[a-z_ ]*,", ",luck,");
-            refuses(Map.of("data/shots.csv", noChannel.getBytes(StandardCharsets.UTF_8)), "names no channel that is known");
-            refuses(Map.of("data/coffees.csv", text("data/coffees.csv", "light-medium,78", "light-medium,much")), "is not a number");
+            refuses(Map.of("data/curves.csv", text("data/curves.csv", "\n7,0.1,", "\n7,NaN,")),
+                    "which is no measurement");
+            String noChannel = new String(text("data/shots.csv", "cup_mass", "cup_mass"), StandardCharsets.UTF_8)
+                    .replaceAll(",[a-z_ ]*cup_mass[a-z_ ]*,", ",luck,");
+            refuses(Map.of("data/shots.csv", noChannel.getBytes(StandardCharsets.UTF_8)),
+                    "names no channel that is known");
+            refuses(Map.of("data/coffees.csv", text("data/coffees.csv", "light-medium,78", "light-medium,much")),
+                    "is not a number");
             Map<String, byte[]> noCurve = Map.of("data/curves.csv", "shot,time_s\n".getBytes(StandardCharsets.UTF_8));
             refuses(noCurve, "There is no curve of shot 2, 7");
             Map<String, byte[]> noRaw = new LinkedHashMap<>();

@@ -36,12 +36,18 @@ import org.junit.jupiter.api.io.TempDir;
 
 class SpreadsheetsTest {
 
-    private static final ShotSheet SHEET = DemoStudy.shots().get(0).shot().sheet().with(SheetField.NOTE, "=HYPERLINK(\"http://evil\")").with(SheetField.OPERATOR, "@SUM(A1)")
+    private static final ShotSheet SHEET = DemoStudy.shots()
+            .get(0)
+            .shot()
+            .sheet()
+            .with(SheetField.NOTE, "=HYPERLINK(\"http://evil\")")
+            .with(SheetField.OPERATOR, "@SUM(A1)")
             .withExtra("body", "+1");
 
     private static byte[] workbook() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        LibraryWorkbook.write(List.of(new LibraryWorkbook.Row(5, SHEET, Masses.of(SHEET, Optional.empty()))), DemoShelf.items(), out);
+        LibraryWorkbook.write(List.of(new LibraryWorkbook.Row(5, SHEET, Masses.of(SHEET, Optional.empty()))),
+                DemoShelf.items(), out);
         return out.toByteArray();
     }
 
@@ -55,8 +61,10 @@ class SpreadsheetsTest {
             assertThat(shot.getCellAsNumber(heading.indexOf("Dose [g]")).orElseThrow().doubleValue()).isEqualTo(18);
             assertThat(shot.getCellText(heading.indexOf("Note"))).isEqualTo("=HYPERLINK(\"http://evil\")");
             assertThat(shot.getCellText(heading.indexOf("body"))).isEqualTo("+1");
-            assertThat(shot.getCellAsNumber(heading.indexOf("EY as dosed [%]")).orElseThrow().doubleValue()).isBetween(18.0, 24.0);
-            assertThat(book.getSheets().map(sheet -> sheet.getName())).contains("Shots", "Readings", "Coffees", "Machines");
+            assertThat(shot.getCellAsNumber(heading.indexOf("EY as dosed [%]")).orElseThrow().doubleValue())
+                    .isBetween(18.0, 24.0);
+            assertThat(book.getSheets().map(sheet -> sheet.getName())).contains("Shots", "Readings", "Coffees",
+                    "Machines");
         }
     }
 
@@ -65,7 +73,9 @@ class SpreadsheetsTest {
         try (ZipFile zip = new ZipFile(Files.write(folder.resolve("w.xlsx"), workbook()).toFile())) {
             assertThat(zip.size()).isGreaterThan(5);
             for (ZipEntry entry : zip.stream().toList()) {
-                assertThat(new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8)).as(entry.getName()).doesNotContain("<f>", "<f ");
+                assertThat(new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8))
+                        .as(entry.getName())
+                        .doesNotContain("<f>", "<f ");
             }
         }
     }
@@ -104,7 +114,8 @@ class SpreadsheetsTest {
                 zip.putNextEntry(new ZipEntry("readme.txt"));
                 zip.write('x');
             }
-            assertThatThrownBy(() -> ShotReader.read("notes.zip", out.toByteArray())).isInstanceOf(ImportFailure.class).hasMessageContaining("not a spreadsheet");
+            assertThatThrownBy(() -> ShotReader.read("notes.zip", out.toByteArray())).isInstanceOf(ImportFailure.class)
+                    .hasMessageContaining("not a spreadsheet");
             ByteArrayOutputStream bomb = new ByteArrayOutputStream();
             try (ZipOutputStream zip = new ZipOutputStream(bomb)) {
                 zip.putNextEntry(new ZipEntry("xl/worksheets/sheet1.xml"));
@@ -113,15 +124,18 @@ class SpreadsheetsTest {
                     zip.write(zeros);
                 }
             }
-            assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", bomb.toByteArray())).isInstanceOf(ImportFailure.class).hasMessageContaining("unpacks to more");
+            assertThatThrownBy(() -> ShotReader.read("bomb.xlsx", bomb.toByteArray())).isInstanceOf(ImportFailure.class)
+                    .hasMessageContaining("unpacks to more");
         }
     }
 
     @Nested
     class Joining {
 
-        private final List<Candidate> shots = List.of(new Candidate(11, 1, ShotSheet.EMPTY.with(SheetField.NAME, "heron-01").with(SheetField.TASTE, "sour")),
-                new Candidate(12, 2, ShotSheet.EMPTY), new Candidate(13, 3, ShotSheet.EMPTY.with(SheetField.PULLED_AT, "2026-05-13T09:22")));
+        private final List<Candidate> shots = List.of(
+                new Candidate(11, 1, ShotSheet.EMPTY.with(SheetField.NAME, "heron-01").with(SheetField.TASTE, "sour")),
+                new Candidate(12, 2, ShotSheet.EMPTY),
+                new Candidate(13, 3, ShotSheet.EMPTY.with(SheetField.PULLED_AT, "2026-05-13T09:22")));
 
         private JoinedTable.Plan plan(String text, int key) throws ImportFailure {
             return JoinedTable.read("scores.csv", text.getBytes(StandardCharsets.UTF_8)).plan(key, shots);
@@ -129,32 +143,41 @@ class SpreadsheetsTest {
 
         @Test
         void columnsBecomeFieldsAndOwnEntries() throws ImportFailure {
-            JoinedTable table = JoinedTable.read("scores.csv", "Body (1-9);Shot;Taste;Dose [g]\n6;1;sweet;18,2\n;2.0;;\n7;9;bitter;18\n".getBytes(StandardCharsets.UTF_8));
+            JoinedTable table = JoinedTable.read("scores.csv",
+                    "Body (1-9);Shot;Taste;Dose [g]\n6;1;sweet;18,2\n;2.0;;\n7;9;bitter;18\n"
+                            .getBytes(StandardCharsets.UTF_8));
             assertThat(table.guessedKey()).isEqualTo(1);
             JoinedTable.Plan plan = table.plan(1, shots);
             assertThat(plan.matched()).isEqualTo(2);
             assertThat(plan.unmatched()).containsExactly("9");
             assertThat(plan.replaced()).isEqualTo(1);
-            assertThat(plan.edits()).extracting(JoinedTable.Joined::shot, joined -> joined.edit().key(), joined -> joined.edit().before(), joined -> joined.edit().after())
+            assertThat(plan.edits())
+                    .extracting(JoinedTable.Joined::shot, joined -> joined.edit().key(),
+                            joined -> joined.edit().before(), joined -> joined.edit().after())
                     .containsExactly(tuple(11L, "Body 1-9", "", "6"), tuple(11L, "taste", "sour", "sweet"),
                             tuple(11L, "dose_g", "", "18.2"));
         }
 
         @Test
         void namesAndTimesFindTheirShotToo() throws ImportFailure {
-            assertThat(plan("which,x\nHERON-01,1\n2026-05-13T09:22,2\n", 0).edits()).extracting(JoinedTable.Joined::shot).containsExactly(11L, 13L);
+            assertThat(plan("which,x\nHERON-01,1\n2026-05-13T09:22,2\n", 0).edits())
+                    .extracting(JoinedTable.Joined::shot)
+                    .containsExactly(11L, 13L);
         }
 
         @Test
         void impossibleCellsAreNamedAndLeftOut() throws ImportFailure {
             JoinedTable.Plan plan = plan("shot,dose_g,note\n1,heavy,fine\n\n2,18,ok\n", 0);
-            assertThat(plan.refused()).singleElement().asString().startsWith("line 2, dose_g: “heavy” is not a number.");
+            assertThat(plan.refused()).singleElement()
+                    .asString()
+                    .startsWith("line 2, dose_g: “heavy” is not a number.");
             assertThat(plan.edits()).hasSize(3);
         }
 
         @Test
         void whatIsNoTableIsRefused() {
-            assertThatThrownBy(() -> plan("just words\n", 0)).isInstanceOf(ImportFailure.class).hasMessageContaining("no table with a heading");
+            assertThatThrownBy(() -> plan("just words\n", 0)).isInstanceOf(ImportFailure.class)
+                    .hasMessageContaining("no table with a heading");
         }
     }
 
@@ -162,8 +185,10 @@ class SpreadsheetsTest {
     void theDemosShelfReadsBack() throws ImportFailure {
         String text = ShelfJson.write(DemoShelf.items());
         assertThat(ShelfJson.write(ShelfJson.read("shelf.json", text))).isEqualTo(text);
-        assertThatThrownBy(() -> ShelfJson.read("shelf.json", text.replace("\"moisture_pct\"", "\"wetness\""))).isInstanceOf(ImportFailure.class)
+        assertThatThrownBy(() -> ShelfJson.read("shelf.json", text.replace("\"moisture_pct\"", "\"wetness\"")))
+                .isInstanceOf(ImportFailure.class)
                 .hasMessageContaining("There is no entry “wetness” of a coffee");
-        assertThatThrownBy(() -> ShelfJson.read("shelf.json", "{\n\"format\": ")).hasMessageStartingWith("shelf.json, line 2");
+        assertThatThrownBy(() -> ShelfJson.read("shelf.json", "{\n\"format\": "))
+                .hasMessageStartingWith("shelf.json, line 2");
     }
 }

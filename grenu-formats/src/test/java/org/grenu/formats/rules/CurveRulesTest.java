@@ -20,7 +20,8 @@ import org.junit.jupiter.api.Test;
 /** Each rule on either side of its limit. */
 class CurveRulesTest {
 
-    private static List<Finding> findings(ShotSheet sheet, double seconds, DoubleUnaryOperator pressure, DoubleUnaryOperator mass) {
+    private static List<Finding> findings(ShotSheet sheet, double seconds, DoubleUnaryOperator pressure,
+            DoubleUnaryOperator mass) {
         int n = (int) (seconds * 10);
         double[][] columns = new double[3][n];
         for (int i = 0; i < n; i++) {
@@ -87,7 +88,8 @@ class CurveRulesTest {
     @Test
     void aWeighedMassThatDisagreesWithTheCurveIsNoticed() {
         ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.BEVERAGE, "41.2");
-        assertThat(findings(sheet, 35, nineUntil(28), pour(6, 1.8, 28.5))).extracting(Finding::rule).containsExactly("beverage_disagrees");
+        assertThat(findings(sheet, 35, nineUntil(28), pour(6, 1.8, 28.5))).extracting(Finding::rule)
+                .containsExactly("beverage_disagrees");
         ShotSheet close = ShotSheet.EMPTY.with(SheetField.BEVERAGE, "40.8");
         assertThat(findings(close, 35, nineUntil(28), pour(6, 1.8, 28.5))).isEmpty();
     }
@@ -102,7 +104,9 @@ class CurveRulesTest {
     }
 
     private static List<String> yieldRules(String strength) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "40.8").with(SheetField.READINGS, strength);
+        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+                .with(SheetField.BEVERAGE, "40.8")
+                .with(SheetField.READINGS, strength);
         return findings(sheet, 35, nineUntil(28), pour(6, 1.8, 28.5)).stream().map(Finding::rule).toList();
     }
 

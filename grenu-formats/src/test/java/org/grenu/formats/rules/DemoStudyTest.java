@@ -32,8 +32,10 @@ class DemoStudyTest {
         assertThat(levels(SheetFactor.TEMPERATURE)).hasSize(2);
         assertThat(levels(SheetFactor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
         assertThat(SHOTS).filteredOn(shot -> shot.name().startsWith("siskin"))
-                .extracting(shot -> shot.shot().sheet().ageDays().orElseThrow()).containsOnly(6.0, 13.0, 20.0, 34.0);
-        assertThat(SHOTS.stream().flatMap(shot -> shot.truth().flaws().stream())).as("every kind of flaw").contains(LogFlaw.values());
+                .extracting(shot -> shot.shot().sheet().ageDays().orElseThrow())
+                .containsOnly(6.0, 13.0, 20.0, 34.0);
+        assertThat(SHOTS.stream().flatMap(shot -> shot.truth().flaws().stream())).as("every kind of flaw")
+                .contains(LogFlaw.values());
     }
 
     private static Set<String> levels(Factor factor) {
@@ -47,10 +49,15 @@ class DemoStudyTest {
         for (DemoShot shot : SHOTS) {
             ShotMeasures found = ShotMeasures.of(shot.shot());
             boolean open = shot.truth().flaws().contains(LogFlaw.SCALE_TIMED_OUT);
-            assertThat(found.curve().beverage()).as(shot.name()).matches(mass -> open ? mass.isEmpty()
-                    : Math.abs(mass.orElseThrow().value() - shot.truth().beverageGrams()) < 0.2);
-            assertThat(found.curve().times().pumpOff().orElseThrow().seconds()).as(shot.name()).isCloseTo(shot.truth().pumpOffSeconds(), within(0.4));
-            found.masses().strength().ifPresent(c -> assertThat(c.value()).isCloseTo(shot.truth().strengthPercent(), within(c.expanded() + 0.02)));
+            assertThat(found.curve().beverage()).as(shot.name())
+                    .matches(mass -> open ? mass.isEmpty()
+                            : Math.abs(mass.orElseThrow().value() - shot.truth().beverageGrams()) < 0.2);
+            assertThat(found.curve().times().pumpOff().orElseThrow().seconds()).as(shot.name())
+                    .isCloseTo(shot.truth().pumpOffSeconds(), within(0.4));
+            found.masses()
+                    .strength()
+                    .ifPresent(c -> assertThat(c.value()).isCloseTo(shot.truth().strengthPercent(),
+                            within(c.expanded() + 0.02)));
             if (!Double.isNaN(shot.truth().firstDripSeconds())) {
                 assertThat(found.curve().times().firstDrip().orElseThrow().seconds()).as(shot.name())
                         .isCloseTo(shot.truth().firstDripSeconds(), within(0.6));
@@ -63,7 +70,8 @@ class DemoStudyTest {
     void flawsAreFoundWhereTheyArePlantedAndNowhereElse() {
         for (DemoShot shot : SHOTS) {
             List<RepairKind> planted = shot.truth().flaws().stream().map(LogFlaw::repairedBy).toList();
-            assertThat(ShotMeasures.of(shot.shot()).curve().repaired().repairs()).as(shot.name()).extracting(Repair::kind)
+            assertThat(ShotMeasures.of(shot.shot()).curve().repaired().repairs()).as(shot.name())
+                    .extracting(Repair::kind)
                     .containsExactlyElementsOf(planted);
         }
         assertThat(saying("no_drip")).containsExactly("heron-06");
@@ -73,8 +81,12 @@ class DemoStudyTest {
     }
 
     private static List<String> saying(String rule) {
-        return SHOTS.stream().filter(shot -> ShippedPacks.findings(shot.shot().sheet(), ShotMeasures.of(shot.shot())).stream()
-                .anyMatch(finding -> finding.rule().equals(rule))).map(DemoShot::name).toList();
+        return SHOTS.stream()
+                .filter(shot -> ShippedPacks.findings(shot.shot().sheet(), ShotMeasures.of(shot.shot()))
+                        .stream()
+                        .anyMatch(finding -> finding.rule().equals(rule)))
+                .map(DemoShot::name)
+                .toList();
     }
 
     @Test
@@ -85,13 +97,17 @@ class DemoStudyTest {
         assertThat(rules(clean, sheet.with(SheetField.ZERO, "-0.08"))).contains("zero_check_large");
         assertThat(rules(clean, sheet.with(SheetField.ZERO, "0.05"))).doesNotContain("zero_check_large");
         assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.8"))).contains("few_readings");
-        assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.80 8.81 8.79 8.80 9.30"))).contains("reading_outlier");
+        assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.80 8.81 8.79 8.80 9.30")))
+                .contains("reading_outlier");
         assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.80 8.88 8.95 9.04"))).contains("reading_drift");
         assertThat(rules(clean, sheet.with(SheetField.BEVERAGE, "42"))).contains("beverage_disagrees");
         assertThat(rules(clean, sheet.with(SheetField.READINGS, "").with(SheetField.BEVERAGE_TARGET, ""))).isEmpty();
     }
 
     private static List<String> rules(DemoShot shot, ShotSheet sheet) {
-        return ShippedPacks.findings(sheet, ShotMeasures.of(shot.shot().with(sheet))).stream().map(Finding::rule).toList();
+        return ShippedPacks.findings(sheet, ShotMeasures.of(shot.shot().with(sheet)))
+                .stream()
+                .map(Finding::rule)
+                .toList();
     }
 }

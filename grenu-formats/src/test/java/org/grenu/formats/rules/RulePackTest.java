@@ -33,7 +33,8 @@ class RulePackTest {
     private static final Shot SHOT = DemoStudy.shots().get(0).shot();
 
     private static List<Finding> findings(ShotSheet sheet, ShotSheet before, RulePack... packs) {
-        return Diagnosis.of(new ShotContext(sheet, ShotMeasures.of(SHOT.with(sheet)), Optional.ofNullable(before)), List.of(packs));
+        return Diagnosis.of(new ShotContext(sheet, ShotMeasures.of(SHOT.with(sheet)), Optional.ofNullable(before)),
+                List.of(packs));
     }
 
     private static RulePack pack(String id) {
@@ -54,55 +55,72 @@ class RulePackTest {
     /** One line a rule: what is entered, and which finding must come; without it, it must not. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "common | dose_target_g=17.5 | dose_off", "common | beverage_target_g=36 | beverage_off", "common | beverage_target_g=36 | overshoot",
-        "common | basket_capacity_g=15 | basket_overfilled", "common | basket_capacity_g=22 | basket_underfilled",
-        "common | temperature_c=98;altitude_m=2000 | above_boiling", "common | temperature_c=86 | temperature_off",
-        "common | taste=sour and bitter | taste_both", "common | taste=sour;strength_readings_pct=9.9 | taste_sour_high",
-        "common | taste=bitter;strength_readings_pct=7.4 | taste_bitter_low",
-        "common | profile_steps=main: pressure 12 | pressure_not_reached",
-        "common | profile_steps=soak: pressure 9 until 60 g or 20 s; main: pressure 9 | steps_ran_out",
-        "time_20_25 | pump_off_s=40 | shot_late", "time_25_30 | pump_off_s=12 | shot_early", "time_fast | dose_g=18 | shot_late",
-        "sour_under | taste=Sour. | sour_under", "bitter_dose | taste=ashy finish | bitter_dose",
-        "rest_5_14 | roasted_on=2026-05-12 | too_fresh", "rest_5_14 | roasted_on=2026-04-01 | too_old",
-        "pressure_4_6 | dose_g=18 | pressure_above_school", "pressure_profiled | dose_g=18 | no_soak",
-        "temperature_perception | temperature_c=89 | cool_for_school", "temperature_extraction | temperature_c=96 | hot_for_school",
-        "dose_strict | dose_target_g=17.8 | dose_off_strict",
+            "common | dose_target_g=17.5 | dose_off", "common | beverage_target_g=36 | beverage_off",
+            "common | beverage_target_g=36 | overshoot",
+            "common | basket_capacity_g=15 | basket_overfilled", "common | basket_capacity_g=22 | basket_underfilled",
+            "common | temperature_c=98;altitude_m=2000 | above_boiling", "common | temperature_c=86 | temperature_off",
+            "common | taste=sour and bitter | taste_both",
+            "common | taste=sour;strength_readings_pct=9.9 | taste_sour_high",
+            "common | taste=bitter;strength_readings_pct=7.4 | taste_bitter_low",
+            "common | profile_steps=main: pressure 12 | pressure_not_reached",
+            "common | profile_steps=soak: pressure 9 until 60 g or 20 s; main: pressure 9 | steps_ran_out",
+            "time_20_25 | pump_off_s=40 | shot_late", "time_25_30 | pump_off_s=12 | shot_early",
+            "time_fast | dose_g=18 | shot_late",
+            "sour_under | taste=Sour. | sour_under", "bitter_dose | taste=ashy finish | bitter_dose",
+            "rest_5_14 | roasted_on=2026-05-12 | too_fresh", "rest_5_14 | roasted_on=2026-04-01 | too_old",
+            "pressure_4_6 | dose_g=18 | pressure_above_school", "pressure_profiled | dose_g=18 | no_soak",
+            "temperature_perception | temperature_c=89 | cool_for_school",
+            "temperature_extraction | temperature_c=96 | hot_for_school",
+            "dose_strict | dose_target_g=17.8 | dose_off_strict",
     })
     void speaksWhenItShouldAndNamesItsSchool(String pack, String entries, String rule) {
         ShotSheet sheet = SHOT.sheet();
         for (String entry : entries.split(";(?=[a-z_]+=)")) {
-            sheet = sheet.with(SheetField.find(entry.substring(0, entry.indexOf('='))).orElseThrow(), entry.substring(entry.indexOf('=') + 1));
+            sheet = sheet.with(SheetField.find(entry.substring(0, entry.indexOf('='))).orElseThrow(),
+                    entry.substring(entry.indexOf('=') + 1));
         }
-        assertThat(findings(sheet, null, pack(pack))).filteredOn(f -> f.rule().equals(rule)).singleElement().satisfies(finding -> {
-            assertThat(finding.school()).isEqualTo(pack(pack).school());
-            assertThat(finding.statement() + finding.evidence() + finding.toTry()).doesNotContain("{").doesNotContain("unknown");
-            assertThat(finding.confidence()).isBetween(0.5, 1.0);
-        });
+        assertThat(findings(sheet, null, pack(pack))).filteredOn(f -> f.rule().equals(rule))
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.school()).isEqualTo(pack(pack).school());
+                    assertThat(finding.statement() + finding.evidence() + finding.toTry()).doesNotContain("{")
+                            .doesNotContain("unknown");
+                    assertThat(finding.confidence()).isBetween(0.5, 1.0);
+                });
     }
 
     @Test
     void aCleanShotOnTargetIsLeftInPeaceByCommonPractice() {
-        assertThat(findings(SHOT.sheet().with(SheetField.BEVERAGE_TARGET, SHOT.sheet().entry(SheetField.BEVERAGE).orElseThrow()), null, pack("common")))
+        assertThat(findings(
+                SHOT.sheet().with(SheetField.BEVERAGE_TARGET, SHOT.sheet().entry(SheetField.BEVERAGE).orElseThrow()),
+                null, pack("common")))
                 .isEmpty();
     }
 
     @Test
     void aChangeOfGrindAsksForAPurge() {
         ShotSheet sheet = SHOT.sheet().with(SheetField.PURGE, "0");
-        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6), pack("common"))).extracting(Finding::rule).contains("no_purge");
+        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6), pack("common"))).extracting(Finding::rule)
+                .contains("no_purge");
         assertThat(findings(sheet, sheet, pack("common"))).extracting(Finding::rule).doesNotContain("no_purge");
-        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6).with(SheetField.GRINDER, "G-burr B"), pack("common")))
-                .extracting(Finding::rule).doesNotContain("no_purge");
+        assertThat(
+                findings(sheet, sheet.with(SheetField.GRIND, 2.6).with(SheetField.GRINDER, "G-burr B"), pack("common")))
+                .extracting(Finding::rule)
+                .doesNotContain("no_purge");
     }
 
-    /** P(value > limit) for a normal error: at one and two standard uncertainties 84.13 % and 97.72 % (normal tables). */
+    /**
+     * P(value > limit) for a normal error: at one and two standard uncertainties 84.13 % and 97.72 % (normal
+     * tables).
+     */
     @Test
     void confidenceFollowsFromTheNumbersUncertainty() {
         ShotSheet sheet = SHOT.sheet();
         double yield = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().value();
         double u = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().u();
         for (double[] at : new double[][] {{0, 0.5}, {1, 0.8413}, {2, 0.9772}}) {
-            RulePack pack = RulePack.parse("pack own\ntitle Own\nrule high\nseverity note\nwhen yield_pct > " + (yield - at[0] * u) + "\nsay It is {yield_pct} %.");
+            RulePack pack = RulePack.parse("pack own\ntitle Own\nrule high\nseverity note\nwhen yield_pct > "
+                    + (yield - at[0] * u) + "\nsay It is {yield_pct} %.");
             assertThat(findings(sheet, null, pack)).singleElement().satisfies(f -> {
                 assertThat(f.confidence()).isCloseTo(at[1], org.assertj.core.api.Assertions.within(2e-4));
                 assertThat(f.statement()).matches("It is \\d\\d\\.\\d %\\.");
@@ -126,13 +144,17 @@ class RulePackTest {
     void siblingsAreLookedAtBeforeARepeatIsAskedFor() {
         Masses masses = ShotMeasures.of(SHOT).masses();
         double yield = masses.brew().orElseThrow().asDosed().percent().value();
-        NextStep keep = NextStep.of(List.of(), masses, List.of(), Siblings.of(3, DoubleStream.of(yield - 0.1, yield, yield + 0.1)));
+        NextStep keep = NextStep.of(List.of(), masses, List.of(),
+                Siblings.of(3, DoubleStream.of(yield - 0.1, yield, yield + 0.1)));
         assertThat(keep.change()).isEqualTo("Keep this recipe");
         assertThat(keep.reason()).contains("4 shots of it agree: their extraction spreads by 0.10 points");
-        assertThat(NextStep.of(List.of(), masses, List.of(), Siblings.of(1, DoubleStream.of(yield))).reason()).contains("two shots do not show");
-        NextStep apart = NextStep.of(List.of(), masses, List.of(), Siblings.of(3, DoubleStream.of(yield - 1.1, yield - 1.0, yield - 0.9)));
+        assertThat(NextStep.of(List.of(), masses, List.of(), Siblings.of(1, DoubleStream.of(yield))).reason())
+                .contains("two shots do not show");
+        NextStep apart = NextStep.of(List.of(), masses, List.of(),
+                Siblings.of(3, DoubleStream.of(yield - 1.1, yield - 1.0, yield - 0.9)));
         assertThat(apart.change()).isEqualTo("Repeat this recipe");
-        assertThat(apart.reason()).startsWith("This shot extracted 1.0 points more than its 3 siblings, which spread by 0.10");
+        assertThat(apart.reason())
+                .startsWith("This shot extracted 1.0 points more than its 3 siblings, which spread by 0.10");
     }
 
     @Test
@@ -144,10 +166,13 @@ class RulePackTest {
             assertThat(next.change()).isEqualTo("Grind one notch finer, or one degree cooler");
             assertThat(next.school()).isEqualTo("sour: too little extracted; sour: too bright");
         });
-        Masses unknown = new Masses(Optional.empty(), masses.beverage(), masses.beverageSource(), masses.strength(), masses.moisture());
+        Masses unknown = new Masses(Optional.empty(), masses.beverage(), masses.beverageSource(), masses.strength(),
+                masses.moisture());
         assertThat(NextStep.of(both, unknown, List.of(), Siblings.NONE).change()).isEqualTo("Enter the dose");
-        Masses noBeverage = new Masses(masses.dose(), Optional.empty(), masses.beverageSource(), masses.strength(), masses.moisture());
-        assertThat(NextStep.of(both, noBeverage, List.of(), Siblings.NONE).change()).isEqualTo("Enter the beverage mass");
+        Masses noBeverage = new Masses(masses.dose(), Optional.empty(), masses.beverageSource(), masses.strength(),
+                masses.moisture());
+        assertThat(NextStep.of(both, noBeverage, List.of(), Siblings.NONE).change())
+                .isEqualTo("Enter the beverage mass");
     }
 
     /** A dose of 1.81 g made an extraction of 200 % and the advice “coarser”. */
@@ -155,14 +180,17 @@ class RulePackTest {
     void anEntryThatWasHardlyMeantHoldsBackEveryAdvice() {
         List<Finding> found = findings(SHOT.sheet().with(SheetField.DOSE, "1.81"), null, pack("common"), pack("yield"));
         assertThat(found.get(0).statement()).isEqualTo("Dose: 1.81 g where about 18 g is expected: meant 18.1?");
-        assertThat(found.subList(1, found.size())).allSatisfy(finding -> assertThat(finding.next() + finding.toTry()).isEmpty());
+        assertThat(found.subList(1, found.size()))
+                .allSatisfy(finding -> assertThat(finding.next() + finding.toTry()).isEmpty());
         Shot slipped = new Shot(SHOT.sheet().with(SheetField.DOSE, "1.81"), SHOT.log());
         Masses masses = ShotMeasures.of(slipped).masses();
-        assertThat(NextStep.of(found, masses, Plausibility.of(slipped.sheet(), masses), Siblings.NONE).change()).isEqualTo("Check the dose");
+        assertThat(NextStep.of(found, masses, Plausibility.of(slipped.sheet(), masses), Siblings.NONE).change())
+                .isEqualTo("Check the dose");
     }
 
     @ParameterizedTest
-    @CsvSource({"dose_g, 181, 18.1", "dose_g, 1.81, 18.1", "beverage_g, 402, 40.2", "beverage_g, 4.02, 40.2", "strength_readings_pct, 36, ", "temperature_c, 9.3, 93"})
+    @CsvSource({"dose_g, 181, 18.1", "dose_g, 1.81, 18.1", "beverage_g, 402, 40.2", "beverage_g, 4.02, 40.2",
+            "strength_readings_pct, 36, ", "temperature_c, 9.3, 93"})
     void slippedDecimalMarksAreAskedAbout(String field, String typed, String meant) {
         ShotSheet sheet = SHOT.sheet().with(SheetField.find(field).orElseThrow(), typed);
         assertThat(Plausibility.of(sheet, Masses.of(sheet, Optional.empty()))).singleElement().satisfies(doubt -> {
@@ -173,24 +201,35 @@ class RulePackTest {
 
     @Test
     void usualShotsRaiseNoQuestion() {
-        assertThat(DemoStudy.shots()).allSatisfy(demo -> assertThat(Plausibility.of(demo.shot().sheet(), ShotMeasures.of(demo.shot()).masses())).isEmpty());
-        ShotSheet apart = ShotSheet.EMPTY.with(SheetField.DOSE, "18").with(SheetField.BEVERAGE, "120").with(SheetField.READINGS, "7");
-        assertThat(Plausibility.of(apart, Masses.of(apart, Optional.empty()))).singleElement().satisfies(doubt -> assertThat(doubt.question()).contains("An extraction of 47 %"));
+        assertThat(DemoStudy.shots()).allSatisfy(
+                demo -> assertThat(Plausibility.of(demo.shot().sheet(), ShotMeasures.of(demo.shot()).masses()))
+                        .isEmpty());
+        ShotSheet apart = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
+                .with(SheetField.BEVERAGE, "120")
+                .with(SheetField.READINGS, "7");
+        assertThat(Plausibility.of(apart, Masses.of(apart, Optional.empty()))).singleElement()
+                .satisfies(doubt -> assertThat(doubt.question()).contains("An extraction of 47 %"));
     }
 
     /** Gates are where their numbers say, and what is printed is what was judged. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"dose_g=19.3;dose_target_g=19.0 | dose_off | ", "dose_g=18.7;dose_target_g=19 | dose_off | ",
-        "dose_g=19.34;dose_target_g=19.0 | dose_off | 19.34 g, 0.34 g off the 19.0 g meant", "dose_g=21.7;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | ",
-        "dose_g=22.1;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | 22.1 g, 0.1 g above the 22.0 g it holds",
-        "dose_g=19.5;basket_capacity_g=18 | basket_overfilled | ", "dose_g=17.95;basket_from_g=18;basket_to_g=22 | basket_underfilled | 17.95 g, 0.05 g below the 18.0 g",
-        "strength_zero_pct=0.05 | zero_check_large | ", "strength_zero_pct=0.06 | zero_check_large | +0.06 points"})
+    @CsvSource(delimiter = '|', value = {"dose_g=19.3;dose_target_g=19.0 | dose_off | ",
+            "dose_g=18.7;dose_target_g=19 | dose_off | ",
+            "dose_g=19.34;dose_target_g=19.0 | dose_off | 19.34 g, 0.34 g off the 19.0 g meant",
+            "dose_g=21.7;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | ",
+            "dose_g=22.1;basket_from_g=18;basket_to_g=22;basket_capacity_g=20 | basket_overfilled | 22.1 g, 0.1 g "
+                    + "above the 22.0 g it holds",
+            "dose_g=19.5;basket_capacity_g=18 | basket_overfilled | ",
+            "dose_g=17.95;basket_from_g=18;basket_to_g=22 | basket_underfilled | 17.95 g, 0.05 g below the 18.0 g",
+            "strength_zero_pct=0.05 | zero_check_large | ", "strength_zero_pct=0.06 | zero_check_large | +0.06 points"})
     void gatesAreExactAndPrintWhatTheyJudge(String entries, String rule, String evidence) {
         ShotSheet sheet = SHOT.sheet();
         for (String entry : entries.split(";")) {
             sheet = sheet.with(SheetField.find(entry.split("=")[0]).orElseThrow(), entry.split("=")[1]);
         }
-        List<Finding> found = findings(sheet, null, pack("common")).stream().filter(finding -> finding.rule().equals(rule)).toList();
+        List<Finding> found = findings(sheet, null, pack("common")).stream()
+                .filter(finding -> finding.rule().equals(rule))
+                .toList();
         if (evidence == null) {
             assertThat(found).isEmpty();
         } else {
@@ -200,17 +239,21 @@ class RulePackTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {
-        "pack a~title A~rule r~severity loud | Line 4: a severity is note, check or fault.",
-        "pack a~title A~rule r~when shot_time > 3 | Line 4: there is no fact “shot_time”.",
-        "pack a~title A~rule r~when shot_time_s is 3 | Line 4: write a condition such as “when shot_time_s > 10”, with >, <, known or unknown.",
-        "pack a~title A~rule r~severity note~say Too long. | Line 3: rule “r” needs at least the lines severity, when and say.",
-        "pack a~title A~rule r~say {shot_tim_s} s | Line 4: there is no fact “shot_tim_s”.",
-        "pack a~title A~color red | Line 3: “color” is not known here.", "pack a~title | Line 2: “title” stands alone; something must follow it.",
-        "title A | Line 1: a pack begins with “pack” and its short name, then “title” and its name.",
-        "pack a~title A~rule r~sure 2 | Line 4: “sure” is a number above 0 and up to 1, such as 0.95.",
+            "pack a~title A~rule r~severity loud | Line 4: a severity is note, check or fault.",
+            "pack a~title A~rule r~when shot_time > 3 | Line 4: there is no fact “shot_time”.",
+            "pack a~title A~rule r~when shot_time_s is 3 | Line 4: write a condition such as “when shot_time_s > "
+                    + "10”, with >, <, known or unknown.",
+            "pack a~title A~rule r~severity note~say Too long. | Line 3: rule “r” needs at least the lines severity, "
+                    + "when and say.",
+            "pack a~title A~rule r~say {shot_tim_s} s | Line 4: there is no fact “shot_tim_s”.",
+            "pack a~title A~color red | Line 3: “color” is not known here.",
+            "pack a~title | Line 2: “title” stands alone; something must follow it.",
+            "title A | Line 1: a pack begins with “pack” and its short name, then “title” and its name.",
+            "pack a~title A~rule r~sure 2 | Line 4: “sure” is a number above 0 and up to 1, such as 0.95.",
     })
     void mistakesAreNamedWithTheirLine(String text, String message) {
-        assertThatThrownBy(() -> RulePack.parse(text.replace('~', '\n'))).isInstanceOf(RulePackError.class).hasMessageStartingWith(message);
+        assertThatThrownBy(() -> RulePack.parse(text.replace('~', '\n'))).isInstanceOf(RulePackError.class)
+                .hasMessageStartingWith(message);
     }
 
     @ParameterizedTest
