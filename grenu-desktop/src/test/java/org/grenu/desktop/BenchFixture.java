@@ -3,6 +3,7 @@ package org.grenu.desktop;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -92,11 +93,20 @@ public abstract class BenchFixture extends ApplicationTest {
 
     protected static void until(String what, BooleanSupplier condition) {
         try {
-            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition::getAsBoolean);
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> holds(condition));
         } catch (TimeoutException late) {
             throw new AssertionError("Waited in vain until " + what, late);
         }
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** The test's thread may look at the window just while its own thread changes it: then it looks again. */
+    private static boolean holds(BooleanSupplier condition) {
+        try {
+            return condition.getAsBoolean();
+        } catch (IndexOutOfBoundsException | ConcurrentModificationException changing) {
+            return false;
+        }
     }
 
     /** Types into the field as a user does and ends with Enter. */

@@ -22,9 +22,9 @@ final class RecordFacts {
 
     static final List<Fact> ALL = List.of(
             new Fact("dose_g", 1, "dose", c -> number(c, SheetField.DOSE)),
-            new Fact("dose_off_g", 2, "dose less the dose meant, without sign",
+            new Fact("dose_off_g", 2, "dose less the target dose, without sign",
                     c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
-            new Fact("dose_target_g", 1, "dose meant", c -> number(c, SheetField.DOSE_TARGET)),
+            new Fact("dose_target_g", 1, "target dose", c -> number(c, SheetField.DOSE_TARGET)),
             new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
             new Fact("beverage_over_g", 1, "beverage mass less that meant",
                     c -> beverageTarget(c).flatMap(meant -> c.measures()

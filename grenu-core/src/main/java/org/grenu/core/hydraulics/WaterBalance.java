@@ -12,7 +12,7 @@ import org.grenu.core.quantity.Measured;
  * @param pumped   water in, g; the meter's accuracy is taken as 5 % of reading (common practice, no source)
  * @param beverageWater water in the cup, g
  * @param kept     what stayed in the puck or left through the machine's valve, g
- * @param keptPerGram g of kept water per g of dose
+ * @param keptPerGram g of retained water per g of dose
  */
 public record WaterBalance(Measured pumped, Measured beverageWater, Measured kept, Optional<Measured> keptPerGram) {
 

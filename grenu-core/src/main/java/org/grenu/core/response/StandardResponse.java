@@ -37,7 +37,7 @@ public enum StandardResponse implements Response {
     PEAK_RESISTANCE("Peak resistance, p/q", "bar·s/g", 0.5, shot -> shot.measures().hydraulics().peak()),
     EROSION("Erosion", "%/s", 0.5, shot -> shot.measures().hydraulics().erosion()),
     TEMPERATURE_SHOWN("Temperature shown", "°C", 1, shot -> shown(shot)),
-    KEPT_WATER("Kept water", "g/g", 0.1,
+    KEPT_WATER("Retained water", "g/g", 0.1,
             shot -> shot.measures().hydraulics().balance().flatMap(WaterBalance::keptPerGram)),
     BEVERAGE("Beverage mass", "g", 0.5, shot -> shot.measures().masses().beverage()),
     RATIO("Brew ratio, 1 to", "", 0.05, shot -> shot.measures().masses().ratio()),

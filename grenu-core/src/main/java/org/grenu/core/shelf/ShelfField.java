@@ -54,7 +54,7 @@ public enum ShelfField implements Field {
             RowColumn.number("position", "", -1000, 100_000))),
     // Scale
     SCALE_STEP(FieldForm.number("scale_step_g", "Display step", "g", 0, 10)),
-    SCALE_REPEATABILITY(FieldForm.number("scale_repeatability_g", "Repeats to", "g", 0, 10)),
+    SCALE_REPEATABILITY(FieldForm.number("scale_repeatability_g", "Repeatability", "g", 0, 10)),
     SCALE_BIAS(FieldForm.number("scale_bias_g", "Bias limit ±", "g", 0, 10)),
     SCALE_LAG(FieldForm.number("scale_lag_s", "Lag", "s", -5, 10)),
     CHECK_WEIGHTS(FieldForm.rows("check_weights", "Check weights", RowColumn.day("day"),
@@ -63,7 +63,7 @@ public enum ShelfField implements Field {
     // Refractometer
     READS(FieldForm.choice("reads", "Reads", "strength", "brix")),
     READING_STEP(FieldForm.number("reading_step", "Display step", "", 0, 1)),
-    READING_REPEATABILITY(FieldForm.number("reading_repeatability", "Repeats to", "", 0, 2)),
+    READING_REPEATABILITY(FieldForm.number("reading_repeatability", "Repeatability", "", 0, 2)),
     READING_BIAS(FieldForm.number("reading_bias", "Bias limit ±", "", 0, 2)),
     COMPENSATED_FROM(FieldForm.number("compensated_from_c", "Compensated from", "°C", -20, 100)),
     COMPENSATED_TO(FieldForm.number("compensated_to_c", "Compensated to", "°C", -20, 100)),
@@ -82,7 +82,7 @@ public enum ShelfField implements Field {
     ALTITUDE(FieldForm.number("altitude_m", "Altitude", "m", -430, 6000)),
     // Study
     QUESTION(text("question", "Question")),
-    ORDER_DRAWN(FieldForm.choice("order_drawn", "Order drawn by lot", "yes", "no")),
+    ORDER_DRAWN(FieldForm.choice("order_drawn", "Random order", "yes", "no")),
     ARMS(FieldForm.rows("arms", "Arms", RowColumn.words("name"))),
     // Recipe
     FROM_SHOT(FieldForm.number("from_shot", "From shot", "", 1, 100_000_000)),

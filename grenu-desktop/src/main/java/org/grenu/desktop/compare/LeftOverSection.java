@@ -24,7 +24,7 @@ final class LeftOverSection extends AnswerSection {
     private ResponseAnswer answer;
 
     LeftOverSection(CompareViewModel model, Appearance appearance) {
-        super("Left over, by shot", model);
+        super("Residuals, by shot", model);
         this.appearance = appearance;
         ObservableValue<Theme> theme = appearance.themeProperty();
         theme.addListener((o, was, is) -> strip.repaint());
@@ -64,7 +64,7 @@ final class LeftOverSection extends AnswerSection {
             int i = (int) Math.floor(x / getWidth() * rows.size());
             if (i >= 0 && i < rows.size()) {
                 RowResidual row = rows.get(i);
-                shot.setText("Shot " + row.shot().name() + ": " + Reported.fixed(row.residual(), 2) + " left over of "
+                shot.setText("Shot " + row.shot().name() + ": residual " + Reported.fixed(row.residual(), 2) + " of "
                         + Reported.fixed(row.value(), 2)
                         + ", leverage " + Reported.fixed(row.leverage(), 2));
                 Tooltip.install(this, shot);

@@ -65,7 +65,7 @@ final class NextShotsSection extends AnswerSection {
             getChildren().add(remark("Pull the recipe of " + times.entrySet()
                     .stream()
                     .map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))
-                    .collect(Collectors.joining(", ")) + " again, in an order drawn by lot."));
+                    .collect(Collectors.joining(", ")) + " again, in random order."));
         }
     }
 
@@ -73,7 +73,7 @@ final class NextShotsSection extends AnswerSection {
     private static Optional<String> unlikeThese(Verdict verdict) {
         if (verdict instanceof Verdict.Confounded confounded) {
             return Optional.of("Pull some in which it changes while " + confounded.with()
-                    + " stays as it is, in an order drawn by lot.");
+                    + " stays as it is, in random order.");
         }
         return verdict instanceof Verdict.Mediated mediated
                 ? Optional.of("Ask at equal setting, or pull some in which " + mediated.through() + " stays equal.")

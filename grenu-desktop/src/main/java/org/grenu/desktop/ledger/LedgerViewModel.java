@@ -200,7 +200,7 @@ public final class LedgerViewModel {
 
     /** Fills what is unknown with what was set up for the shot before, as one step. */
     public void takeOver() {
-        before().ifPresent(shot -> desk.change("Entries taken over from shot " + shot.number(),
+        before().ifPresent(shot -> desk.change("Entries copied from shot " + shot.number(),
                 SetUp.takenOver(shot.recorded(), open().summary().sheet())
                         .stream()
                         .map(edit -> Change.of(open().summary().id(), edit))

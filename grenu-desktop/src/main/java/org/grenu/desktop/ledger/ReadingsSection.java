@@ -49,7 +49,7 @@ final class ReadingsSection extends Section {
                 .explained("Display step of the refractometer");
         HBox zero = line(word("Zero check"), zeroCheck, word("%  by"),
                 entry(SheetField.REFRACTOMETER, 86, "instrument"));
-        HBox instrument = line(word("Repeats to"), repeats, word("bias ±"), bias, word("step"), step);
+        HBox instrument = line(word("Repeatability"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
         Button guided = new Button("Take a series…");
         guided.setId("take-series");

@@ -76,7 +76,7 @@ final class RecordSection extends Section {
         takeOver.setId("take-over");
         takeOver.getStyleClass().add(Styles.ACTION);
         takeOver.setTooltip(
-                new Tooltip("Fills what is unknown here with what was set up for the shot before (Ctrl L)"));
+                new Tooltip("Fills what is unknown here with what was set up for the previous shot (Ctrl L)"));
         takeOver.setOnAction(event -> model.takeOver());
         takeOver.managedProperty().bind(takeOver.visibleProperty());
         cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
@@ -128,8 +128,8 @@ final class RecordSection extends Section {
         changed.setText(changes());
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
-        takeOver.setText(offered == 1 ? "Take 1 entry over from the shot before"
-                : "Take " + offered + " entries over from the shot before");
+        takeOver.setText(offered == 1 ? "Copy 1 entry from the previous shot"
+                : "Copy " + offered + " entries from the previous shot");
         folds.forEach((group, fold) -> fold.summarise(group.summary(open)));
         caffeine.setText(model.caffeine().orElse(""));
         String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " "
@@ -139,7 +139,7 @@ final class RecordSection extends Section {
 
     private String changes() {
         if (model.before().isEmpty()) {
-            return "No shot before it to compare with.";
+            return "No previous shot to compare with.";
         }
         List<SetUp.Changed> changed = model.changed();
         String since = "since shot " + model.before().get().number();

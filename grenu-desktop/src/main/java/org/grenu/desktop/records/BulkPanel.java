@@ -2,6 +2,7 @@ package org.grenu.desktop.records;
 
 import java.util.List;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -32,6 +33,12 @@ public final class BulkPanel extends VBox {
         title.textProperty()
                 .bind(model.shotsProperty()
                         .map(shots -> shots.size() == 1 ? "Edit 1 shot" : "Edit " + shots.size() + " shots"));
+        getChildren().addAll(title, inputs(), foot());
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+    }
+
+    private Node inputs() {
         TextField value = field("bulk-value", "Value; empty makes it unknown");
         TextField reason = field("bulk-reason", "Why, for the history; may be empty");
         entry.textProperty().bindBidirectional(model.entryProperty());
@@ -39,6 +46,8 @@ public final class BulkPanel extends VBox {
         reason.textProperty().bindBidirectional(model.reasonProperty());
         Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.entries(), typed));
         Suggestions.on(value, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.values(), typed));
+        value.setOnAction(event -> apply());
+        reason.setOnAction(event -> apply());
         GridPane grid = new GridPane();
         grid.setHgap(8);
         grid.setVgap(5);
@@ -46,6 +55,10 @@ public final class BulkPanel extends VBox {
         grid.addRow(1, new Label("Value"), value);
         grid.addRow(2, new Label("Reason"), reason);
         List.of(entry, value, reason).forEach(field -> GridPane.setHgrow(field, Priority.ALWAYS));
+        return grid;
+    }
+
+    private Node foot() {
         Label words = new Label();
         words.setId("bulk-plan");
         words.setWrapText(true);
@@ -56,22 +69,18 @@ public final class BulkPanel extends VBox {
         apply.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
         apply.disableProperty().bind(model.planProperty().map(plan -> plan.changes().isEmpty()));
         apply.setOnAction(event -> apply());
-        value.setOnAction(event -> apply());
-        reason.setOnAction(event -> apply());
         Button close = new Button("Close");
         close.setId("bulk-close");
         close.getStyleClass().add(Styles.ACTION);
         close.setOnAction(event -> setVisible(false));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox foot = new HBox(8, words, gap, close, apply);
-        HBox.setHgrow(words, Priority.ALWAYS);
-        foot.setAlignment(Pos.CENTER_LEFT);
         close.setMinWidth(Region.USE_PREF_SIZE);
         apply.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(title, grid, foot);
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox foot = new HBox(8, words, gap, close, apply);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
     }
 
     /** Shows the panel for those shots. */

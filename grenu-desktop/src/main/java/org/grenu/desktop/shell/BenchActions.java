@@ -93,7 +93,7 @@ final class BenchActions {
                         .on("Shortcut+T")
                         .unless(openShot()),
                 Action.of("copy-previous", "Copy from previous shot",
-                        "Fill what is unknown with what was set up for the shot before", bench.ledger()::takeOver)
+                        "Fill what is unknown with what was set up for the previous shot", bench.ledger()::takeOver)
                         .on("Shortcut+L")
                         .unless(openShot()),
                 Action.of("fill-in", "Next unknown entry", "Put the caret where the next thing is unknown",

@@ -83,20 +83,43 @@ public final class BenchView extends StackPane {
                 files::giveLog, new RecipeMenu(bench), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
-        CompareView compare = new CompareView(bench.compare(), bench.appearance(), compareExportMenu());
-        AnswerLedger answer = new AnswerLedger(bench.compare(), bench.appearance());
-        ShelfView shelf = new ShelfView(bench.shelf(), bench.appearance());
-        ShelfLedger thing = new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave);
+        bin = new BinPanel(bench.desk());
+        join = new JoinPanel(joining);
+        mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
+        bulk = new BulkPanel(new BulkViewModel(bench.desk()));
+        BorderPane page = new BorderPane(columns(rooms()));
+        page.setTop(new Header(bench.desk(), actions, libraryMenu()));
+        BorderPane whole = new BorderPane(page);
+        whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
+        getChildren().add(whole);
+        layOver();
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        focusSlipsOnceThereAreSome();
+        setOnDragOver(this::dragOver);
+        setOnDragDropped(this::dropped);
+    }
+
+    /** The workspaces with what they show: the only place that lists them. */
+    private List<Room> rooms() {
         SeriesView series = new SeriesView(bench.series(), bench.appearance());
-        StackPane work = new StackPane(read, compare, series, emptyState(), shelf);
-        series.visibleProperty().bind(read.visibleProperty().and(bench.series().shownProperty()));
-        StackPane beside = new StackPane(ledger, answer, thing);
-        shelf.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.SHELF));
-        thing.visibleProperty().bind(shelf.visibleProperty());
-        read.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.READ));
-        ledger.visibleProperty().bind(read.visibleProperty());
-        compare.visibleProperty().bind(bench.workspace().isEqualTo(Workspace.COMPARE));
-        answer.visibleProperty().bind(compare.visibleProperty());
+        series.visibleProperty().bind(bench.series().shownProperty());
+        return List.of(
+                new Room(Workspace.SHELF, new ShelfView(bench.shelf(), bench.appearance()),
+                        new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave)),
+                new Room(Workspace.READ, new StackPane(read, series), ledger),
+                new Room(Workspace.COMPARE, new CompareView(bench.compare(), bench.appearance(), compareExportMenu()),
+                        new AnswerLedger(bench.compare(), bench.appearance())));
+    }
+
+    private SplitPane columns(List<Room> rooms) {
+        StackPane work = new StackPane();
+        StackPane beside = new StackPane();
+        for (Room room : rooms) {
+            room.shownWhile(bench.workspace());
+            work.getChildren().add(room.centre());
+            beside.getChildren().add(room.ledger());
+        }
+        work.getChildren().add(emptyState());
         SplitPane columns = new SplitPane(rack, work, beside);
         columns.setDividerPositions(252.0 / 1220, 1 - 292.0 / 1220);
         SplitPane.setResizableWithParent(rack, false);
@@ -104,32 +127,22 @@ public final class BenchView extends StackPane {
         rack.setMinWidth(232);
         beside.setMinWidth(292);
         work.setMinWidth(420);
-        BorderPane page = new BorderPane(columns);
-        bin = new BinPanel(bench.desk());
-        join = new JoinPanel(joining);
-        page.setTop(new Header(bench.desk(), actions, libraryMenu()));
-        BorderPane whole = new BorderPane(page);
-        whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
-        ImportPanel panel = new ImportPanel(bench.importing(), bench.mapping());
-        mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
+        return columns;
+    }
+
+    /** What lies over the page, the topmost last. */
+    private void layOver() {
+        ImportPanel imports = new ImportPanel(bench.importing(), bench.mapping());
+        List.of(settings, imports, bulk, bin, join, new FindOrDoPanel(finding)).forEach(overlay -> {
+            StackPane.setAlignment(overlay, Pos.TOP_CENTER);
+            StackPane.setMargin(overlay, new Insets(56, 0, overlay == settings ? 24 : 0, 0));
+            getChildren().add(overlay);
+        });
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
-        StackPane.setAlignment(panel, Pos.TOP_CENTER);
-        StackPane.setMargin(panel, new Insets(56, 0, 0, 0));
-        StackPane.setAlignment(settings, Pos.TOP_CENTER);
-        StackPane.setMargin(settings, new Insets(56, 0, 24, 0));
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        bulk = new BulkPanel(new BulkViewModel(bench.desk()));
-        FindOrDoPanel find = new FindOrDoPanel(finding);
-        List.of(bulk, bin, join, find).forEach(overlay -> {
-            StackPane.setAlignment(overlay, Pos.TOP_CENTER);
-            StackPane.setMargin(overlay, new Insets(56, 0, 0, 0));
-        });
-        getChildren().addAll(whole, settings, panel, mapping, bulk, bin, join, find, notice);
-        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        focusSlipsOnceThereAreSome();
-        setOnDragOver(this::dragOver);
-        setOnDragDropped(this::dropped);
+        getChildren().add(getChildren().indexOf(imports) + 1, mapping);
+        getChildren().add(notice);
     }
 
     /** {@return everything that can be done, for the table of keys} */

@@ -24,7 +24,7 @@ final class InstrumentPictures {
     }
 
     static void scale(Sketch s, ScaleFigure scale, double width) {
-        facts(s, List.of("step", number(scale.step(), " g"), "repeats to", number(scale.repeats(), " g"), "bias ±",
+        facts(s, List.of("step", number(scale.step(), " g"), "repeatability", number(scale.repeats(), " g"), "bias ±",
                 number(scale.bias(), " g"), "lag", number(scale.lag(), " s")));
         if (scale.checks().isEmpty()) {
             s.note("No check weight weighed yet.", 0, 38, Align.LEFT);
@@ -56,7 +56,7 @@ final class InstrumentPictures {
                 ? DecimalText.exact(figure.low().getAsDouble()) + "–" + DecimalText.exact(figure.high().getAsDouble())
                         + " °C"
                 : "unknown";
-        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeats to", number(figure.repeats(), ""),
+        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeatability", number(figure.repeats(), ""),
                 "compensated", range));
         if (figure.zeros().isEmpty() && figure.dried().isEmpty()) {
             s.note("Neither a zero check nor a dried sample yet.", 0, 38, Align.LEFT);
