@@ -41,15 +41,16 @@ final class ReadingsSection extends Section {
         summary.getStyleClass().add(Styles.CAPTION);
         EntryField zeroCheck = entry(SheetField.ZERO, 52, "")
                 .explained("What the instrument showed for the rinse water; it is subtracted");
-        EntryField repeats = entry(SheetField.REFRACTOMETER_REPEATABILITY, 46, "0.015")
+        EntryField repeats = entry(SheetField.REFRACTOMETER_REPEATABILITY, 40, "0.015")
                 .explained("Standard deviation of one reading, display step included, in strength points");
-        EntryField bias = entry(SheetField.REFRACTOMETER_BIAS, 46, "0.045")
+        EntryField bias = entry(SheetField.REFRACTOMETER_BIAS, 40, "0.045")
                 .explained("Limit of the instrument's systematic error: u = limit/√3, shared by all its readings");
-        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 38, "0.01")
+        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 34, "0.01")
                 .explained("Display step of the refractometer");
         HBox zero = line(word("Zero check"), zeroCheck, word("%  by"),
                 entry(SheetField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeatability"), repeats, word("bias ±"), bias, word("step"), step);
+        instrument.setSpacing(4);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
         Button guided = new Button("Take a series…");
         guided.setId("take-series");
