@@ -14,7 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** A process that is killed at any moment loses nothing that it had said was stored, and leaves nothing half done. */
 class KilledWriterTest {
 
-    private static final int KILLS = 20;
+    private static final int KILLS = 12;
 
     @TempDir
     private Path folder;

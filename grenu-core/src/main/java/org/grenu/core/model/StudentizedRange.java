@@ -1,5 +1,7 @@
 package org.grenu.core.model;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /** The range of k estimates over their standard error, for comparing all pairs (Tukey). */
@@ -10,7 +12,19 @@ public final class StudentizedRange {
     private static final double QUANTILE_ACCURACY = 1e-6;
     private static final int MOST_STEPS = 100;
 
+    private static final int REMEMBERED = 256;
+    /** Every pair of a comparison asks for the same one, and so do all studies of one size. */
+    private static final Map<Asked, Double> QUANTILES = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, Double> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
     private StudentizedRange() {
+    }
+
+    private record Asked(double alpha, int means, double df) {
     }
 
     /**
@@ -26,6 +40,18 @@ public final class StudentizedRange {
 
     /** {@return q with P(range/s > q) = alpha, to 1e-6; alpha in (0, 1)} */
     public static double quantile(double alpha, int means, double df) {
+        Asked asked = new Asked(alpha, means, df);
+        synchronized (QUANTILES) {
+            Double known = QUANTILES.get(asked);
+            if (known == null) {
+                known = computed(alpha, means, df);
+                QUANTILES.put(asked, known);
+            }
+            return known;
+        }
+    }
+
+    private static double computed(double alpha, int means, double df) {
         double high = 4;
         while (upperTail(high, means, df) > alpha) {
             high *= 2;
