@@ -475,6 +475,7 @@ public final class Library implements AutoCloseable {
         }
         Path before = new LibraryCopy(handle, path).restore(backup);
         changes.begin();
+        seen = dataVersion();
         shelf = null;
         return before;
     }

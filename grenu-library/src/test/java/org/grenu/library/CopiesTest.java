@@ -45,6 +45,8 @@ class CopiesTest {
         library.bin(Target.SHOT, List.of(before.get(1).id()), "gone");
         Path aside = library.restoreFrom(copy);
         assertThat(library.summaries()).isEqualTo(before);
+        assertThat(library.changedElsewhere()).as("restoring is no other window's doing").isFalse();
+        assertThat(library.editDepth().undoable()).as("its steps are its own").isPositive();
         assertThat(library.shelf().find(ShelfKind.WATER, "Tap")).isPresent();
         try (Library was = Library.open(aside)) {
             assertThat(was.summaries()).singleElement()
