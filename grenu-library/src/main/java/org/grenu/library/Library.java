@@ -182,15 +182,19 @@ public final class Library implements AutoCloseable {
     /**
      * Gives a shot the log it was pulled with, as a step of its own.
      *
+     * @param beside changes of its record that come with the log
      * @throws LibraryException if it has one, or the log is another shot's
      */
-    public synchronized StoredStep giveLog(ShotSummary shot, String fileName, byte[] raw, ShotLog log) {
+    public synchronized StoredStep giveLog(ShotSummary shot, String fileName, byte[] raw, ShotLog log,
+            List<Change> beside) {
         return transactions.write("store a log", () -> {
             if (logged(shot.id())) {
                 throw new LibraryException(
                         "Shot " + shot.number() + " has a log. Import the file as a shot of its own.");
             }
-            return store("Log of shot " + shot.number(), List.of(intake.log(shot.id(), fileName, raw, log, now())), "");
+            List<Change> all = new ArrayList<>(beside);
+            all.add(intake.log(shot.id(), fileName, raw, log, now()));
+            return store("Log of shot " + shot.number(), all, "");
         });
     }
 

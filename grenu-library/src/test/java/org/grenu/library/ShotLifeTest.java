@@ -80,7 +80,7 @@ class ShotLifeTest {
     @Test
     void aLogMayComeLaterAndBeTakenBack() {
         ShotSummary shot = written();
-        StoredStep step = library.giveLog(shot, "late.csv", new byte[] {1, 2}, LOGGED.log());
+        StoredStep step = library.giveLog(shot, "late.csv", new byte[] {1, 2}, LOGGED.log(), List.of());
         assertThat(step.shot().logged()).isTrue();
         assertThat(step.shot().digest().peakPressure()).isPresent();
         assertThat(library.log(shot.id())).isEqualTo(LOGGED.log());
@@ -92,7 +92,7 @@ class ShotLifeTest {
         assertThat(library.log(shot.id())).isEqualTo(LOGGED.log());
         library.undo();
         Shot other = DemoStudy.shots().get(1).shot();
-        library.giveLog(only(), "other.csv", new byte[] {3}, other.log());
+        library.giveLog(only(), "other.csv", new byte[] {3}, other.log(), List.of());
         assertThat(library.log(shot.id())).as("another log in its place").isEqualTo(other.log());
     }
 
@@ -100,11 +100,12 @@ class ShotLifeTest {
     void aLogIsOfOneShotAndAShotHasOneLog() {
         ShotSummary shot = written();
         library.add("first.csv", new byte[] {1}, LOGGED);
-        assertThatThrownBy(() -> library.giveLog(shot, "again.csv", new byte[] {1}, LOGGED.log()))
+        assertThatThrownBy(() -> library.giveLog(shot, "again.csv", new byte[] {1}, LOGGED.log(), List.of()))
                 .hasMessageStartingWith("That log belongs to shot 2.");
-        library.giveLog(shot, "late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot().log());
+        library.giveLog(shot, "late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot().log(), List.of());
         assertThatThrownBy(
-                () -> library.giveLog(shot, "more.csv", new byte[] {2}, DemoStudy.shots().get(2).shot().log()))
+                () -> library.giveLog(shot, "more.csv", new byte[] {2}, DemoStudy.shots().get(2).shot().log(),
+                        List.of()))
                 .hasMessageStartingWith("Shot 1 has a log.");
         assertThat(library.add("late.csv", new byte[] {2}, DemoStudy.shots().get(1).shot())).as("imported again")
                 .isEqualTo(new AddOutcome.Duplicate(1));

@@ -2,21 +2,33 @@ package org.grenu.app.importing;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.study.SheetEdit;
+import org.grenu.core.study.SheetField;
+import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
+import org.grenu.library.Change;
 import org.grenu.library.Library;
+import org.grenu.library.ShotSummary;
 
 /**
  * A log that comes when its shot is written down already. Only the log is taken: what is written down stays.
  *
  * @param fileName name of the file it lay in
  * @param bytes    that file
+ * @param ownClock whether its times are those of a logger, and not of the stopwatch that the record speaks of
  */
-public record LateLog(String fileName, byte[] bytes, ShotLog log) {
+public record LateLog(String fileName, byte[] bytes, ShotLog log, boolean ownClock) {
+
+    /** Under this name the time that a stopwatch gave stays, once a logger's clock counts. */
+    public static final String STOPWATCH = "time by stopwatch s";
 
     /** Points that are typed are kept as a file of this name. */
     private static final String TYPED = "typed points.csv";
@@ -36,7 +48,7 @@ public record LateLog(String fileName, byte[] bytes, ShotLog log) {
         if (shots.get(0).shot().log().isEmpty()) {
             throw new ImportFailure(source.name(), 0, "The file holds no log.", "Choose another file.");
         }
-        return new LateLog(source.name(), bytes, shots.get(0).shot().log());
+        return new LateLog(source.name(), bytes, shots.get(0).shot().log(), true);
     }
 
     /**
@@ -50,6 +62,25 @@ public record LateLog(String fileName, byte[] bytes, ShotLog log) {
         if (text.isBlank()) {
             throw new ImportFailure(TYPED, 0, "There are no points.", "Type a heading and a line for each point.");
         }
-        return new LateLog(TYPED, bytes, ShotReader.read(TYPED, bytes).shot().log());
+        return new LateLog(TYPED, bytes, ShotReader.read(TYPED, bytes).shot().log(), false);
+    }
+
+    /**
+     * {@return what changes in the shot's record with the log} A time by stopwatch was stated as pump on at 0; on a logger's
+     * clock that would be false, so it stays as an entry of the user's own.
+     */
+    public List<Change> beside(ShotSummary shot) {
+        ShotSheet written = shot.recorded();
+        OptionalDouble on = written.number(SheetField.PUMP_ON);
+        OptionalDouble off = written.number(SheetField.PUMP_OFF);
+        if (!ownClock || on.isEmpty() && off.isEmpty()) {
+            return List.of();
+        }
+        List<SheetEdit> edits = new ArrayList<>(List.of(SheetEdit.of(written, SheetField.PUMP_ON, ""),
+                SheetEdit.of(written, SheetField.PUMP_OFF, "")));
+        if (on.isPresent() && off.isPresent()) {
+            edits.add(SheetEdit.ofOwn(written, STOPWATCH, DecimalText.exact(off.getAsDouble() - on.getAsDouble())));
+        }
+        return edits.stream().filter(SheetEdit::changes).map(edit -> Change.of(shot.id(), edit)).toList();
     }
 }

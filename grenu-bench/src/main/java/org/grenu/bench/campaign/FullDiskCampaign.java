@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -133,7 +134,7 @@ public final class FullDiskCampaign {
     private void fill(int free) throws IOException {
         Path ballast = folder.resolve(BALLAST);
         byte[] page = new byte[STEP];
-        try (OutputStream out = Files.newOutputStream(ballast)) {
+        try (OutputStream out = Files.newOutputStream(ballast, StandardOpenOption.CREATE_NEW)) {
             while (Files.getFileStore(folder).getUsableSpace() > free) {
                 out.write(page);
                 out.flush();

@@ -37,7 +37,8 @@ public final class ShotsByHand {
     public void giveLog(ShotSummary shot, Callable<LateLog> reading) {
         desk.background()
                 .run(reading, late -> desk.step(
-                        () -> desk.library().giveLog(shot, late.fileName(), late.bytes(), late.log()),
+                        () -> desk.library()
+                                .giveLog(shot, late.fileName(), late.bytes(), late.log(), late.beside(shot)),
                         step -> desk.noticeProperty()
                                 .set(Notice.done("Shot " + shot.number() + " has its log. Ctrl Z takes it back."))),
                         desk::failed);

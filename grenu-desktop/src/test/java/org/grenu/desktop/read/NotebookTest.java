@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.util.Optional;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.grenu.app.export.ShotExport;
+import org.grenu.app.importing.LateLog;
 import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.study.SheetField;
 import org.grenu.desktop.BenchFixture;
@@ -90,6 +92,11 @@ class NotebookTest extends BenchFixture {
                 Files.writeString(folder.resolve("late.csv"), "time [s],pressure [bar]\n0,0\n1,5\n2,9\n3,9\n4,9\n"));
         clickOn("#give-log");
         until("it has a log", () -> open().summary().logged());
+        assertThat(open().measures().curve().times().pumpOn().map(on -> on.how()))
+                .as("a stopwatch's zero is not the logger's")
+                .isNotEqualTo(Optional.of("stated"));
+        assertThat(open().summary().recorded().has(SheetField.PUMP_OFF)).isFalse();
+        assertThat(open().summary().recorded().extras()).containsEntry(LateLog.STOPWATCH, "27");
         interact(bench.desk()::undo);
         until("it has none", () -> !open().summary().logged());
         assertThat(lookup("#notebook").query().isVisible()).isTrue();
