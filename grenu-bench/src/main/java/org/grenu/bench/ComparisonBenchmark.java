@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
@@ -14,19 +15,19 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.compare.OverlayLayout;
 import org.grenu.figures.compare.OverlayPainter;
@@ -59,8 +60,8 @@ public class ComparisonBenchmark {
     private static final DemoProfile[] PROFILES = {DemoProfile.STRAIGHT_NINE, DemoProfile.LOW_SIX};
 
     private final List<MeasuredShot> shots = shots();
-    private final TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND,
-            shots.stream().map(MeasuredShot::sheet).toList());
+    private final TreatmentScale scale = TreatmentScale.of(RecordFactor.GRIND,
+            shots.stream().map(MeasuredShot::record).toList());
     private final OverlayFigure forty = figure(40);
     private final OverlayFigure twoHundred = figure(200);
     private final BufferedImage image = new BufferedImage(676, 340, BufferedImage.TYPE_INT_ARGB_PRE);
@@ -70,26 +71,27 @@ public class ComparisonBenchmark {
         for (int i = 0; i < 200; i++) {
             double grind = (22 + 2 * (i % 2)) / 10.0;
             DemoProfile profile = PROFILES[i / 2 % 2];
-            SimulatedShot shot = new SimulatedRig(i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind,
-                    i % 3 == 0 ? 90 : 93, profile.profile(), 38, 90), List.of());
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
-                    .with(SheetField.BEVERAGE, 40)
-                    .with(SheetField.GRIND, grind)
-                    .with(SheetField.TEMPERATURE, i % 3 == 0 ? 90 : 93)
-                    .with(SheetField.PROFILE, profile.title())
-                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2))
-                    .with(SheetField.MACHINE, "Rig 1")
-                    .with(SheetField.READINGS,
+            SimulatedShot shot = new SimulatedRig(i)
+                    .pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 16, 18, grind, i % 3 == 0 ? 90 : 93),
+                            profile.profile(), 38, 90), List.of());
+            ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, 18)
+                    .with(RecordField.BEVERAGE, 40)
+                    .with(RecordField.GRIND, grind)
+                    .with(RecordField.TEMPERATURE, i % 3 == 0 ? 90 : 93)
+                    .with(RecordField.PROFILE, profile.title())
+                    .with(RecordField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2))
+                    .with(RecordField.MACHINE, "Rig 1")
+                    .with(RecordField.READINGS,
                             shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
-                    .with(SheetField.ZERO, shot.zero());
-            shots.add(new MeasuredShot("s" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
+                    .with(RecordField.ZERO, shot.zero());
+            shots.add(new MeasuredShot("s" + i, record, ShotMeasures.of(new Shot(record, shot.log()))));
         }
         return shots;
     }
 
     private OverlayFigure figure(int count) {
         return OverlayFigure
-                .of(shots.subList(0, count), SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP,
+                .of(shots.subList(0, count), RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP,
                         CHANNELS)
                 .orElseThrow();
     }
@@ -99,17 +101,17 @@ public class ComparisonBenchmark {
     public Comparison compare200() {
         return Comparison
                 .of(Question
-                        .of(List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE),
-                                Variable.of(SheetFactor.PROFILE)),
+                        .of(List.of(Variable.of(RecordFactor.GRIND), Variable.of(RecordFactor.TEMPERATURE),
+                                Variable.of(RecordFactor.PROFILE)),
                                 StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF))
-                        .inBlocks(Optional.of(SheetFactor.DAY)), shots);
+                        .inBlocks(Optional.of(RecordFactor.DAY)), shots);
     }
 
     /** {@return where the curves of 2 × 20 shots differ on three channels, by 10 000 shuffles} */
     @Benchmark
     public Optional<CurveDifference> curveTest() {
-        CurveOverlay overlay = CurveOverlay.of(shots.subList(0, 40), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
-        return CurveDifference.of(overlay, "2.2", "2.4", List.of(SheetFactor.PROFILE), 10_000);
+        CurveOverlay overlay = CurveOverlay.of(shots.subList(0, 40), RecordFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        return CurveDifference.of(overlay, "2.2", "2.4", List.of(RecordFactor.PROFILE), 10_000);
     }
 
     /** {@return 40 shots in two fields, three strips, as on a 1280 × 800 screen} */

@@ -10,11 +10,11 @@ import java.util.List;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
@@ -45,17 +45,22 @@ public final class LargeLibrary {
         List<Shot> demo = DemoStudy.shots().stream().map(DemoStudy.DemoShot::shot).toList();
         byte[] raw = "time [s],pressure [bar]\n".repeat(40).getBytes(StandardCharsets.UTF_8);
         try (Library library = Library.open(path)) {
-            library.addItems(DemoShelf.items(), "shelf");
+            library.write(tx -> tx.shelf().add(DemoShelf.items(), "shelf"));
             for (int i = 0; i < count; i++) {
-                Shot shot = demo.get(i % demo.size());
-                LocalDateTime at = LocalDateTime.of(2024, 1, 2, 8, 0)
-                        .plusDays(i / SHOTS_A_DAY)
-                        .plusMinutes(9L * (i % SHOTS_A_DAY));
-                library.add("shot-" + i % 50 + ".csv", raw, new Shot(
-                        shot.sheet().with(SheetField.PULLED_AT, at.toString()).with(SheetField.NOTE, "number " + i),
-                        moved(shot.log(), i)));
+                String name = "shot-" + i % 50 + ".csv";
+                Shot shot = shot(demo.get(i % demo.size()), i);
+                library.write(tx -> tx.shots().add(name, raw, shot));
             }
         }
+    }
+
+    private static Shot shot(Shot like, int number) {
+        LocalDateTime at = LocalDateTime.of(2024, 1, 2, 8, 0)
+                .plusDays(number / SHOTS_A_DAY)
+                .plusMinutes(9L * (number % SHOTS_A_DAY));
+        return new Shot(
+                like.record().with(RecordField.PULLED_AT, at.toString()).with(RecordField.NOTE, "number " + number),
+                moved(like.log(), number));
     }
 
     private static ShotLog moved(ShotLog log, int by) {
@@ -79,10 +84,10 @@ public final class LargeLibrary {
             try (Library library = Library.open(path)) {
                 opened.add(System.nanoTime() - begin);
                 begin = System.nanoTime();
-                library.newest(200);
+                library.read(tx -> tx.shots().newest(200));
                 first.add(System.nanoTime() - begin);
                 begin = System.nanoTime();
-                List<ShotSummary> summaries = library.summaries();
+                List<ShotSummary> summaries = library.read(tx -> tx.shots().all());
                 all.add(System.nanoTime() - begin);
                 shots = summaries.size();
             }

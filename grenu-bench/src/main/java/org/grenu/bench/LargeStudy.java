@@ -7,15 +7,16 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.LogFlaw;
-import org.grenu.core.puck.PuckRecipe;
+import org.grenu.core.puck.Puck;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.rig.LogFlaw;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.library.AtomicFile;
 
@@ -41,17 +42,17 @@ public final class LargeStudy {
     static Shot shot(int seed, List<LogFlaw> flaws) {
         DemoProfile profile = DemoProfile.values()[seed % 2];
         SimulatedShot pulled = new SimulatedRig(seed)
-                .pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 1.8 + 0.1 * (seed % 3), 92 + seed % 3,
+                .pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, 1.8 + 0.1 * (seed % 3), 92 + seed % 3),
                         profile.profile(), 400, 54.42), flaws);
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
-                .with(SheetField.GRIND, 1.8 + 0.1 * (seed % 3))
-                .with(SheetField.PROFILE, profile.title())
-                .with(SheetField.PROFILE_STEPS, profile.profile().text())
-                .with(SheetField.TEMPERATURE, 92 + seed % 3)
-                .with(SheetField.SIMULATED, "yes")
-                .with(SheetField.PULLED_AT, LocalDateTime.of(2026, 1, 5, 9, 0).plusHours(3L * seed).toString())
-                .with(SheetField.READINGS,
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, "18")
+                .with(RecordField.GRIND, 1.8 + 0.1 * (seed % 3))
+                .with(RecordField.PROFILE, profile.title())
+                .with(RecordField.PROFILE_STEPS, profile.profile().text())
+                .with(RecordField.TEMPERATURE, 92 + seed % 3)
+                .with(RecordField.SIMULATED, "yes")
+                .with(RecordField.PULLED_AT, LocalDateTime.of(2026, 1, 5, 9, 0).plusHours(3L * seed).toString())
+                .with(RecordField.READINGS,
                         pulled.readings().stream().map(String::valueOf).reduce((a, b) -> a + ";" + b).orElse(""));
-        return new Shot(sheet, pulled.log());
+        return new Shot(record, pulled.log());
     }
 }

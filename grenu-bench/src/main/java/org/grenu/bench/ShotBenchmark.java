@@ -7,9 +7,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.grenu.core.diagnosis.Finding;
-import org.grenu.core.puck.LogFlaw;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.rig.LogFlaw;
 import org.grenu.figures.paint.ColumnPen;
 import org.grenu.figures.read.ReadFigure;
 import org.grenu.figures.read.StripLayout;
@@ -53,7 +53,7 @@ public class ShotBenchmark {
     /** {@return repairs, curves, moments, yield, phases, profile, hydraulics, and the findings on them} */
     @Benchmark
     public List<Finding> analyse() {
-        return ShippedPacks.findings(shot.sheet(), ShotMeasures.of(shot));
+        return ShippedPacks.findings(shot.record(), ShotMeasures.of(shot));
     }
 
     /** {@return the strips painted as on a 1280 × 800 screen} */

@@ -9,10 +9,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
@@ -73,7 +73,7 @@ public final class AnalyseCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        overridden(ShotSheet.EMPTY);
+        overridden(ShotRecord.EMPTY);
         rules = mapping();
         PrintWriter errors = spec.commandLine().getErr();
         List<AnalysedShot> shots = new ArrayList<>();
@@ -83,7 +83,7 @@ public final class AnalyseCommand implements Callable<Integer> {
                 List<ParsedShot> found = read(file);
                 for (int i = 0; i < found.size(); i++) {
                     ParsedShot parsed = found.get(i);
-                    Shot shot = parsed.shot().with(overridden(parsed.shot().sheet()));
+                    Shot shot = parsed.shot().with(overridden(parsed.shot().record()));
                     String name = found.size() == 1 ? file.toString() : file + "#" + (i + 1);
                     shots.add(new AnalysedShot(name, shot, ShotMeasures.of(shot), parsed.assumptions()));
                 }
@@ -124,23 +124,23 @@ public final class AnalyseCommand implements Callable<Integer> {
                 : "The file cannot be read (" + unreadable.getMessage() + "). Check its permissions.";
     }
 
-    private ShotSheet overridden(ShotSheet sheet) {
-        ShotSheet result = sheet;
-        result = enter(result, SheetField.DOSE, dose, "--dose");
-        result = enter(result, SheetField.BEVERAGE, beverage, "--beverage");
+    private ShotRecord overridden(ShotRecord record) {
+        ShotRecord result = record;
+        result = enter(result, RecordField.DOSE, dose, "--dose");
+        result = enter(result, RecordField.BEVERAGE, beverage, "--beverage");
         if (strength != null) {
             // The file's zero check belongs to its own readings.
-            result = enter(result, SheetField.READINGS, strength, "--strength").with(SheetField.ZERO, "");
+            result = enter(result, RecordField.READINGS, strength, "--strength").with(RecordField.ZERO, "");
         }
-        return enter(result, SheetField.MOISTURE, moisture, "--moisture");
+        return enter(result, RecordField.MOISTURE, moisture, "--moisture");
     }
 
-    private ShotSheet enter(ShotSheet sheet, SheetField field, String typed, String option) {
+    private ShotRecord enter(ShotRecord record, RecordField field, String typed, String option) {
         if (typed == null) {
-            return sheet;
+            return record;
         }
         try {
-            return sheet.with(field, typed);
+            return record.with(field, typed);
         } catch (RefusedEntry refused) {
             throw new ParameterException(spec.commandLine(), option + ": " + refused.getMessage());
         }

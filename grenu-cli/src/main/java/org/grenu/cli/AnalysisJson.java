@@ -16,7 +16,7 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Masses;
+import org.grenu.core.record.Masses;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The JSON of {@code analyse}. Field names are part of the interface: add, never rename; see docs/cli.md. */
@@ -61,7 +61,7 @@ final class AnalysisJson {
         PuckJson.planned(node, shot.measures());
         PuckJson.hydraulics(node.putObject("hydraulics"), shot.measures().hydraulics());
         repairs(node.putArray("repairs"), shot.measures().curve().repaired().repairs());
-        findings(node.putArray("findings"), ShippedPacks.findings(shot.shot().sheet(), shot.measures()));
+        findings(node.putArray("findings"), ShippedPacks.findings(shot.shot().record(), shot.measures()));
         shot.assumptions().forEach(node.putArray("assumptions")::add);
     }
 

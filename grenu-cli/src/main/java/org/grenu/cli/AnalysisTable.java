@@ -11,7 +11,7 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.Masses;
+import org.grenu.core.record.Masses;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The table of {@code analyse}, for people: one line a shot, findings below. */
@@ -32,7 +32,7 @@ final class AnalysisTable {
         shots.forEach(shot -> rows.add(row(shot)));
         StringBuilder out = new StringBuilder(TextTable.aligned(rows));
         for (AnalysedShot shot : shots) {
-            for (Finding finding : ShippedPacks.findings(shot.shot().sheet(), shot.measures())) {
+            for (Finding finding : ShippedPacks.findings(shot.shot().record(), shot.measures())) {
                 out.append(shot.file())
                         .append(": ")
                         .append(finding.statement())

@@ -24,11 +24,11 @@ import org.grenu.core.response.Response;
 import org.grenu.core.response.RunOrder;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.ShotFilter;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.ShotFilter;
+import org.grenu.core.record.ShotRecord;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -121,7 +121,7 @@ public final class CompareCommand implements Callable<Integer> {
     }
 
     private Question question(List<MeasuredShot> shots) {
-        List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
+        List<ShotRecord> sheets = shots.stream().map(MeasuredShot::record).toList();
         List<Variable> variables = factors.stream()
                 .map(name -> name.equals(RunOrder.KEY) ? RunOrder.among(shots) : variable(name, sheets))
                 .toList();
@@ -137,7 +137,7 @@ public final class CompareCommand implements Callable<Integer> {
         return new Question(variables, pairs, asked, ground, blocks, kept, stepsOf(variables), holm);
     }
 
-    private Variable variable(String typed, List<ShotSheet> sheets) {
+    private Variable variable(String typed, List<ShotRecord> sheets) {
         boolean byLevel = typed.endsWith(":levels");
         String name = byLevel ? typed.substring(0, typed.length() - ":levels".length()) : typed;
         Optional<Factor> factor = factor(name, sheets);
@@ -168,11 +168,11 @@ public final class CompareCommand implements Callable<Integer> {
                         + variables.stream().map(Variable::key).limit(2).collect(Collectors.joining(":")) + ".");
     }
 
-    private static Optional<Factor> factor(String name, List<ShotSheet> sheets) {
-        return SheetFactor.find(name).or(() -> OwnFactor.of(name, sheets).map(Factor.class::cast));
+    private static Optional<Factor> factor(String name, List<ShotRecord> sheets) {
+        return RecordFactor.find(name).or(() -> OwnFactor.of(name, sheets).map(Factor.class::cast));
     }
 
-    private Response response(String name, List<ShotSheet> sheets, Map<String, Double> kept) {
+    private Response response(String name, List<ShotRecord> sheets, Map<String, Double> kept) {
         Optional<Response> own = OwnFactor.of(name, sheets)
                 .filter(OwnFactor::numeric)
                 .map(entry -> new OwnResponse(entry, kept.getOrDefault(name, 0.0)));
@@ -181,7 +181,7 @@ public final class CompareCommand implements Callable<Integer> {
                 .orElseThrow(() -> refused("--response", name, responseNames(sheets)));
     }
 
-    private Map<String, Double> margins(List<ShotSheet> sheets) {
+    private Map<String, Double> margins(List<ShotRecord> sheets) {
         Map<String, Double> kept = new LinkedHashMap<>();
         for (String typed : margins) {
             int sign = typed.indexOf('=');
@@ -217,13 +217,13 @@ public final class CompareCommand implements Callable<Integer> {
         return named;
     }
 
-    private static Stream<String> factorNames(List<ShotSheet> sheets) {
-        List<Factor> all = new ArrayList<>(List.of(SheetFactor.values()));
+    private static Stream<String> factorNames(List<ShotRecord> sheets) {
+        List<Factor> all = new ArrayList<>(List.of(RecordFactor.values()));
         all.addAll(OwnFactor.all(sheets));
         return Stream.concat(all.stream().map(Factor::key), Stream.of(RunOrder.KEY));
     }
 
-    private static Stream<String> responseNames(List<ShotSheet> sheets) {
+    private static Stream<String> responseNames(List<ShotRecord> sheets) {
         return Stream.concat(Stream.of(StandardResponse.values()).map(Response::key),
                 OwnFactor.all(sheets).stream().filter(OwnFactor::numeric).map(Factor::key));
     }

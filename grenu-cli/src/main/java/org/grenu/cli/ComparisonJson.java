@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
-import org.grenu.core.compare.GuardNote;
+import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.LevelMean;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
@@ -44,7 +44,7 @@ final class ComparisonJson {
         ArrayNode answers = root.putArray("responses");
         comparison.answers().forEach(answer -> answer(answers.addObject(), answer));
         ArrayNode guard = root.putArray("guard");
-        comparison.guard().forEach(note -> guard(guard.addObject(), note));
+        comparison.balance().forEach(note -> balance(guard.addObject(), note));
         try {
             return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
         } catch (JsonProcessingException impossible) {
@@ -148,7 +148,7 @@ final class ComparisonJson {
         AnalysisJson.put(node, "p", test.isPresent() ? OptionalDouble.of(test.get().p()) : OptionalDouble.empty());
     }
 
-    private static void guard(ObjectNode node, GuardNote note) {
+    private static void balance(ObjectNode node, BalanceNote note) {
         node.put("kind", note.kind().name().toLowerCase(Locale.ROOT))
                 .put("title", note.title())
                 .put("words", note.words());

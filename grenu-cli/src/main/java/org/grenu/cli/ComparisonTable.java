@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
-import org.grenu.core.compare.GuardNote;
+import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.quantity.DecimalText;
@@ -41,7 +41,7 @@ final class ComparisonTable {
                                 .append(answer.response().differenceUnit())
                                 .append('\n')));
         out.append("\nWhat else differed\n");
-        comparison.guard().forEach(note -> out.append("  ").append(guard(note)).append('\n'));
+        comparison.balance().forEach(note -> out.append("  ").append(balance(note)).append('\n'));
         return out.append("\n± is the 95 % interval; between several levels it holds for all pairs at once (Tukey).\n")
                 .toString();
     }
@@ -72,7 +72,7 @@ final class ComparisonTable {
                         + ": something asked about is unknown there.";
     }
 
-    private static String guard(GuardNote note) {
+    private static String balance(BalanceNote note) {
         return note.title() + ": " + note.words() + "." + note.sensitivity().map(s -> " " + s.words()).orElse("");
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
@@ -17,23 +18,23 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.model.Power;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 
 /**
  * How often comparisons are right: many small studies drawn from large pools of simulated shots, so that the true
@@ -42,7 +43,7 @@ import org.grenu.core.study.ShotSheet;
 final class ComparisonValidation {
 
     private static final StandardResponse EY = StandardResponse.EY_AS_DOSED;
-    private static final Variable ARM = Variable.of(SheetFactor.ARM);
+    private static final Variable ARM = Variable.of(RecordFactor.ARM);
     private static final int EACH = 6;
     private static final int SHUFFLES = 199;
     private static final double DAY_SHIFT = 0.15;
@@ -72,15 +73,15 @@ final class ComparisonValidation {
     private static List<MeasuredShot> pool(double grind, int shots, long seed) {
         List<MeasuredShot> pool = new ArrayList<>();
         for (int i = 0; i < shots; i++) {
-            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind, 93,
+            RigRecipe recipe = new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 16, 18, grind, 93),
                     DemoProfile.STRAIGHT_NINE.profile(), 38, 90);
             SimulatedShot shot = new SimulatedRig(seed + 7L * i).pull(recipe, List.of());
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
-                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
-                    .with(SheetField.ZERO, shot.zero())
-                    .with(SheetField.READINGS,
+            ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, 18)
+                    .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
+                    .with(RecordField.ZERO, shot.zero())
+                    .with(RecordField.READINGS,
                             shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
-            pool.add(new MeasuredShot(grind + "-" + i, sheet, ShotMeasures.of(new Shot(sheet, shot.log()))));
+            pool.add(new MeasuredShot(grind + "-" + i, record, ShotMeasures.of(new Shot(record, shot.log()))));
         }
         return pool;
     }
@@ -171,7 +172,7 @@ final class ComparisonValidation {
                     }
                     Effect effect = Comparison
                             .of(Question.of(List.of(ARM), List.of(EY))
-                                    .inBlocks(Optional.of((Factor) SheetFactor.BLOCK)), shots)
+                                    .inBlocks(Optional.of((Factor) RecordFactor.BLOCK)), shots)
                             .answers()
                             .get(0)
                             .effects()
@@ -185,7 +186,7 @@ final class ComparisonValidation {
         row("curves of alike shots “differ” anywhere on three channels", share(() -> {
             List<MeasuredShot> alike = draw(finer, 2 * EACH);
             CurveOverlay overlay = CurveOverlay.of(arms(alike.subList(0, EACH), alike.subList(EACH, 2 * EACH)),
-                    SheetFactor.ARM, AxisKind.FIRST_DRIP, channels);
+                    RecordFactor.ARM, AxisKind.FIRST_DRIP, channels);
             return CurveDifference.of(overlay, "finer", "other", List.of(), SHUFFLES)
                     .orElseThrow()
                     .channels()
@@ -229,9 +230,9 @@ final class ComparisonValidation {
     private static List<MeasuredShot> arms(List<MeasuredShot> finer, List<MeasuredShot> other) {
         List<MeasuredShot> shots = new ArrayList<>();
         finer.forEach(shot -> shots
-                .add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "finer"), shot.measures())));
+                .add(new MeasuredShot(shot.name(), shot.record().with(RecordField.ARM, "finer"), shot.measures())));
         other.forEach(shot -> shots
-                .add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "other"), shot.measures())));
+                .add(new MeasuredShot(shot.name(), shot.record().with(RecordField.ARM, "other"), shot.measures())));
         return shots;
     }
 
@@ -239,18 +240,19 @@ final class ComparisonValidation {
     private static MeasuredShot shifted(MeasuredShot shot, String arm, int day, double points) {
         double strength = points * shot.measures().masses().dose().orElseThrow().value()
                 / shot.measures().masses().beverage().orElseThrow().value();
-        String readings = shot.sheet()
-                .numbers(SheetField.READINGS)
+        String readings = shot.record()
+                .numbers(RecordField.READINGS)
                 .stream()
                 .map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength))
                 .collect(Collectors.joining("; "));
-        ShotSheet sheet = shot.sheet()
-                .with(SheetField.READINGS, readings)
-                .with(SheetField.ARM, arm)
-                .with(SheetField.BLOCK, "day " + day);
+        ShotRecord record = shot.record()
+                .with(RecordField.READINGS, readings)
+                .with(RecordField.ARM, arm)
+                .with(RecordField.BLOCK, "day " + day);
         ShotMeasures m = shot.measures();
-        return new MeasuredShot(shot.name(), sheet, new ShotMeasures(m.curve(), Masses.of(sheet, m.curve().beverage()),
-                m.planned(), m.phases(), m.hydraulics()));
+        return new MeasuredShot(shot.name(), record,
+                new ShotMeasures(m.curve(), Masses.of(record, m.curve().beverage()),
+                        m.planned(), m.phases(), m.hydraulics()));
     }
 
     private static double value(MeasuredShot shot) {

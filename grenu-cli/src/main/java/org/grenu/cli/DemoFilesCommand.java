@@ -8,13 +8,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.puck.DemoStudy.DemoShot;
-import org.grenu.library.AtomicFile;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.demo.DemoStudy.DemoShot;
 import org.grenu.formats.ShelfJson;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
+import org.grenu.library.AtomicFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 

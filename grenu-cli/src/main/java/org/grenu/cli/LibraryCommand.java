@@ -70,11 +70,11 @@ public final class LibraryCommand implements Callable<Integer> {
         LibraryExchange exchange = new LibraryExchange(opened);
         return switch (wanted) {
             case EXPORT -> {
-                write(exchange.dataPackage(opened.summaries(), number -> {}));
-                yield "Wrote " + opened.summaries().size() + " shots to " + file + ".";
+                write(exchange.dataPackage(opened.read(tx -> tx.shots().all()), number -> {}));
+                yield "Wrote " + opened.read(tx -> tx.shots().all()).size() + " shots to " + file + ".";
             }
             case WORKBOOK -> {
-                write(exchange.workbook(opened.summaries()));
+                write(exchange.workbook(opened.read(tx -> tx.shots().all())));
                 yield "Wrote " + file + ".";
             }
             case MERGE -> exchange.merge(file).words();

@@ -11,7 +11,7 @@ import org.grenu.core.phase.Phase;
 import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepRun;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.ShotMeasures;
 
 /** Phases, step exits and hydraulics in the JSON of {@code analyse}. */
 final class PuckJson {

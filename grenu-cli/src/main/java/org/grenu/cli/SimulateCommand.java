@@ -10,19 +10,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.grenu.core.puck.Puck;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.profile.Profile;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.LogFlaw;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.library.AtomicFile;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.rig.LogFlaw;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.formats.ShotJsonWriter;
+import org.grenu.library.AtomicFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -104,7 +105,7 @@ public final class SimulateCommand implements Callable<Integer> {
             throw refused("--channel must lie between 0 and 2.");
         }
         List<LogFlaw> planted = flaws.stream().map(this::flaw).toList();
-        PuckRecipe recipe = recipe();
+        RigRecipe recipe = recipe();
         Files.createDirectories(folder);
         PrintWriter out = spec.commandLine().getOut();
         for (int i = 0; i < shots; i++) {
@@ -113,7 +114,7 @@ public final class SimulateCommand implements Callable<Integer> {
                 throw refused(file + " exists already. Choose another folder or seed.");
             }
             SimulatedShot shot = new SimulatedRig(seed + i).withChannel(channel).pull(recipe, planted);
-            Shot written = new Shot(sheet(recipe, shot), shot.log());
+            Shot written = new Shot(record(recipe, shot), shot.log());
             String text = format == Format.json ? ShotJsonWriter.write(written) : ShotCsvWriter.write(written);
             AtomicFile.create(file, to -> to.write(text.getBytes(StandardCharsets.UTF_8)));
             out.println(file);
@@ -122,9 +123,10 @@ public final class SimulateCommand implements Callable<Integer> {
         return 0;
     }
 
-    private PuckRecipe recipe() {
+    private RigRecipe recipe() {
         try {
-            return new PuckRecipe(SimulatedCoffee.REFERENCE, age, dose, grind, temperature, profile(), beverage, 180);
+            return new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, age, dose, grind, temperature), profile(),
+                    beverage, 180);
         } catch (IllegalArgumentException impossible) {
             throw refused("The rig cannot pull that: " + impossible.getMessage());
         }
@@ -151,21 +153,21 @@ public final class SimulateCommand implements Callable<Integer> {
         return flaw.name().toLowerCase(Locale.ROOT);
     }
 
-    private ShotSheet sheet(PuckRecipe recipe, SimulatedShot shot) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.GRIND, grind)
-                .with(SheetField.TEMPERATURE, temperature)
-                .with(SheetField.PROFILE_STEPS, recipe.profile().text())
-                .with(SheetField.DOSE, dose)
-                .with(SheetField.SIMULATED, "yes")
+    private ShotRecord record(RigRecipe recipe, SimulatedShot shot) {
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.GRIND, grind)
+                .with(RecordField.TEMPERATURE, temperature)
+                .with(RecordField.PROFILE_STEPS, recipe.profile().text())
+                .with(RecordField.DOSE, dose)
+                .with(RecordField.SIMULATED, "yes")
                 .withExtra("seed", Long.toString(seed));
         if (shot.readings().isEmpty()) {
-            return sheet;
+            return record;
         }
-        return sheet
-                .with(SheetField.READINGS,
+        return record
+                .with(RecordField.READINGS,
                         shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
-                .with(SheetField.ZERO, shot.zero())
-                .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+                .with(RecordField.ZERO, shot.zero())
+                .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
     }
 
     private ParameterException refused(String why) {

@@ -12,10 +12,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.demo.DemoStudy.DemoShot;
 import org.grenu.core.phase.PhaseBorder;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.puck.DemoStudy.DemoShot;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.junit.jupiter.api.Test;
 import picocli.CommandLine;
 
@@ -47,7 +47,7 @@ class AnalyseDemoTest {
             assertThat(shot.path("file").asText()).isEqualTo(FILES.get(i));
             assertThat(shot.at("/times_s/pump_on_to_pump_off").asDouble()).as(truth.name())
                     .isCloseTo(truth.truth().pumpOffSeconds(), within(0.5));
-            if (!truth.shot().sheet().numbers(SheetField.READINGS).isEmpty()) {
+            if (!truth.shot().record().numbers(RecordField.READINGS).isEmpty()) {
                 double yield = truth.truth().strengthPercent() * truth.truth().beverageGrams()
                         / shot.path("dose_g").asDouble();
                 double expanded = shot.at("/ey_as_dosed_pct/U").asDouble();
@@ -72,7 +72,7 @@ class AnalyseDemoTest {
         for (int i = 0; i < TRUTH.size(); i++) {
             JsonNode shot = weighed.get(i);
             assertThat(shot.path("beverage_source").asText()).isEqualTo(
-                    TRUTH.get(i).shot().sheet().numbers(SheetField.READINGS).isEmpty() ? "curve" : "weighed");
+                    TRUTH.get(i).shot().record().numbers(RecordField.READINGS).isEmpty() ? "curve" : "weighed");
         }
         JsonNode knocked = weighed.get(4);
         assertThat(knocked.at("/repairs/0/kind").asText()).isEqualTo("scale_knock");

@@ -18,15 +18,15 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Question;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.demo.DemoStudy.DemoShot;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
 import org.grenu.formats.ComparisonPackage;
 import org.grenu.formats.ShotCsvWriter;
 import org.grenu.library.Library;
@@ -114,20 +114,21 @@ class CompareCommandTest {
         Path file = temp.resolve("shots.sqlite");
         try (Library library = Library.open(file)) {
             for (DemoShot shot : SHOTS) {
-                library.add(shot.name() + ".csv", DemoFilesCommand.content(shot).getBytes(StandardCharsets.UTF_8),
-                        shot.shot());
+                library.write(tx -> tx.shots()
+                        .add(shot.name() + ".csv", DemoFilesCommand.content(shot).getBytes(StandardCharsets.UTF_8),
+                                shot.shot()));
             }
         }
         Question question = new Question(
-                List.of(Variable.of(SheetFactor.GRIND), new Variable.Treatment(SheetFactor.TEMPERATURE, true)),
+                List.of(Variable.of(RecordFactor.GRIND), new Variable.Treatment(RecordFactor.TEMPERATURE, true)),
                 List.of(),
-                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(SheetFactor.DAY),
+                List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(RecordFactor.DAY),
                 Map.of("ey_as_dosed", 0.25), Map.of(), true);
         Map<String, Shot> logged = new HashMap<>();
         SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
         Comparison comparison = Comparison.of(question,
                 SHOTS.stream()
-                        .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot())))
+                        .map(shot -> new MeasuredShot(shot.name(), shot.shot().record(), ShotMeasures.of(shot.shot())))
                         .toList());
         Path zip = Files.write(temp.resolve("comparison.zip"), ComparisonPackage.write(comparison, logged));
         assertThat(ComparisonPackage.options(question)).isEqualTo(
@@ -187,7 +188,7 @@ class CompareCommandTest {
             DemoShot shot = SHOTS.get(i == 5 ? 9 : i);
             Shot noted = shot.shot()
                     .with(shot.shot()
-                            .sheet()
+                            .record()
                             .withExtra("beans frozen", i % 2 == 0 ? "yes" : "no")
                             .withExtra("crema", 10 + i % 2 + 0.01 * i + " mm"));
             Files.writeString(own.resolve("s" + i + ".csv"), ShotCsvWriter.write(noted));

@@ -12,17 +12,18 @@ import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
 import org.grenu.library.Change;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
+import org.grenu.library.Stored;
 import org.grenu.library.Target;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -43,14 +44,18 @@ class LibraryCommandTest {
             DemoStudy.shots()
                     .stream()
                     .limit(4)
-                    .forEach(shot -> library.add(shot.name(), shot.name().getBytes(StandardCharsets.UTF_8),
-                            shot.shot()));
-            library.addItems(DemoShelf.items(), "shelf");
-            ShotSummary shot = library.summaries().get(1);
-            library.attach(shot.id(), "puck.png", new byte[] {1, 2, 3});
-            library.apply("Dose", List.of(Change.of(shot.id(), SheetEdit.of(shot.recorded(), SheetField.DOSE, "17.4"))),
-                    "misread");
-            library.bin(Target.SHOT, List.of(library.summaries().get(0).id()), "binned");
+                    .forEach(shot -> library.write(tx -> tx.shots()
+                            .add(shot.name(), shot.name().getBytes(StandardCharsets.UTF_8),
+                                    shot.shot())));
+            library.write(tx -> tx.shelf().add(DemoShelf.items(), "shelf"));
+            ShotSummary shot = Stored.shots(library).get(1);
+            library.write(tx -> tx.attachments().attach(shot.id(), "puck.png", new byte[] {1, 2, 3}));
+            library.write(tx -> tx.journal()
+                    .make("Dose",
+                            List.of(Change.of(shot.id(), RecordEdit.of(shot.written(), RecordField.DOSE, "17.4"))),
+                            "misread"));
+            library.write(tx -> tx.bin()
+                    .put(Target.SHOT, List.of(Stored.shots(library).get(0).id()), "binned"));
         }
     }
 
@@ -83,12 +88,14 @@ class LibraryCommandTest {
         assertThat(run(other, "export", second)).isZero();
         assertThat(Files.readAllBytes(second)).isEqualTo(Files.readAllBytes(first));
         try (Library library = Library.open(other)) {
-            assertThat(library.summaries()).extracting(ShotSummary::number).containsExactly(2, 3, 4);
-            assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
-            assertThat(library.history(Target.SHOT, library.summaries().get(0).id()))
+            assertThat(Stored.shots(library)).extracting(ShotSummary::number).containsExactly(2, 3, 4);
+            assertThat(Stored.attachments(library, Stored.shots(library).get(0).id()))
+                    .hasSize(1);
+            assertThat(
+                    Stored.history(library, Target.SHOT, Stored.shots(library).get(0).id()))
                     .anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
-            library.undo();
-            assertThat(library.summaries()).as("taking in is one step").isEmpty();
+            Stored.undo(library);
+            assertThat(Stored.shots(library)).as("taking in is one step").isEmpty();
         }
     }
 
@@ -96,9 +103,9 @@ class LibraryCommandTest {
     void mergingTwiceChangesNothingAndOwnEntriesStay() {
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other)) {
-            library.add("mine", new byte[] {1}, DemoStudy.shots().get(2).shot());
-            library.add("mine", new byte[] {1}, DemoStudy.shots().get(9).shot());
-            library.addItem(ShelfKind.COFFEE, "lot heron 14", Map.of(ShelfField.MOISTURE, "2.2"));
+            library.write(tx -> tx.shots().add("mine", new byte[] {1}, DemoStudy.shots().get(2).shot()));
+            library.write(tx -> tx.shots().add("mine", new byte[] {1}, DemoStudy.shots().get(9).shot()));
+            library.write(tx -> tx.shelf().add(ShelfKind.COFFEE, "lot heron 14", Map.of(ShelfField.MOISTURE, "2.2")));
         }
         assertThat(run(other, "merge", home)).isZero();
         assertThat(said)
@@ -106,7 +113,7 @@ class LibraryCommandTest {
                         + " new on the shelf, ")
                 .contains("Kept as it is here, although it differs there: lot heron 14");
         try (Library library = Library.open(other)) {
-            ShelfItem heron = library.shelf().find(ShelfKind.COFFEE, "Lot Heron 14").orElseThrow();
+            ShelfItem heron = Stored.shelf(library).find(ShelfKind.COFFEE, "Lot Heron 14").orElseThrow();
             assertThat(heron.entries().number(ShelfField.MOISTURE)).hasValue(2.2);
             assertThat(heron.entries().text(ShelfField.PROCESS)).as("was unknown").hasValue("washed");
         }
@@ -123,7 +130,7 @@ class LibraryCommandTest {
             assertThat(run(home, task, home, "--replace")).as(task).isEqualTo(1);
         }
         try (Library library = Library.open(home)) {
-            assertThat(library.summaries()).hasSize(3);
+            assertThat(Stored.shots(library)).hasSize(3);
         }
         assertThat(before).isNotEmpty();
         Path mine = Files.writeString(folder.resolve("mine.zip"), "mine");
@@ -143,14 +150,14 @@ class LibraryCommandTest {
                     .stream()
                     .skip(4)
                     .limit(3)
-                    .forEach(shot -> open.add(shot.name(), new byte[] {1}, shot.shot()));
+                    .forEach(shot -> open.write(tx -> tx.shots().add(shot.name(), new byte[] {1}, shot.shot())));
             assertThat(run(other, "merge", busy)).isZero();
             assertThat(said).startsWith("3 shots taken in");
         }
         try (Library library = Library.open(other)) {
-            library.undo();
-            assertThat(library.summaries()).isEmpty();
-            assertThat(library.editDepth().undoable()).isZero();
+            Stored.undo(library);
+            assertThat(Stored.shots(library)).isEmpty();
+            assertThat(Stored.depth(library).undoable()).isZero();
         }
         assertThat(run(other, "merge", busy)).as("again, after it was undone").isZero();
         assertThat(said).startsWith("3 shots taken in");
@@ -164,16 +171,19 @@ class LibraryCommandTest {
     void mergingAgainHealsOneThatWasBrokenOff() {
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other); Library from = Library.open(home)) {
-            from.summaries()
-                    .forEach(shot -> library.add("half", new byte[] {1}, new Shot(shot.recorded(), from.log(shot.id())),
-                            shot.number()));
+            Stored.shots(from)
+                    .forEach(shot -> library.write(tx -> tx.shots()
+                            .add("half", new byte[] {1}, new Shot(shot.written(), Stored.log(from, shot.id())),
+                                    shot.number())));
         }
         assertThat(run(other, "merge", home)).isZero();
         assertThat(said).startsWith("0 shots taken in, 3 were here already")
                 .contains("2 missing files or corrections of shots here brought along");
         try (Library library = Library.open(other)) {
-            assertThat(library.attachments(library.summaries().get(0).id())).hasSize(1);
-            assertThat(library.history(Target.SHOT, library.summaries().get(0).id()))
+            assertThat(Stored.attachments(library, Stored.shots(library).get(0).id()))
+                    .hasSize(1);
+            assertThat(
+                    Stored.history(library, Target.SHOT, Stored.shots(library).get(0).id()))
                     .anySatisfy(entry -> assertThat(entry.reason()).isEqualTo("misread"));
         }
         assertThat(run(other, "merge", home)).isZero();

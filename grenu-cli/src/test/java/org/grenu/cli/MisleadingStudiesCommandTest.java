@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.grenu.core.compare.MisleadingStudies;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 import org.grenu.formats.ShotCsvWriter;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -43,7 +43,7 @@ public final class GrenuWindow extends Application {
 
         static Opened open(WindowRequest request) {
             OpenLibrary library = OpenLibrary.open(request.library());
-            return new Opened(library, library.library().newest(AT_ONCE));
+            return new Opened(library, library.library().read(tx -> tx.shots().newest(AT_ONCE)));
         }
     }
 
@@ -82,7 +82,12 @@ public final class GrenuWindow extends Application {
     private void show(Opened opened, Stage stage, Scene scene) {
         bench = Bench.on(opened.library, Platform::runLater);
         scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
-        bench.appearance().themeProperty().addListener((o, was, is) -> ThemeSheet.dress(scene, is));
+        bench.appearance().themeProperty().addListener((o, was, is) -> dress(scene));
+        bench.desk().settingsProperty().addListener((o, was, is) -> {
+            if (was.textSize() != is.textSize()) {
+                dress(scene);
+            }
+        });
         bench.desk().load(opened.shots);
         watch = new LibraryWatch(bench.desk());
         if (opened.shots.size() == AT_ONCE) {
@@ -103,6 +108,11 @@ public final class GrenuWindow extends Application {
         if (!request.files().isEmpty()) {
             bench.importing().importPaths(request.files());
         }
+    }
+
+    private void dress(Scene scene) {
+        ThemeSheet.dress(scene, bench.appearance().themeProperty().get(),
+                bench.desk().settingsProperty().get().textSize());
     }
 
     /** The words can be copied; there is nothing else to do in this window. */

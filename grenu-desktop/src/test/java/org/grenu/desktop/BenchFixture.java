@@ -1,5 +1,6 @@
 package org.grenu.desktop;
 
+import org.grenu.library.Stored;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -66,7 +67,7 @@ public abstract class BenchFixture extends ApplicationTest {
         ThemeSheet.dress(scene, Theme.LIGHT);
         stage.setScene(scene);
         stage.show();
-        bench.desk().load(bench.desk().library().summaries());
+        bench.desk().load(Stored.shots(bench.desk().library()));
     }
 
     @AfterEach

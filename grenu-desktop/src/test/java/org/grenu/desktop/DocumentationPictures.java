@@ -19,8 +19,8 @@ import org.grenu.app.Product;
 import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.shell.ThemeSheet;
@@ -77,7 +77,7 @@ class DocumentationPictures extends BenchFixture {
         ledgerAt(0);
         openShot(25);
         interact(() -> {
-            bench.desk().enter(SheetField.MOMENT_NOTES, "14 cup lifted to wake the scale; 22.5 first blond streak");
+            bench.desk().enter(RecordField.MOMENT_NOTES, "14 cup lifted to wake the scale; 22.5 first blond streak");
             bench.read().cursorProperty().set(Double.NaN);
         });
         until("the notes are in", () -> !bench.read().figureProperty().get().moments().isEmpty());
@@ -120,12 +120,12 @@ class DocumentationPictures extends BenchFixture {
 
     private void shelfAndRecords() throws IOException {
         interact(() -> bench.desk()
-                .bin(bench.desk().shots().stream().filter(shot -> shot.sheet().pulledAt().isEmpty()).toList()));
+                .bin(bench.desk().shots().stream().filter(shot -> shot.record().pulledAt().isEmpty()).toList()));
         until("the strange shot is gone", () -> bench.desk().shots().size() == 39);
         interact(() -> {
             bench.desk().noticeProperty().set(null);
             bench.rack().filterProperty().set("");
-            bench.appearance().colourByProperty().set(SheetFactor.GRIND);
+            bench.appearance().colourByProperty().set(RecordFactor.GRIND);
             bench.workspace().set(Workspace.SHELF);
             bench.desk()
                     .choose(bench.desk()
@@ -147,12 +147,12 @@ class DocumentationPictures extends BenchFixture {
         openShot(18);
         interact(() -> {
             bench.desk()
-                    .enter(SheetField.READINGS,
+                    .enter(RecordField.READINGS,
                             "9.71@0/24.3/24.0/filtered; 9.73@38/24.2/24.0/filtered; 9.70@75/24.2/24.1/filtered; "
                                     + "9.81@118/24.1/24.1/filtered");
             bench.series().show();
         });
-        until("the series is drawn", () -> bench.desk().openProperty().get().summary().sheet().readings().size() == 4);
+        until("the series is drawn", () -> bench.desk().openProperty().get().summary().record().readings().size() == 4);
         picture("series.png");
         interact(() -> {
             bench.series().shownProperty().set(false);
@@ -175,13 +175,13 @@ class DocumentationPictures extends BenchFixture {
             bench.desk().noticeProperty().set(null);
             lookup("#import-close").queryButton().fire();
             bench.ledger().takeOver();
-            bench.desk().enter(SheetField.DOSE, "18.1");
-            bench.desk().enter(SheetField.READINGS, "9.41; 9.43; 9.40");
-            bench.desk().enter(SheetField.GRIND, "2.6");
-            bench.desk().enter(SheetField.TASTE, "sweet, round");
-            bench.desk().enter(SheetField.NOTE, "stream even");
+            bench.desk().enter(RecordField.DOSE, "18.1");
+            bench.desk().enter(RecordField.READINGS, "9.41; 9.43; 9.40");
+            bench.desk().enter(RecordField.GRIND, "2.6");
+            bench.desk().enter(RecordField.TASTE, "sweet, round");
+            bench.desk().enter(RecordField.NOTE, "stream even");
         });
-        until("it is logged", () -> bench.desk().openProperty().get().summary().sheet().has(SheetField.NOTE));
+        until("it is logged", () -> bench.desk().openProperty().get().summary().record().has(RecordField.NOTE));
         interact(() -> lookup("#to-record").queryButton().fire());
         picture("logged.png");
     }
@@ -210,7 +210,7 @@ class DocumentationPictures extends BenchFixture {
         });
         clickOn("#page-did");
         compare("siskin", 12);
-        interact(() -> bench.appearance().colourByProperty().set(SheetFactor.AGE));
+        interact(() -> bench.appearance().colourByProperty().set(RecordFactor.AGE));
         until("it is answered", () -> !bench.compare().busyProperty().get()
                 && bench.compare()
                         .answeredProperty()
@@ -223,7 +223,7 @@ class DocumentationPictures extends BenchFixture {
                         .equals("age"));
         picture("confounded.png");
         compare("blocks", 18);
-        interact(() -> bench.appearance().colourByProperty().set(SheetFactor.GRIND));
+        interact(() -> bench.appearance().colourByProperty().set(RecordFactor.GRIND));
         until("it is answered", () -> !bench.compare().busyProperty().get()
                 && bench.compare()
                         .answeredProperty()

@@ -7,8 +7,8 @@ import java.nio.file.Files;
 import java.util.Locale;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -25,33 +25,33 @@ class WalkthroughTest extends BenchFixture {
         keys(KeyCode.O);
         interactions++;
         until("the shot is open", () -> bench.desk().openProperty().get().summary().number() == 40);
-        assertThat(sheet().has(SheetField.COFFEE)).isFalse();
+        assertThat(record().has(RecordField.COFFEE)).isFalse();
 
         keys(KeyCode.L);
-        until("what was set up is taken over", () -> sheet().has(SheetField.COFFEE));
+        until("what was set up is taken over", () -> record().has(RecordField.COFFEE));
         keys(KeyCode.R);
         assertThat(focused()).isEqualTo("dose_g");
         type("18.1");
-        until("the dose is there", () -> sheet().has(SheetField.DOSE));
+        until("the dose is there", () -> record().has(RecordField.DOSE));
         keys(KeyCode.R);
         for (String reading : new String[] {"9.41", "9.43", "9.40"}) {
             assertThat(focused()).isEqualTo("new-reading");
-            int before = sheet().numbers(SheetField.READINGS).size();
+            int before = record().numbers(RecordField.READINGS).size();
             type(reading);
-            until("the reading is there", () -> sheet().numbers(SheetField.READINGS).size() == before + 1);
+            until("the reading is there", () -> record().numbers(RecordField.READINGS).size() == before + 1);
         }
         keys(KeyCode.R);
         assertThat(focused()).isEqualTo("taste");
         type("sweet, round");
-        until("the taste is there", () -> sheet().has(SheetField.TASTE));
+        until("the taste is there", () -> record().has(RecordField.TASTE));
         keys(KeyCode.R);
         assertThat(focused()).isEqualTo("note");
         type("stream even");
-        until("the note is there", () -> sheet().has(SheetField.NOTE));
+        until("the note is there", () -> record().has(RecordField.NOTE));
         assertThat(interactions).isEqualTo(13);
 
-        assertThat(sheet().text(SheetField.COFFEE)).hasValue("Lot Siskin 3");
-        assertThat(sheet().number(SheetField.DOSE)).hasValue(18.1);
+        assertThat(record().text(RecordField.COFFEE)).hasValue("Lot Siskin 3");
+        assertThat(record().number(RecordField.DOSE)).hasValue(18.1);
         assertThat(text("yield")).as("9.4133 % × 38.00 g / 18.1 g").isEqualTo("19.76");
         keys(KeyCode.R);
         assertThat(text("completeness")).startsWith("Unknown: ").doesNotContain("coffee").doesNotContain("dose");
@@ -62,11 +62,11 @@ class WalkthroughTest extends BenchFixture {
     void theCaretGoesRound() throws IOException {
         openShot(39);
         interact(() -> {
-            bench.desk().enter(SheetField.DOSE, "");
-            bench.desk().enter(SheetField.TASTE, "");
-            bench.desk().enter(SheetField.NOTE, "");
+            bench.desk().enter(RecordField.DOSE, "");
+            bench.desk().enter(RecordField.TASTE, "");
+            bench.desk().enter(RecordField.NOTE, "");
         });
-        until("they are unknown", () -> !sheet().has(SheetField.DOSE) && !sheet().has(SheetField.NOTE));
+        until("they are unknown", () -> !record().has(RecordField.DOSE) && !record().has(RecordField.NOTE));
         keys(KeyCode.R);
         assertThat(focused()).isEqualTo("dose_g");
         keys(KeyCode.R);
@@ -94,8 +94,8 @@ class WalkthroughTest extends BenchFixture {
         return view.getScene().getFocusOwner() instanceof TextField field ? field.getId() : "no field";
     }
 
-    private ShotSheet sheet() {
-        return bench.desk().openProperty().get().summary().recorded();
+    private ShotRecord record() {
+        return bench.desk().openProperty().get().summary().written();
     }
 
     private static String log() {

@@ -20,16 +20,16 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
 import org.grenu.core.curve.AxisKind;
-import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveAxis;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.extraction.TargetWindow;
-import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.export.ReadSheet;
@@ -149,12 +149,12 @@ class FiguresTest {
 
     @Test
     void levelsKeepTheirColoursAndUnknownOnesAreMuted() {
-        List<ShotSheet> study = DemoStudy.shots().stream().map(d -> d.shot().sheet()).toList();
-        TreatmentScale grind = TreatmentScale.of(SheetFactor.GRIND, study);
+        List<ShotRecord> study = DemoStudy.shots().stream().map(d -> d.shot().record()).toList();
+        TreatmentScale grind = TreatmentScale.of(RecordFactor.GRIND, study);
         assertThat(grind.color("1.2", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
         assertThat(grind.color("2.4", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-3"));
         assertThat(grind.color("4.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));
-        assertThat(grind.color(ShotSheet.EMPTY, Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("muted"));
+        assertThat(grind.color(ShotRecord.EMPTY, Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("muted"));
         assertThat(Theme.LIGHT.colors().keySet()).isEqualTo(Theme.DARK.colors().keySet());
     }
 
@@ -248,8 +248,8 @@ class FiguresTest {
     /** Twenty notes in two seconds: whatever is placed covers nothing else. */
     @Test
     void labelsNeverCoverEachOther() throws IOException {
-        ShotSheet crowded = KNOCKED.sheet()
-                .with(SheetField.MOMENT_NOTES, IntStream.range(0, 20)
+        ShotRecord crowded = KNOCKED.record()
+                .with(RecordField.MOMENT_NOTES, IntStream.range(0, 20)
                         .mapToObj(i -> (20 + 0.1 * i) + " note number " + i)
                         .collect(Collectors.joining("; ")));
         Shot shot = KNOCKED.with(crowded);

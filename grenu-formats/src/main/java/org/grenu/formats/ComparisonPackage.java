@@ -18,8 +18,8 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 
 /**
  * Writes a comparison as a zipped Frictionless Data Package (https://specs.frictionlessdata.io/data-package/): every
@@ -52,9 +52,10 @@ public final class ComparisonPackage {
             Shot whole = logged.get(shot.name());
             // The name goes along, so that the answer names the same shots again.
             Shot named = whole
-                    .with(whole.sheet().with(SheetField.NAME, whole.sheet().text(SheetField.NAME).orElse(shot.name())));
+                    .with(whole.record()
+                            .with(RecordField.NAME, whole.record().text(RecordField.NAME).orElse(shot.name())));
             files.put(String.format(Locale.ROOT, "shots/shot-%03d.csv", i + 1), ShotCsvWriter.write(named));
-            rows.add(new StudyTableWriter.Row(i + 1, named.sheet(), shot.measures()));
+            rows.add(new StudyTableWriter.Row(i + 1, named.record(), shot.measures()));
         }
         files.put("shots.csv", StudyTableWriter.write(rows));
         files.put("effects.csv", EffectTableWriter.csv(comparison));

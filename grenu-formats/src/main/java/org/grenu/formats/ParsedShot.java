@@ -1,7 +1,7 @@
 package org.grenu.formats;
 
 import java.util.List;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 
 /**
  * A shot read from a file.

@@ -3,26 +3,26 @@ package org.grenu.formats;
 import java.util.ArrayList;
 import java.util.List;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * The lines before a table's header: {@code # key: value}. Known keys fill the record, other keys are kept as extra
  * entries. In Grenu's own files a bad value is an error; in other files such a line is a remark and passed over.
  *
- * @param sheet        the record
+ * @param record        the record
  * @param ours         whether the file names itself a Grenu shot
  * @param remarks      lines that were not understood
  * @param tableLine    line number of the header, first line is 1
  * @param tableStart   where the header begins in the text
  */
-record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLine, int tableStart) {
+record Preamble(ShotRecord record, boolean ours, List<String> remarks, int tableLine, int tableStart) {
 
     static final String MARK = "grenu shot";
     static final int VERSION = 1;
 
     static Preamble parse(String file, String text) throws ImportFailure {
-        ShotSheet.Builder sheet = new ShotSheet.Builder(ShotSheet.EMPTY);
+        ShotRecord.Builder record = new ShotRecord.Builder(ShotRecord.EMPTY);
         List<String> remarks = new ArrayList<>();
         boolean ours = false;
         int line = 1;
@@ -42,7 +42,7 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
                     checkVersion(file, line, value);
                     ours = true;
                 } else {
-                    enter(sheet, key, ours ? unescaped(value) : value, new Place(file, line, ours), remarks);
+                    enter(record, key, ours ? unescaped(value) : value, new Place(file, line, ours), remarks);
                 }
             } else if (!entry.isEmpty()) {
                 remarks.add(entry);
@@ -50,17 +50,17 @@ record Preamble(ShotSheet sheet, boolean ours, List<String> remarks, int tableLi
             at = end < 0 ? text.length() : end + 1;
             line++;
         }
-        return new Preamble(sheet.build(), ours, remarks, line, at);
+        return new Preamble(record.build(), ours, remarks, line, at);
     }
 
-    private static void enter(ShotSheet.Builder sheet, String key, String value, Place place, List<String> remarks)
+    private static void enter(ShotRecord.Builder record, String key, String value, Place place, List<String> remarks)
             throws ImportFailure {
         try {
-            SheetField field = SheetField.find(key).orElse(null);
+            RecordField field = RecordField.find(key).orElse(null);
             if (field == null) {
-                sheet.extra(key, value);
+                record.extra(key, value);
             } else {
-                sheet.text(field, value);
+                record.text(field, value);
             }
         } catch (RefusedEntry refused) {
             if (place.ours) {

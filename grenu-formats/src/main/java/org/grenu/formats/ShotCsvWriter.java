@@ -6,8 +6,8 @@ import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 
 /** Writes a shot as Grenu's shot CSV; see docs/formats.md. Reading it back gives an equal shot. */
 public final class ShotCsvWriter {
@@ -18,10 +18,10 @@ public final class ShotCsvWriter {
     /** {@return the file's text, lines ended by a line feed} */
     public static String write(Shot shot) {
         StringBuilder out = new StringBuilder("# " + Preamble.MARK + ": " + Preamble.VERSION + "\n");
-        for (SheetField field : SheetField.values()) {
-            shot.sheet().entry(field).ifPresent(entry -> preambleLine(out, field.key(), entry));
+        for (RecordField field : RecordField.values()) {
+            shot.record().entry(field).ifPresent(entry -> preambleLine(out, field.key(), entry));
         }
-        shot.sheet().extras().forEach((key, value) -> preambleLine(out, key, value));
+        shot.record().extras().forEach((key, value) -> preambleLine(out, key, value));
         List<Map.Entry<Channel, Samples>> channels = List.copyOf(shot.log().channels().entrySet());
         out.append("time [s]");
         channels.forEach(channel -> out.append(',').append(heading(channel.getKey())));

@@ -21,9 +21,9 @@ import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 
 /** Reads Grenu's shot JSON. */
 final class ShotJsonReader {
@@ -59,8 +59,8 @@ final class ShotJsonReader {
             throw failure("This is version " + root.path("version") + " of the shot format; this program reads version "
                     + VERSION + ".", "Open it with a newer Grenu.");
         }
-        ShotSheet sheet = sheet(root.path("record"));
-        return new ParsedShot(new Shot(sheet, log(root.path("channels"), root.path("units"))), List.of());
+        ShotRecord record = record(root.path("record"));
+        return new ParsedShot(new Shot(record, log(root.path("channels"), root.path("units"))), List.of());
     }
 
     private JsonNode parse(String text) throws ImportFailure {
@@ -76,34 +76,34 @@ final class ShotJsonReader {
         }
     }
 
-    private ShotSheet sheet(JsonNode record) throws ImportFailure {
-        ShotSheet.Builder sheet = new ShotSheet.Builder(ShotSheet.EMPTY);
-        for (Map.Entry<String, JsonNode> entry : record.properties()) {
+    private ShotRecord record(JsonNode node) throws ImportFailure {
+        ShotRecord.Builder record = new ShotRecord.Builder(ShotRecord.EMPTY);
+        for (Map.Entry<String, JsonNode> entry : node.properties()) {
             try {
                 if (entry.getKey().equals(EXTRAS)) {
                     for (Map.Entry<String, JsonNode> extra : entry.getValue().properties()) {
-                        sheet.extra(extra.getKey(), extra.getValue().asText());
+                        record.extra(extra.getKey(), extra.getValue().asText());
                     }
                 } else {
-                    enter(sheet, entry.getKey(), entry.getValue());
+                    enter(record, entry.getKey(), entry.getValue());
                 }
             } catch (RefusedEntry refused) {
                 throw failure("record." + entry.getKey() + ": " + refused.getMessage(),
                         "Correct the value or remove it.");
             }
         }
-        return sheet.build();
+        return record.build();
     }
 
-    private static void enter(ShotSheet.Builder sheet, String key, JsonNode value) {
+    private static void enter(ShotRecord.Builder record, String key, JsonNode value) {
         if (value.isObject()) {
             throw new RefusedEntry("An object cannot be an entry.");
         }
-        Optional<SheetField> field = SheetField.find(key);
+        Optional<RecordField> field = RecordField.find(key);
         if (field.isPresent()) {
-            sheet.text(field.get(), text(value));
+            record.text(field.get(), text(value));
         } else {
-            sheet.extra(key, text(value));
+            record.extra(key, text(value));
         }
     }
 

@@ -6,9 +6,9 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.strength.Reading;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 
 /** Writes a shot as Grenu's shot JSON; see docs/formats.md. Reading it back gives an equal shot. */
 public final class ShotJsonWriter {
@@ -23,7 +23,7 @@ public final class ShotJsonWriter {
         ObjectNode root = JSON.createObjectNode();
         root.put("format", ShotJsonReader.FORMAT);
         root.put("version", ShotJsonReader.VERSION);
-        record(root.putObject("record"), shot.sheet());
+        record(root.putObject("record"), shot.record());
         ObjectNode units = root.putObject("units");
         ObjectNode channels = root.putObject("channels");
         units.put(ShotJsonReader.TIME, "s");
@@ -39,27 +39,27 @@ public final class ShotJsonWriter {
         }
     }
 
-    private static void record(ObjectNode record, ShotSheet sheet) {
-        for (SheetField field : SheetField.values()) {
-            if (sheet.has(field)) {
+    private static void record(ObjectNode node, ShotRecord record) {
+        for (RecordField field : RecordField.values()) {
+            if (record.has(field)) {
                 switch (field.kind()) {
-                    case NUMBER -> record.put(field.key(), sheet.number(field).getAsDouble());
-                    case NUMBER_LIST -> sheet.numbers(field).forEach(record.withArrayProperty(field.key())::add);
-                    case READING_LIST -> readings(record.withArrayProperty(field.key()), sheet);
-                    case FLAG -> record.put(field.key(), sheet.flag(field));
-                    default -> record.put(field.key(), sheet.entry(field).orElseThrow());
+                    case NUMBER -> node.put(field.key(), record.number(field).getAsDouble());
+                    case NUMBER_LIST -> record.numbers(field).forEach(node.withArrayProperty(field.key())::add);
+                    case READING_LIST -> readings(node.withArrayProperty(field.key()), record);
+                    case FLAG -> node.put(field.key(), record.flag(field));
+                    default -> node.put(field.key(), record.entry(field).orElseThrow());
                 }
             }
         }
-        if (!sheet.extras().isEmpty()) {
-            ObjectNode extras = record.putObject(ShotJsonReader.EXTRAS);
-            sheet.extras().forEach(extras::put);
+        if (!record.extras().isEmpty()) {
+            ObjectNode extras = node.putObject(ShotJsonReader.EXTRAS);
+            record.extras().forEach(extras::put);
         }
     }
 
     /** A number where only the value is known, else the reading's text. */
-    private static void readings(ArrayNode array, ShotSheet sheet) {
-        for (Reading reading : sheet.readings()) {
+    private static void readings(ArrayNode array, ShotRecord record) {
+        for (Reading reading : record.readings()) {
             if (reading.equals(Reading.of(reading.value()))) {
                 array.add(reading.value());
             } else {

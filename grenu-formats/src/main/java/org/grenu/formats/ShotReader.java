@@ -1,7 +1,7 @@
 package org.grenu.formats;
 
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.ShotRecord;
 
 /** Reads a shot from a file's bytes, telling by content what kind of file it is. Stateless and safe for threads. */
 public final class ShotReader {
@@ -24,7 +24,7 @@ public final class ShotReader {
                     : ShotTableReader.read(name, text);
             if (!parsed.shot().log().isEmpty()) {
                 check(name, parsed.shot().log());
-            } else if (parsed.shot().sheet().equals(ShotSheet.EMPTY)) {
+            } else if (parsed.shot().record().equals(ShotRecord.EMPTY)) {
                 throw new ImportFailure(name, 0, "The file holds neither a log nor anything written down.",
                         "Choose another file.");
             }

@@ -13,7 +13,7 @@ import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 
 /**
  * Reads a table of samples with a heading row: Grenu's shot CSV, or any CSV or TSV whose columns can be recognised.
@@ -168,7 +168,7 @@ final class ShotTableReader {
             }
         }
         if (preamble.ours() && columns.size() == 1 && time != null && time.size() == 0) {
-            return new ParsedShot(new Shot(preamble.sheet(), ShotLog.NONE), assumptions);
+            return new ParsedShot(new Shot(preamble.record(), ShotLog.NONE), assumptions);
         }
         if (time == null || time.size() == 0) {
             throw new ImportFailure(file, preamble.tableLine(), "The table has a heading but no rows.",
@@ -182,7 +182,7 @@ final class ShotTableReader {
             lookForSeveralShots(time);
             time = fromZero(time);
         }
-        return new ParsedShot(new Shot(preamble.sheet(), new ShotLog(time, channels)), assumptions);
+        return new ParsedShot(new Shot(preamble.record(), new ShotLog(time, channels)), assumptions);
     }
 
     /** One restart may be a logger's clock that was reset, which is repaired; several are several shots. */

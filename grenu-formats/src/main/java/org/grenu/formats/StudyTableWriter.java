@@ -17,9 +17,9 @@ import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 
 /** Writes a study as one CSV table: a row per shot with its record and its measures; unknown cells are empty. */
 public final class StudyTableWriter {
@@ -43,7 +43,7 @@ public final class StudyTableWriter {
 
     private static List<String> heading() {
         List<String> heading = new ArrayList<>(List.of("shot"));
-        for (SheetField field : SheetField.values()) {
+        for (RecordField field : RecordField.values()) {
             heading.add(field.key());
         }
         MEASURES.forEach(column -> heading.add(column.name));
@@ -52,8 +52,8 @@ public final class StudyTableWriter {
 
     private static List<String> cells(Row row) {
         List<String> cells = new ArrayList<>(List.of(Integer.toString(row.number)));
-        for (SheetField field : SheetField.values()) {
-            cells.add(FormulaGuard.guarded(row.sheet.entry(field).orElse("")));
+        for (RecordField field : RecordField.values()) {
+            cells.add(FormulaGuard.guarded(row.record.entry(field).orElse("")));
         }
         for (Column column : MEASURES) {
             OptionalDouble value = column.value.apply(row.measures);
@@ -108,7 +108,7 @@ public final class StudyTableWriter {
     }
 
     /** One shot of the study with its number in it. */
-    public record Row(int number, ShotSheet sheet, ShotMeasures measures) {
+    public record Row(int number, ShotRecord record, ShotMeasures measures) {
     }
 
     private record Column(String name, Function<ShotMeasures, OptionalDouble> value) {

@@ -21,11 +21,11 @@ import org.grenu.core.numbers.Samples;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -38,21 +38,21 @@ class EffectTableTest {
     private Path folder;
 
     private static Shot shot(int number) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, 18)
-                .with(SheetField.BEVERAGE, 40)
-                .with(SheetField.READINGS,
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, 18)
+                .with(RecordField.BEVERAGE, 40)
+                .with(RecordField.READINGS,
                         String.format(Locale.ROOT, "%.2f; %.2f", 9 + 0.2 * (number % 2) + 0.01 * number,
                                 9 + 0.2 * (number % 2)))
-                .with(SheetField.ARM, number % 2 == 0 ? "control, usual" : "treated \"cold\"");
-        return new Shot(sheet, LOG);
+                .with(RecordField.ARM, number % 2 == 0 ? "control, usual" : "treated \"cold\"");
+        return new Shot(record, LOG);
     }
 
     private static Comparison comparison(int shots) {
         List<MeasuredShot> compared = new ArrayList<>();
         for (int i = 0; i < shots; i++) {
-            compared.add(new MeasuredShot("s" + i, shot(i).sheet(), ShotMeasures.of(shot(i))));
+            compared.add(new MeasuredShot("s" + i, shot(i).record(), ShotMeasures.of(shot(i))));
         }
-        return Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)),
+        return Comparison.of(Question.of(List.of(Variable.of(RecordFactor.ARM)),
                 List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH)), compared);
     }
 
@@ -87,9 +87,9 @@ class EffectTableTest {
     @Test
     void theSpreadsheetHoldsNumbersAsNumbers() throws IOException {
         Map<String, byte[]> parts = unzipped(EffectTableWriter.xlsx(comparison(8)));
-        String sheet = new String(parts.get("xl/worksheets/sheet1.xml"), StandardCharsets.UTF_8);
+        String record = new String(parts.get("xl/worksheets/sheet1.xml"), StandardCharsets.UTF_8);
         double margin = 0.5;
-        assertThat(sheet).contains("<v>" + margin + "</v>").doesNotContain("NaN");
+        assertThat(record).contains("<v>" + margin + "</v>").doesNotContain("NaN");
         assertThat(new String(parts.get("xl/sharedStrings.xml"), StandardCharsets.UTF_8)).contains("ey_as_dosed")
                 .contains("treated &quot;cold&quot;");
     }
@@ -107,7 +107,7 @@ class EffectTableTest {
                 "shots/shot-008.csv");
         Shot back = ShotReader.read("x", files.get("shots/shot-003.csv")).shot();
         assertThat(back.log()).isEqualTo(LOG);
-        assertThat(back.sheet()).isEqualTo(shot(2).sheet().with(SheetField.NAME, "s2"));
+        assertThat(back.record()).isEqualTo(shot(2).record().with(RecordField.NAME, "s2"));
         assertThat(new String(files.get("README.txt"), StandardCharsets.UTF_8))
                 .contains("./grenu compare PACKAGE --factor \"arm\" --response \"ey_as_dosed\"");
         assertThat(new String(files.get("datapackage.json"), StandardCharsets.UTF_8))

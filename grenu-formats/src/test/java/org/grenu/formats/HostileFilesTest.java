@@ -87,7 +87,7 @@ class HostileFilesTest {
         }
         text.append("time,pressure\n0,1\n1,2\n2,3\n3,4\n");
         assertThat(
-                ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().sheet().extras())
+                ShotReader.read("keys.csv", text.toString().getBytes(StandardCharsets.UTF_8)).shot().record().extras())
                 .hasSize(500);
     }
 

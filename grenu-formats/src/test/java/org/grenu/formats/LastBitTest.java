@@ -12,9 +12,9 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Unit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -72,8 +72,8 @@ class LastBitTest {
             channels.put(channel, Samples.of(values));
         }
         Shot shot = new Shot(
-                ShotSheet.EMPTY.with(SheetField.DOSE, 18 + random.nextDouble())
-                        .with(SheetField.SCALE_BIAS, random.nextDouble() / 1e7),
+                ShotRecord.EMPTY.with(RecordField.DOSE, 18 + random.nextDouble())
+                        .with(RecordField.SCALE_BIAS, random.nextDouble() / 1e7),
                 new ShotLog(Samples.of(time), channels));
         assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
                 .isEqualTo(shot);
@@ -105,11 +105,11 @@ class LastBitTest {
 
     @Test
     void tablesAreGuarded() {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, "=HYPERLINK(\"http://x\")")
-                .with(SheetField.ZERO, -0.01);
-        String table = StudyTableWriter.write(java.util.List.of(new StudyTableWriter.Row(1, sheet,
-                org.grenu.core.study.ShotMeasures.of(
-                        new Shot(sheet,
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.NOTE, "=HYPERLINK(\"http://x\")")
+                .with(RecordField.ZERO, -0.01);
+        String table = StudyTableWriter.write(java.util.List.of(new StudyTableWriter.Row(1, record,
+                org.grenu.core.record.ShotMeasures.of(
+                        new Shot(record,
                                 new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0))))))));
         assertThat(table).contains("\"'=HYPERLINK").contains(",-0.01,");
     }

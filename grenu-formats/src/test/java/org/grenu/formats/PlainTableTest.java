@@ -11,9 +11,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -67,8 +67,8 @@ class PlainTableTest {
                 "Column “pressure” names no unit; its numbers were read as psi.",
                 "Column “flow” names no unit; its numbers were read as mL/s.",
                 "Column “weight flow” names no unit; its numbers were read as g/s.");
-        assertThat(parsed.shot().sheet().number(SheetField.DOSE)).hasValue(18.2);
-        assertThat(parsed.shot().sheet().extras()).containsEntry("grinder speed", "4");
+        assertThat(parsed.shot().record().number(RecordField.DOSE)).hasValue(18.2);
+        assertThat(parsed.shot().record().extras()).containsEntry("grinder speed", "4");
         assertThat(parsed.shot().log().find(Channel.CUP_FLOW).orElseThrow().get(2)).isEqualTo(0.5);
         assertThat(parsed.shot().log().find(Channel.PUMP_FLOW)).isPresent();
     }
@@ -107,7 +107,7 @@ class PlainTableTest {
         List<StudyTableWriter.Row> rows = DemoStudy.shots()
                 .stream()
                 .limit(6)
-                .map(demo -> new StudyTableWriter.Row(7, demo.shot().sheet(), ShotMeasures.of(demo.shot())))
+                .map(demo -> new StudyTableWriter.Row(7, demo.shot().record(), ShotMeasures.of(demo.shot())))
                 .toList();
         List<CsvRecord> table = CsvReader.builder().ofCsvRecord(StudyTableWriter.write(rows)).stream().toList();
         List<String> heading = table.get(0).getFields();

@@ -17,9 +17,9 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
@@ -29,7 +29,7 @@ class RoundTripTest {
     @ParameterizedTest
     @Seeds(300)
     void csvLosesNothing(Draws any) throws ImportFailure {
-        Shot shot = new Shot(sheet(any), log(any));
+        Shot shot = new Shot(record(any), log(any));
         assertThat(ShotReader.read("shot.csv", ShotCsvWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
                 .isEqualTo(shot);
     }
@@ -37,7 +37,7 @@ class RoundTripTest {
     @ParameterizedTest
     @Seeds(300)
     void jsonLosesNothing(Draws any) throws ImportFailure {
-        Shot shot = new Shot(sheet(any), log(any));
+        Shot shot = new Shot(record(any), log(any));
         assertThat(ShotReader.read("shot.json", ShotJsonWriter.write(shot).getBytes(StandardCharsets.UTF_8)).shot())
                 .isEqualTo(shot);
     }
@@ -47,7 +47,7 @@ class RoundTripTest {
     void theSchemaFileAgreesWithTheProgram() throws IOException {
         JsonNode schema = new ObjectMapper().readTree(new File("../docs/schema/grenu-shot-1.schema.json"));
         Set<String> keys = new HashSet<>(List.of("extras"));
-        for (SheetField field : SheetField.values()) {
+        for (RecordField field : RecordField.values()) {
             keys.add(field.key());
         }
         Set<String> channels = new HashSet<>(List.of("time"));
@@ -65,24 +65,24 @@ class RoundTripTest {
         return names;
     }
 
-    private static ShotSheet sheet(Draws any) {
+    private static ShotRecord record(Draws any) {
         double dose = any.number(0.1, 200);
         List<String> readings = any.list(0, 6, () -> String.valueOf(any.number(0, 40)));
-        return ShotSheet.EMPTY
-                .with(SheetField.COFFEE, words(any))
-                .with(SheetField.NOTE, words(any))
-                .with(SheetField.DOSE, dose)
-                .with(SheetField.GRIND, -dose)
-                .with(SheetField.PULLED_AT, "2026-05-13T09:04:05.123")
-                .with(SheetField.READINGS, String.join("; ", readings) + "; 9.4@35/24.1/?/filtered")
-                .with(SheetField.REFRACTOMETER_LINE, "10; 9.8; 0.98; 0.02; 0.01")
-                .with(SheetField.REFRACTOMETER_READS, "brix")
-                .with(SheetField.REPAIRS_OFF, "scale_knock time_order")
-                .with(SheetField.SIMULATED, "no")
-                .with(SheetField.ROASTED_ON, "2026-04-27")
-                .with(SheetField.PHASES, "wetting 0; soak 4.25; drip_out 31")
-                .with(SheetField.MOMENT_NOTES, "20 blond, fast; 12.5 first streak: left")
-                .with(SheetField.PROFILE_STEPS,
+        return ShotRecord.EMPTY
+                .with(RecordField.COFFEE, words(any))
+                .with(RecordField.NOTE, words(any))
+                .with(RecordField.DOSE, dose)
+                .with(RecordField.GRIND, -dose)
+                .with(RecordField.PULLED_AT, "2026-05-13T09:04:05.123")
+                .with(RecordField.READINGS, String.join("; ", readings) + "; 9.4@35/24.1/?/filtered")
+                .with(RecordField.REFRACTOMETER_LINE, "10; 9.8; 0.98; 0.02; 0.01")
+                .with(RecordField.REFRACTOMETER_READS, "brix")
+                .with(RecordField.REPAIRS_OFF, "scale_knock time_order")
+                .with(RecordField.SIMULATED, "no")
+                .with(RecordField.ROASTED_ON, "2026-04-27")
+                .with(RecordField.PHASES, "wetting 0; soak 4.25; drip_out 31")
+                .with(RecordField.MOMENT_NOTES, "20 blond, fast; 12.5 first streak: left")
+                .with(RecordField.PROFILE_STEPS,
                         "soak: pressure 2.4 until 2 s after drip or 25 s; main: pressure 9 to 6 over 3 s ±0.6, flow "
                                 + "at most 4")
                 .withExtra("beans frozen", words(any))

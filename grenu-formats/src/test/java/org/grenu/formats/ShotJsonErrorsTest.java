@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -28,8 +28,8 @@ class ShotJsonErrorsTest {
         assertThat(shot.log().time().toArray()).containsExactly(0, 0.5, 1);
         assertThat(shot.log().find(Channel.PRESSURE).orElseThrow().get(2)).isBetween(8.99, 9.0);
         assertThat(shot.log().find(Channel.PRESSURE).orElseThrow().get(1)).isNaN();
-        assertThat(shot.sheet().number(SheetField.DOSE)).hasValue(18);
-        assertThat(shot.sheet().extras()).containsEntry("screen", "fine");
+        assertThat(shot.record().number(RecordField.DOSE)).hasValue(18);
+        assertThat(shot.record().extras()).containsEntry("screen", "fine");
     }
 
     /** Each change of the good file above has its own words. */

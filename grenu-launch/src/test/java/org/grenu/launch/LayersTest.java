@@ -97,7 +97,7 @@ class LayersTest {
             .haveSimpleNameEndingWith("Pane")
             .should()
             .dependOnClassesThat()
-            .haveFullyQualifiedName("org.grenu.core.study.ShotMeasures")
+            .haveFullyQualifiedName("org.grenu.core.record.ShotMeasures")
             .orShould()
             .dependOnClassesThat()
             .haveFullyQualifiedName("org.grenu.core.curve.CurveMeasures")

@@ -1,13 +1,29 @@
 package org.grenu.library;
 
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+
 /**
  * What emptying the bin loses for good, beside the history of it all.
  *
- * @param shots       shots
- * @param logs        those of them that have a log, which goes with the file it came from
- * @param attachments photos and other files, of those shots and of others
- * @param things      coffees, gear and whatever else stands on the shelf, with all their versions
- * @param versions    versions of things that stay
+ * @param things how many of each kind; parts of things that are counted are not counted again
+ * @param logs   how many of the shots have a log, which goes with the file it came from
  */
-public record BinLoss(int shots, int logs, int attachments, int things, int versions) {
+public record BinLoss(Map<Target, Integer> things, int logs) {
+
+    public BinLoss {
+        EnumMap<Target, Integer> some = new EnumMap<>(Target.class);
+        things.forEach((target, count) -> {
+            if (count > 0) {
+                some.put(target, count);
+            }
+        });
+        things = Collections.unmodifiableMap(some);
+    }
+
+    /** {@return how many things of that kind it loses} */
+    public int of(Target target) {
+        return things.getOrDefault(target, 0);
+    }
 }

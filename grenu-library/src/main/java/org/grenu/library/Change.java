@@ -1,6 +1,6 @@
 package org.grenu.library;
 
-import org.grenu.core.study.SheetEdit;
+import org.grenu.core.record.RecordEdit;
 
 /**
  * A change of one entry of one thing, kept as data: it can be stored, shown, undone and redone. Making a thing and
@@ -24,7 +24,7 @@ public record Change(Target target, long id, String key, String before, String a
     static final String NEVER = "never";
 
     /** {@return that edit of a shot's record} */
-    public static Change of(long shot, SheetEdit edit) {
+    public static Change of(long shot, RecordEdit edit) {
         return new Change(Target.SHOT, shot, edit.key(), edit.before(), edit.after());
     }
 
@@ -39,7 +39,7 @@ public record Change(Target target, long id, String key, String before, String a
     }
 
     /** {@return the change of a shot's record that this is} */
-    public SheetEdit edit() {
-        return new SheetEdit(key, before, after);
+    public RecordEdit edit() {
+        return new RecordEdit(key, before, after);
     }
 }

@@ -1,12 +1,13 @@
 package org.grenu.library;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.entry.Field;
 import org.jdbi.v3.core.Handle;
 
 /** Makes changes take effect, and keeps them in the history. */
@@ -15,8 +16,8 @@ final class Changes {
     private static final String APPLIED = "applied";
     private static final String UNDONE = "undone";
 
+    private final Tables tables;
     private final Handle handle;
-    private final ShelfRows shelf;
     /** The newest step when this process opened the file: what is newer and not its own was made by another. */
     private long openedAt;
     /** Steps that this process made. */
@@ -24,9 +25,9 @@ final class Changes {
     /** What the step under way has changed; null while every change is a step of its own. */
     private List<Change> together;
 
-    Changes(Handle handle, ShelfRows shelf) {
-        this.handle = handle;
-        this.shelf = shelf;
+    Changes(Tables tables) {
+        this.tables = tables;
+        this.handle = tables.handle();
         begin();
     }
 
@@ -91,12 +92,39 @@ final class Changes {
                 .bind("target", change.target().key())
                 .bind("id", change.id())
                 .bind("field", change.key())
-                .bind("before", change.before())
-                .bind("after", change.after())
+                .bind("before", stored(change, change.before()))
+                .bind("after", stored(change, change.after()))
                 .bind("reason", reason)
                 .bind("now", now)
                 .add());
         batch.execute();
+    }
+
+    private String stored(Change change, String text) {
+        return stored(tables.names(), change, text);
+    }
+
+    /** {@return the text of a change as the history has it: with references for names} */
+    static String stored(ShelfNames names, Change change, String text) {
+        return change.target()
+                .aggregate()
+                .field(change.key())
+                .map(field -> names.stored(field, text))
+                .orElse(text);
+    }
+
+    /**
+     * {@return the change in that row, by the names that things have now} Its target is in the column of that
+     * place.
+     */
+    static Change shown(ShelfNames names, ResultSet row, int place) throws SQLException {
+        Target target = Target.of(row.getString(place));
+        String key = row.getString(place + 2);
+        Optional<Field> field = target.aggregate().field(key);
+        String before = row.getString(place + 3);
+        String after = row.getString(place + 4);
+        return new Change(target, row.getLong(place + 1), key, field.map(it -> names.shown(it, before)).orElse(before),
+                field.map(it -> names.shown(it, after)).orElse(after));
     }
 
     private boolean mine(long step) {
@@ -139,8 +167,7 @@ final class Changes {
                 .bind("step", number)
                 .map((row, context) -> {
                     words.add(row.getString(1));
-                    return new Change(Target.of(row.getString(2)), row.getLong(3), row.getString(4), row.getString(5),
-                            row.getString(6));
+                    return shown(tables.names(), row, 2);
                 })
                 .list();
         handle.createUpdate("UPDATE history SET state = :to WHERE step = :step")
@@ -159,74 +186,26 @@ final class Changes {
      *
      * @throws LibraryException if the entry is not any more what the change starts from
      */
-    void make(Change change) {
+    private void make(Change change) {
+        Aggregate kind = change.target().aggregate();
         if (change.key().equals(Change.BINNED)) {
-            String table = switch (change.target()) {
-                case SHOT -> "shot";
-                case ITEM -> "shelf_item";
-                case VERSION -> "shelf_version";
-                case ATTACHMENT -> "attachment";
-            };
             check(change, "The bin",
-                    handle.createQuery("SELECT binned_at FROM " + table + " WHERE id = :id")
+                    handle.createQuery("SELECT binned_at FROM " + kind.table() + " WHERE id = :id")
                             .bind("id", change.id())
                             .mapTo(String.class)
                             .one());
-            handle.createUpdate("UPDATE " + table + " SET binned_at = :at WHERE id = :id")
+            handle.createUpdate("UPDATE " + kind.table() + " SET binned_at = :at WHERE id = :id")
                     .bind("at", change.after())
                     .bind("id", change.id())
                     .execute();
-            return;
-        }
-        switch (change.target()) {
-            case SHOT -> ofShot(change);
-            case ITEM -> {
-                check(change, "The name", shelf.itemName(change.id()));
-                shelf.renameItem(change.id(), change.after());
+            if (change.after().isEmpty()) {
+                kind.appeared(tables, change.id());
             }
-            case VERSION -> {
-                check(change, "The entry", shelf.versionEntry(change.id(), change.key()));
-                shelf.enterVersion(change.id(), change.key(), change.after());
-            }
-            case ATTACHMENT -> throw new IllegalArgumentException("an attachment has no entry " + change.key());
+        } else {
+            Aggregate.Entry now = kind.entry(tables, change.id(), change.key());
+            check(change, now.title(), now.text());
+            kind.enter(tables, change.id(), change.key(), change.after());
         }
-    }
-
-    private void ofShot(Change change) {
-        switch (change.key()) {
-            case Change.LOG -> {
-                column(change, "log_digest", "The log");
-                handle.execute("DELETE FROM curve_digest WHERE shot_id = ?", change.id());
-            }
-            case Change.STATE -> column(change, "state", "The state");
-            default -> edit(change);
-        }
-    }
-
-    private void column(Change change, String column, String what) {
-        String current = handle.createQuery("SELECT coalesce(" + column + ", '') FROM shot WHERE id = :id")
-                .bind("id", change.id())
-                .mapTo(String.class)
-                .one();
-        check(change, what, current);
-        handle.createUpdate("UPDATE shot SET " + column + " = nullif(:after, '') WHERE id = :id")
-                .bind("after", change.after())
-                .bind("id", change.id())
-                .execute();
-    }
-
-    private void edit(Change change) {
-        SheetEdit edit = change.edit();
-        StoredRecord stored = handle
-                .createQuery("SELECT number, extras, " + ShotRows.FIELD_COLUMNS + " FROM shot WHERE id = :id")
-                .bind("id", change.id())
-                .map((row, context) -> new StoredRecord(row.getInt("number"), ShotRows.sheet(row, 2)))
-                .one();
-        check(change, edit.title() + " of shot " + stored.number, edit.current(stored.sheet));
-        ShotRows.update(handle, change.id(), edit.field(), edit.apply(stored.sheet));
-    }
-
-    private record StoredRecord(int number, ShotSheet sheet) {
     }
 
     private static void check(Change change, String what, String current) {

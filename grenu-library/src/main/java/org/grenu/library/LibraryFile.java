@@ -24,7 +24,7 @@ import org.sqlite.SQLiteDataSource;
 final class LibraryFile {
 
     /** Number of the newest migration. */
-    static final int CURRENT_VERSION = 8;
+    static final int CURRENT_VERSION = 9;
     private static final long CHECKED_AT_ONCE = 32L << 20;
     private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
 
@@ -240,6 +240,7 @@ final class LibraryFile {
             Flyway.configure(LibraryFile.class.getClassLoader())
                     .dataSource(source)
                     .locations(MIGRATIONS)
+                    .javaMigrations(new V9__references())
                     .load()
                     .migrate();
         } catch (FlywayException failed) {

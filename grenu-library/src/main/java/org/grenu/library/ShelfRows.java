@@ -28,9 +28,11 @@ final class ShelfRows {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Handle handle;
+    private final ShelfNames names;
 
-    ShelfRows(Handle handle) {
-        this.handle = handle;
+    ShelfRows(Tables tables) {
+        this.handle = tables.handle();
+        this.names = tables.names();
     }
 
     Shelf read() {
@@ -71,18 +73,18 @@ final class ShelfRows {
     }
 
     /** Entries of a newer program that this one does not know stay in the file and are not shown. */
-    private static Entries entries(ShelfKind kind, String json) {
+    private Entries entries(ShelfKind kind, String json) {
         Entries entries = Entries.NONE;
         for (Map.Entry<String, String> entry : texts(json).entrySet()) {
             Optional<Field> field = kind.field(entry.getKey());
             if (field.isPresent()) {
-                entries = entries.with(field.get(), entry.getValue());
+                entries = entries.with(field.get(), names.shown(field.get(), entry.getValue()));
             }
         }
         return entries;
     }
 
-    private static Map<String, String> texts(String json) {
+    static Map<String, String> texts(String json) {
         try {
             return JSON.readValue(json, new TypeReference<TreeMap<String, String>>() {});
         } catch (JsonProcessingException damaged) {
@@ -105,7 +107,7 @@ final class ShelfRows {
 
     long addVersion(long item, int number, String since, String changed, Map<Field, String> entries, String binned) {
         Map<String, String> byKey = new TreeMap<>();
-        entries.forEach((field, text) -> byKey.put(field.key(), text));
+        entries.forEach((field, text) -> byKey.put(field.key(), names.stored(field, text)));
         return handle
                 .createUpdate("INSERT INTO shelf_version (item_id, number, since, changed, entries, binned_at) VALUES "
                         + "(:item, :number, :since, :changed, :entries, :binned)")
@@ -120,12 +122,20 @@ final class ShelfRows {
                 .one();
     }
 
-    private static String json(Map<String, String> texts) {
+    static String json(Map<String, String> texts) {
         try {
             return JSON.writeValueAsString(texts);
         } catch (JsonProcessingException impossible) {
             throw new IllegalStateException(impossible);
         }
+    }
+
+    int nextVersion(long item) {
+        return handle.createQuery(
+                "SELECT coalesce(max(number), 0) + 1 FROM shelf_version WHERE item_id = :item AND binned_at = ''")
+                .bind("item", item)
+                .mapTo(Integer.class)
+                .one();
     }
 
     String itemName(long id) {
@@ -140,6 +150,7 @@ final class ShelfRows {
                 .bind("name", name)
                 .bind("id", id)
                 .execute();
+        names.forget();
     }
 
     /** {@return an entry of a version, or since when it is and what was changed; empty for unknown} */
@@ -150,7 +161,12 @@ final class ShelfRows {
                     .mapTo(String.class)
                     .one();
         }
-        return texts(versionJson(id)).getOrDefault(key, "");
+        String text = texts(versionJson(id)).getOrDefault(key, "");
+        return field(key).map(field -> names.shown(field, text)).orElse(text);
+    }
+
+    private static Optional<Field> field(String key) {
+        return Target.VERSION.aggregate().field(key);
     }
 
     private String versionJson(long id) {
@@ -172,7 +188,7 @@ final class ShelfRows {
         if (text.isEmpty()) {
             texts.remove(key);
         } else {
-            texts.put(key, text);
+            texts.put(key, field(key).map(field -> names.stored(field, text)).orElse(text));
         }
         handle.createUpdate("UPDATE shelf_version SET entries = :json WHERE id = :id")
                 .bind("json", json(texts))

@@ -3,22 +3,24 @@ package org.grenu.library;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.ShotState;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /** Takes shots into the library, each once: a shot is known by its samples. */
 final class ShotIntake {
 
     private final Handle handle;
-    private final RawFileRows rawFiles;
+    private final Tables tables;
+    private final FileStore rawFiles;
     private final SampleRows samples;
     private final Changes changes;
 
-    ShotIntake(Handle handle, RawFileRows rawFiles, SampleRows samples, Changes changes) {
-        this.handle = handle;
+    ShotIntake(Tables tables, FileStore rawFiles, SampleRows samples, Changes changes) {
+        this.handle = tables.handle();
+        this.tables = tables;
         this.rawFiles = rawFiles;
         this.samples = samples;
         this.changes = changes;
@@ -40,13 +42,13 @@ final class ShotIntake {
     /** Stores the shot unless it is there; one in the bin is taken out. It keeps that number where it is free. */
     Taken take(String fileName, byte[] raw, Shot shot, int wantedNumber, String now) {
         Optional<String> digest = shot.log().isEmpty() ? Optional.empty() : Optional.of(SampleBlob.digest(shot.log()));
-        Optional<Existing> existing = digest.isPresent() ? withLog(digest.get()) : written(shot.sheet());
+        Optional<Existing> existing = digest.isPresent() ? withLog(digest.get()) : written(shot.record());
         if (existing.isPresent()) {
             return again(existing.get());
         }
         int number = number(wantedNumber);
         Optional<Long> file = fileName.isEmpty() ? Optional.empty() : Optional.of(rawFiles.keep(fileName, raw, now));
-        long id = ShotRows.insert(handle, number, ShotState.RECORDED, file, digest, now, shot.sheet());
+        long id = ShotRows.insert(tables, number, ShotState.RECORDED, file, digest, now, shot.record());
         if (digest.isPresent()) {
             samples.insert(id, shot.log());
         }
@@ -55,14 +57,14 @@ final class ShotIntake {
     }
 
     /** A shot without a log is known by all that is written of it. */
-    private Optional<Existing> written(ShotSheet sheet) {
+    private Optional<Existing> written(ShotRecord record) {
         return handle.createQuery("SELECT id, number, binned_at, extras, " + ShotRows.FIELD_COLUMNS
                 + " FROM shot WHERE log_digest IS NULL AND pulled_at IS :at AND dose_g IS :dose AND beverage_g IS "
                 + ":beverage")
-                .bind("at", sheet.entry(SheetField.PULLED_AT).orElse(null))
-                .bind("dose", number(sheet, SheetField.DOSE))
-                .bind("beverage", number(sheet, SheetField.BEVERAGE))
-                .map((row, context) -> ShotRows.sheet(row, 4).equals(sheet)
+                .bind("at", record.entry(RecordField.PULLED_AT).orElse(null))
+                .bind("dose", number(record, RecordField.DOSE))
+                .bind("beverage", number(record, RecordField.BEVERAGE))
+                .map((row, context) -> ShotRows.record(row, 4, tables.names()).equals(record)
                         ? Optional.of(new Existing(row.getLong(1), row.getInt(2), row.getString(3)))
                         : Optional.<Existing>empty())
                 .stream()
@@ -70,15 +72,16 @@ final class ShotIntake {
                 .findFirst();
     }
 
-    private static Double number(ShotSheet sheet, SheetField field) {
-        OptionalDouble number = sheet.number(field);
+    private static Double number(ShotRecord record, RecordField field) {
+        OptionalDouble number = record.number(field);
         return number.isPresent() ? number.getAsDouble() : null;
     }
 
     /** Stores a shot that has no log, or none yet. Two that say the same are two; {@return its key and number} */
-    Taken write(ShotSheet sheet, ShotState state, int wantedNumber, String now) {
+    Taken write(ShotRecord record, ShotState state, int wantedNumber, String now) {
         int number = number(wantedNumber);
-        return new Taken(ShotRows.insert(handle, number, state, Optional.empty(), Optional.empty(), now, sheet), number,
+        return new Taken(ShotRows.insert(tables, number, state, Optional.empty(), Optional.empty(), now, record),
+                number,
                 false);
     }
 

@@ -20,9 +20,9 @@ import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.ShotState;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 import org.jdbi.v3.core.Handle;
 
 /** How records and digests lie in their tables. */
@@ -31,11 +31,11 @@ final class ShotRows {
     private static final ObjectMapper JSON = new ObjectMapper();
     /** Place of the entries that the user made up in {@link #selectSummaries}; the fields follow, then the digest. */
     static final int EXTRAS = 5;
-    private static final SheetField[] FIELDS = SheetField.values();
-    static final String FIELD_COLUMNS = Arrays.stream(SheetField.values())
-            .map(SheetField::key)
+    private static final RecordField[] FIELDS = RecordField.values();
+    static final String FIELD_COLUMNS = Arrays.stream(RecordField.values())
+            .map(RecordField::key)
             .collect(Collectors.joining(", "));
-    private static final String FIELD_PLACES = Arrays.stream(SheetField.values())
+    private static final String FIELD_PLACES = Arrays.stream(RecordField.values())
             .map(f -> ":" + f.key())
             .collect(Collectors.joining(", "));
 
@@ -44,7 +44,7 @@ final class ShotRows {
 
     static String selectSummaries() {
         return "SELECT shot.id, shot.number, shot.state, coalesce(shot.log_digest, ''), shot.extras, "
-                + Arrays.stream(SheetField.values())
+                + Arrays.stream(RecordField.values())
                         .map(f -> "shot." + f.key())
                         .collect(Collectors.joining(", "))
                 + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
@@ -58,9 +58,9 @@ final class ShotRows {
         return String.format("d.%2$s_s AS %1$s_at, d.%2$s_u AS %1$s_u, d.%2$s_how AS %1$s_how, ", as, column);
     }
 
-    static long insert(Handle handle, int number, ShotState state, Optional<Long> rawFile, Optional<String> digest,
-            String now, ShotSheet sheet) {
-        var insert = handle
+    static long insert(Tables tables, int number, ShotState state, Optional<Long> rawFile, Optional<String> digest,
+            String now, ShotRecord record) {
+        var insert = tables.handle()
                 .createUpdate("INSERT INTO shot (number, state, raw_file_id, log_digest, imported_at, extras, "
                         + FIELD_COLUMNS
                         + ") VALUES (:number, :state, :raw, :digest, :now, :extras, " + FIELD_PLACES + ")")
@@ -69,28 +69,29 @@ final class ShotRows {
                 .bind("raw", rawFile.orElse(null))
                 .bind("digest", digest.orElse(null))
                 .bind("now", now)
-                .bind("extras", extras(sheet));
-        for (SheetField field : SheetField.values()) {
-            insert.bind(field.key(), cell(sheet, field));
+                .bind("extras", extras(record));
+        for (RecordField field : RecordField.values()) {
+            insert.bind(field.key(), cell(record, field, tables.names()));
         }
         return insert.executeAndReturnGeneratedKeys("id").mapTo(Long.class).one();
     }
 
     /** Stores that field of the record; without one, the entries the user made up. */
-    static void update(Handle handle, long id, Optional<SheetField> field, ShotSheet sheet) {
-        handle.createUpdate(
-                "UPDATE shot SET " + field.map(SheetField::key).orElse("extras") + " = :value WHERE id = :id")
-                .bind("value", field.isPresent() ? cell(sheet, field.get()) : extras(sheet))
+    static void update(Tables tables, long id, Optional<RecordField> field, ShotRecord record) {
+        tables.handle()
+                .createUpdate(
+                        "UPDATE shot SET " + field.map(RecordField::key).orElse("extras") + " = :value WHERE id = :id")
+                .bind("value", field.isPresent() ? cell(record, field.get(), tables.names()) : extras(record))
                 .bind("id", id)
                 .execute();
     }
 
-    private static Object cell(ShotSheet sheet, SheetField field) {
+    private static Object cell(ShotRecord record, RecordField field, ShelfNames names) {
         if (field.kind() == FieldKind.NUMBER) {
-            OptionalDouble number = sheet.number(field);
+            OptionalDouble number = record.number(field);
             return number.isPresent() ? number.getAsDouble() : null;
         }
-        return sheet.entry(field).orElse(null);
+        return record.entry(field).map(text -> names.stored(field, text)).orElse(null);
     }
 
     /**
@@ -100,10 +101,10 @@ final class ShotRows {
      * @param extras place of the entries that the user made up, at once before the fields in their order; counted
      *               from 1
      */
-    static ShotSheet sheet(ResultSet row, int extras) throws SQLException {
-        ShotSheet.Builder builder = new ShotSheet.Builder(ShotSheet.EMPTY);
+    static ShotRecord record(ResultSet row, int extras, ShelfNames names) throws SQLException {
+        ShotRecord.Builder builder = new ShotRecord.Builder(ShotRecord.EMPTY);
         int place = extras;
-        for (SheetField field : FIELDS) {
+        for (RecordField field : FIELDS) {
             place++;
             if (field.kind() == FieldKind.NUMBER) {
                 double number = row.getDouble(place);
@@ -113,35 +114,35 @@ final class ShotRows {
             } else {
                 String text = row.getString(place);
                 if (text != null) {
-                    builder.text(field, text);
+                    builder.text(field, names.shown(field, text));
                 }
             }
         }
-        ShotSheet sheet = builder.build();
+        ShotRecord record = builder.build();
         for (Map.Entry<String, String> extra : extras(row.getString(extras)).entrySet()) {
-            sheet = withOwn(sheet, extra.getKey(), extra.getValue());
+            record = withOwn(record, extra.getKey(), extra.getValue());
         }
-        return sheet;
+        return record;
     }
 
     /**
      * An entry that the user made up under a name that has since become a field's is that field's, where it can be.
      */
-    private static ShotSheet withOwn(ShotSheet sheet, String key, String text) {
-        Optional<SheetField> field = SheetField.find(key);
+    private static ShotRecord withOwn(ShotRecord record, String key, String text) {
+        Optional<RecordField> field = RecordField.find(key);
         if (field.isEmpty()) {
-            return sheet.withExtra(key, text);
+            return record.withExtra(key, text);
         }
         try {
-            return sheet.has(field.get()) ? sheet.withExtra(key + "_own", text) : sheet.with(field.get(), text);
+            return record.has(field.get()) ? record.withExtra(key + "_own", text) : record.with(field.get(), text);
         } catch (RefusedEntry notThatField) {
-            return sheet.withExtra(key + "_own", text);
+            return record.withExtra(key + "_own", text);
         }
     }
 
-    private static String extras(ShotSheet sheet) {
+    private static String extras(ShotRecord record) {
         try {
-            return sheet.extras().isEmpty() ? null : JSON.writeValueAsString(sheet.extras());
+            return record.extras().isEmpty() ? null : JSON.writeValueAsString(record.extras());
         } catch (JsonProcessingException impossible) {
             throw new IllegalStateException(impossible);
         }

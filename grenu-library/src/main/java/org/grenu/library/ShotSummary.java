@@ -2,32 +2,32 @@ package org.grenu.library;
 
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.shelf.Shelf;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.ShotState;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 
 /**
  * A stored shot without its samples: what a list or a map needs.
  *
  * @param id       key in the library
  * @param number   as people call it, counted in the order of import
- * @param recorded its record as it was written down
- * @param sheet    its record with what it leaves open and its coffee and gear tell
+ * @param written its record as it was written down
+ * @param record    its record with what it leaves open and its coffee and gear tell
  * @param state    how far its life has come
  * @param log      fingerprint of its log; empty while it has none
  * @param digest   what its log says, in short; without a log, what the record says of the log's moments
  */
-public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet sheet, ShotState state, String log,
+public record ShotSummary(long id, int number, ShotRecord written, ShotRecord record, ShotState state, String log,
         CurveDigest digest) {
 
     /** A logged shot whose coffee and gear are not on the shelf. */
-    public ShotSummary(long id, int number, ShotSheet recorded, CurveDigest digest) {
-        this(id, number, recorded, recorded, ShotState.RECORDED, "?", digest);
+    public ShotSummary(long id, int number, ShotRecord written, CurveDigest digest) {
+        this(id, number, written, written, ShotState.RECORDED, "?", digest);
     }
 
     /** {@return the shot as that shelf tells of it} The digest is the caller's to look after. */
     ShotSummary on(Shelf shelf) {
-        return new ShotSummary(id, number, recorded, shelf.complete(recorded), state, log, digest);
+        return new ShotSummary(id, number, written, shelf.complete(written), state, log, digest);
     }
 
     /** {@return whether it has a log} */
@@ -37,6 +37,6 @@ public record ShotSummary(long id, int number, ShotSheet recorded, ShotSheet she
 
     /** {@return masses and strength as far as known} */
     public Masses masses() {
-        return Masses.of(sheet, digest.beverage());
+        return Masses.of(record, digest.beverage());
     }
 }

@@ -1,59 +1,73 @@
 package org.grenu.library;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.shelf.Shelf;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.ShotState;
-import org.jdbi.v3.core.Handle;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 
 /** Shots as the rack lists them: their records, what the shelf adds, and what is kept of their curves. */
 final class SummaryRows {
 
-    private static final Logger LOG = LoggerFactory.getLogger(SummaryRows.class);
+    private static final int AT_ONCE = 500;
 
-    private final Handle handle;
+    private final Transactions within;
     private final SampleRows samples;
-    private final Transactions transactions;
     private final LogDigests digests;
-    private final boolean readOnly;
+    private final ShelfNames names;
     /** Measured while nothing could be written; stored at the next occasion. */
-    private final Map<Long, Fresh> fresh = new LinkedHashMap<>();
+    private final Map<Long, Measured> fresh = new LinkedHashMap<>();
 
-    SummaryRows(Handle handle, SampleRows samples, Transactions transactions, LogDigests digests, boolean readOnly) {
-        this.handle = handle;
+    SummaryRows(Transactions within, SampleRows samples, LogDigests digests, ShelfNames names) {
+        this.within = within;
         this.samples = samples;
-        this.transactions = transactions;
         this.digests = digests;
-        this.readOnly = readOnly;
+        this.names = names;
     }
 
-    private record Fresh(CurveSettings settings, CurveDigest digest) {
+    /** What a log says in short, by what its record said about it. */
+    record Measured(CurveSettings settings, CurveDigest digest) {
     }
 
-    private record Row(long id, int number, ShotState state, String log, ShotSheet recorded, ShotSheet complete,
+    private record Row(long id, int number, ShotState state, String log, ShotRecord recorded, ShotRecord complete,
             Optional<CurveDigest> digest) {
     }
 
-    /** {@return the shots that an SQL condition chooses, in a transaction of its own} */
-    List<ShotSummary> read(String where, Supplier<Shelf> shelf) {
-        return measuring(() -> within(where, shelf.get()));
+    /** {@return that shot} */
+    ShotSummary of(long id, Shelf shelf) {
+        return chosen("WHERE shot.id = " + id, shelf).get(0);
     }
 
-    /** {@return the shots that an SQL condition chooses, within a transaction under way} */
-    List<ShotSummary> within(String where, Shelf shelf) {
-        List<Row> rows = handle.createQuery(ShotRows.selectSummaries() + " " + where).map((row, context) -> {
-            ShotSheet recorded = ShotRows.sheet(row, ShotRows.EXTRAS);
-            ShotSheet complete = shelf.complete(recorded);
+    /** {@return those shots, in that order, without those that are in the bin} */
+    List<ShotSummary> of(Collection<Long> ids, Shelf shelf) {
+        Map<Long, ShotSummary> found = new HashMap<>();
+        List<Long> all = List.copyOf(ids);
+        for (int from = 0; from < all.size(); from += AT_ONCE) {
+            String some = all.subList(from, Math.min(all.size(), from + AT_ONCE))
+                    .stream()
+                    .map(String::valueOf)
+                    .collect(Collectors.joining(", "));
+            chosen("WHERE shot.binned_at = '' AND shot.id IN (" + some + ")", shelf)
+                    .forEach(shot -> found.put(shot.id(), shot));
+        }
+        return all.stream().map(found::get).filter(Objects::nonNull).toList();
+    }
+
+    /** {@return the shots that an SQL condition chooses} */
+    List<ShotSummary> chosen(String where, Shelf shelf) {
+        List<Row> rows = within.reading().createQuery(ShotRows.selectSummaries() + " " + where).map((row, context) -> {
+            ShotRecord recorded = ShotRows.record(row, ShotRows.EXTRAS, names);
+            ShotRecord complete = shelf.complete(recorded);
             ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
             return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete,
                     ShotRows.digest(row, complete.curveSettings()));
@@ -63,29 +77,26 @@ final class SummaryRows {
         return summaries;
     }
 
-    /** Reads, and stores afterwards what had to be measured for it: who only reads shall not wait for who writes. */
-    <T> T measuring(Supplier<T> reading) {
-        T found = transactions.read("read the shots", reading);
-        if (!fresh.isEmpty() && !readOnly) {
-            try {
-                transactions.write("keep what was measured",
-                        () -> fresh.forEach((id, one) -> ShotRows.store(handle, id, one.settings, one.digest)));
-            } catch (LibraryException later) {
-                LOG.debug("What was measured is measured again next time", later);
-            }
-        }
+    /** {@return what was measured while it could not be stored, for once} */
+    Map<Long, Measured> takeMeasured() {
+        Map<Long, Measured> taken = new LinkedHashMap<>(fresh);
         fresh.clear();
-        return found;
+        return taken;
+    }
+
+    /** Stores what was measured. */
+    void store(Map<Long, Measured> measured) {
+        measured.forEach((id, one) -> ShotRows.store(within.writing(), id, one.settings, one.digest));
     }
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
             CurveDigest made = digests.of(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE,
                     row.complete.curveSettings());
-            if (transactions.writing()) {
-                ShotRows.store(handle, row.id, row.complete.curveSettings(), made);
+            if (within.writes()) {
+                ShotRows.store(within.writing(), row.id, row.complete.curveSettings(), made);
             } else {
-                fresh.put(row.id, new Fresh(row.complete.curveSettings(), made));
+                fresh.put(row.id, new Measured(row.complete.curveSettings(), made));
             }
             return made;
         });

@@ -18,40 +18,69 @@ final class Transactions {
 
     private final Handle handle;
     private boolean writing;
+    private Runnable writtenElsewhere = () -> {};
+    private int seen;
 
     Transactions(Handle handle) {
         this.handle = handle;
+        this.seen = dataVersion();
     }
 
-    /** {@return whether a transaction that writes is under way} */
-    boolean writing() {
+    /** Lets that be done at the begin of a transaction before which another connection has written. */
+    void whenWrittenElsewhere(Runnable forgetting) {
+        writtenElsewhere = forgetting;
+    }
+
+    /** {@return whether one is under way} */
+    boolean underWay() {
+        return handle.isInTransaction();
+    }
+
+    /** {@return whether the transaction under way writes} */
+    boolean writes() {
         return writing;
     }
 
+    /** Counts up when another connection has written to the file. */
+    int dataVersion() {
+        return handle.createQuery("PRAGMA data_version").mapTo(Integer.class).one();
+    }
+
+    /** {@return what the file is read by} */
+    Handle reading() {
+        if (!handle.isInTransaction()) {
+            throw new IllegalStateException("outside read and write nothing is read");
+        }
+        return handle;
+    }
+
+    /** {@return what the file is written by} */
+    Handle writing() {
+        if (!writing) {
+            throw new IllegalStateException("outside write nothing is written");
+        }
+        return handle;
+    }
+
     /** {@return what the work reads, all of it from one state of the file} */
-    <T> T read(String what, Supplier<T> work) {
-        return run(what, TransactionMode.DEFERRED, work);
+    <T> T read(Supplier<T> work) {
+        return run("be read", TransactionMode.DEFERRED, work);
     }
 
     /** {@return what the work gives; all that it writes is stored, or nothing} */
-    <T> T write(String what, Supplier<T> work) {
+    <T> T write(Supplier<T> work) {
         if (writing) {
             return work.get();
         }
+        if (handle.isInTransaction()) {
+            throw new IllegalStateException("what is being read cannot be written meanwhile");
+        }
         writing = true;
         try {
-            return run(what, TransactionMode.IMMEDIATE, work);
+            return run("be written", TransactionMode.IMMEDIATE, work);
         } finally {
             writing = false;
         }
-    }
-
-    /** As {@link #write(String, Supplier)}, for work that gives nothing. */
-    void write(String what, Runnable work) {
-        write(what, () -> {
-            work.run();
-            return null;
-        });
     }
 
     private <T> T run(String what, TransactionMode mode, Supplier<T> work) {
@@ -60,10 +89,21 @@ final class Transactions {
         }
         try {
             handle.getConnection().unwrap(SQLiteConnection.class).getConnectionConfig().setTransactionMode(mode);
-            return handle.inTransaction(transaction -> work.get());
+            return handle.inTransaction(transaction -> {
+                look();
+                return work.get();
+            });
         } catch (JdbiException | SQLException failed) {
             throw new LibraryException(
                     "The library could not " + what + ". " + reason(failed) + " Nothing was changed.", failed);
+        }
+    }
+
+    private void look() {
+        int version = dataVersion();
+        if (version != seen) {
+            seen = version;
+            writtenElsewhere.run();
         }
     }
 

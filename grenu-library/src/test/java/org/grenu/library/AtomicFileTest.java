@@ -69,14 +69,14 @@ class AtomicFileTest {
         try (Library open = Library.open(library)) {
             Files.createSymbolicLink(folder.resolve("link.zip"), library);
             Files.createLink(folder.resolve("hard.zip"), library);
-            open.keep(java.util.Map.of("kept", "yes"));
+            open.store(tx -> tx.settings().keep(java.util.Map.of("kept", "yes")));
             assertThatThrownBy(() -> AtomicFile.replace(folder.resolve(name), bytes("package")))
                     .isInstanceOf(IOException.class)
                     .hasMessageContaining("library");
-            assertThat(open.settings()).containsEntry("kept", "yes");
+            assertThat(Stored.settings(open)).containsEntry("kept", "yes");
         }
         try (Library again = Library.open(library)) {
-            assertThat(again.settings()).containsEntry("kept", "yes");
+            assertThat(Stored.settings(again)).containsEntry("kept", "yes");
         }
     }
 

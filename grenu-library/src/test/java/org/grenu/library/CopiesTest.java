@@ -9,10 +9,10 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -27,8 +27,11 @@ class CopiesTest {
     @BeforeEach
     void open() {
         library = Library.open(folder.resolve("library.sqlite"));
-        DemoStudy.shots().stream().limit(2).forEach(shot -> library.add(shot.name(), new byte[] {1, 2}, shot.shot()));
-        library.addItem(ShelfKind.WATER, "Tap", Map.of());
+        DemoStudy.shots()
+                .stream()
+                .limit(2)
+                .forEach(shot -> Stored.add(library, shot.name(), new byte[] {1, 2}, shot.shot()));
+        library.write(tx -> tx.shelf().add(ShelfKind.WATER, "Tap", Map.of()));
     }
 
     @AfterEach
@@ -39,24 +42,25 @@ class CopiesTest {
     @Test
     void aBackupHoldsAllAndIsTakenBackTo() {
         Path copy = folder.resolve("a copy, it’s here.sqlite");
-        List<ShotSummary> before = library.summaries();
+        List<ShotSummary> before = Stored.shots(library);
         library.backUp(copy);
-        library.apply(before.get(0).id(), SheetEdit.of(before.get(0).recorded(), SheetField.NOTE, "changed since"));
-        library.bin(Target.SHOT, List.of(before.get(1).id()), "gone");
+        library.write(tx -> tx.journal()
+                .make(before.get(0).id(), RecordEdit.of(before.get(0).written(), RecordField.NOTE, "changed since")));
+        library.write(tx -> tx.bin().put(Target.SHOT, List.of(before.get(1).id()), "gone"));
         Path aside = library.restoreFrom(copy);
-        assertThat(library.summaries()).isEqualTo(before);
+        assertThat(Stored.shots(library)).isEqualTo(before);
         assertThat(library.changedElsewhere()).as("restoring is no other window's doing").isFalse();
-        assertThat(library.editDepth().undoable()).as("its steps are its own").isPositive();
-        assertThat(library.shelf().find(ShelfKind.WATER, "Tap")).isPresent();
+        assertThat(Stored.depth(library).undoable()).as("its steps are its own").isPositive();
+        assertThat(Stored.shelf(library).find(ShelfKind.WATER, "Tap")).isPresent();
         try (Library was = Library.open(aside)) {
-            assertThat(was.summaries()).singleElement()
-                    .satisfies(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("changed since"));
+            assertThat(Stored.shots(was)).singleElement()
+                    .satisfies(shot -> assertThat(shot.record().text(RecordField.NOTE)).hasValue("changed since"));
         }
     }
 
     @Test
     void whatIsNoBackupIsRefusedAndNothingChanges() throws IOException {
-        List<ShotSummary> before = library.summaries();
+        List<ShotSummary> before = Stored.shots(library);
         Path words = Files.writeString(folder.resolve("words.sqlite"),
                 "not a library, and long enough to be looked at as one");
         assertThatThrownBy(() -> library.restoreFrom(words)).isInstanceOf(LibraryException.class)
@@ -71,7 +75,7 @@ class CopiesTest {
         }
         Path damaged = Files.write(folder.resolve("damaged.sqlite"), bytes);
         assertThatThrownBy(() -> library.restoreFrom(damaged)).isInstanceOf(LibraryException.class);
-        assertThat(library.summaries()).isEqualTo(before);
+        assertThat(Stored.shots(library)).isEqualTo(before);
     }
 
     @Test
@@ -86,28 +90,37 @@ class CopiesTest {
 
     @Test
     void whatComesFromElsewhereIsShownAndNotUndone() {
-        long shot = library.summaries().get(0).id();
-        library.keepHistory(List.of(new HistoryEntry(0, new Change(Target.SHOT, shot, "dose_g", "17", "18"),
-                "weighed again", Instant.parse("2026-01-02T03:04:05Z"), false)));
-        library.keepAttachment(shot, "puck.jpg", new byte[] {5});
-        assertThat(library.history(Target.SHOT, shot)).singleElement().satisfies(entry -> {
+        long shot = Stored.shots(library).get(0).id();
+        library.write(tx -> tx.history()
+                .keep(List.of(new HistoryEntry(0, new Change(Target.SHOT, shot, "dose_g", "17", "18"),
+                        "weighed again", Instant.parse("2026-01-02T03:04:05Z"), false))));
+        library.write(tx -> tx.attachments().keep(shot, "puck.jpg", new byte[] {5}));
+        assertThat(Stored.history(library, Target.SHOT, shot)).singleElement().satisfies(entry -> {
             assertThat(entry.undone()).isFalse();
             assertThat(entry.reason()).isEqualTo("weighed again");
         });
-        assertThat(library.attachments(shot)).extracting(Attachment::name).containsExactly("puck.jpg");
-        assertThat(library.editDepth()).as("only the water on the shelf").isEqualTo(new EditDepth(1, 0));
-        library.giveReason(library.history(Target.SHOT, shot).get(0).id(), " tared late ");
-        assertThat(library.history()).filteredOn(entry -> entry.change().key().equals("dose_g"))
+        assertThat(Stored.attachments(library, shot)).extracting(Attachment::name)
+                .containsExactly("puck.jpg");
+        assertThat(Stored.depth(library)).as("only the water on the shelf")
+                .isEqualTo(new EditDepth(1, 0));
+        library.store(tx -> tx.history()
+                .giveReason(Stored.history(library, Target.SHOT, shot).get(0).id(), " tared late "));
+        List<HistoryEntry> standing = library.read(tx -> tx.history().standing());
+        assertThat(standing)
+                .filteredOn(entry -> entry.change().key().equals("dose_g"))
                 .extracting(HistoryEntry::reason)
                 .containsExactly("tared late");
     }
 
     @Test
     void aShotKeepsItsNumberWhereItIsFree() {
-        AddOutcome free = library.add("x", new byte[] {1}, DemoStudy.shots().get(4).shot(), 17);
-        AddOutcome taken = library.add("x", new byte[] {1}, DemoStudy.shots().get(5).shot(), 2);
+        AddOutcome free = library.write(
+                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(4).shot(), 17));
+        AddOutcome taken = library.write(
+                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(5).shot(), 2));
         assertThat(((AddOutcome.Added) free).shot().number()).isEqualTo(17);
         assertThat(((AddOutcome.Added) taken).shot().number()).isEqualTo(18);
-        assertThat(library.newest(2)).extracting(ShotSummary::number).containsExactly(17, 18);
+        List<ShotSummary> newest = library.read(tx -> tx.shots().newest(2));
+        assertThat(newest).extracting(ShotSummary::number).containsExactly(17, 18);
     }
 }

@@ -5,10 +5,10 @@ import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 
 /** Adds shots and edits the first one until it is killed, saying after each step what is stored. */
 final class EndlessWriter {
@@ -18,15 +18,17 @@ final class EndlessWriter {
 
     public static void main(String[] arguments) {
         try (Library library = Library.open(Path.of(arguments[0]))) {
-            int shots = library.summaries().size();
-            int edits = library.editDepth().undoable();
+            int shots = Stored.shots(library).size();
+            int edits = Stored.depth(library).undoable();
             while (true) {
                 if (shots == 0 || edits % 5 == 4) {
-                    library.add("shot.csv", new byte[5000], shot(++shots));
+                    Stored.add(library, "shot.csv", new byte[5000], shot(++shots));
                     System.out.println(shots + " " + edits + " .");
                 }
-                ShotSummary first = library.summaries().get(0);
-                library.apply(first.id(), SheetEdit.of(first.sheet(), SheetField.DOSE, "" + doseAfter(++edits)));
+                ShotSummary first = Stored.shots(library).get(0);
+                double dose = doseAfter(++edits);
+                library.write(tx -> tx.journal()
+                        .make(first.id(), RecordEdit.of(first.record(), RecordField.DOSE, "" + dose)));
                 System.out.println(shots + " " + edits + " .");
             }
         }
@@ -43,7 +45,7 @@ final class EndlessWriter {
             time[i] = i * 0.1;
             mass[i] = Math.max(0, i - 60) * 0.2 + number;
         }
-        return new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, doseAfter(0)),
+        return new Shot(ShotRecord.EMPTY.with(RecordField.DOSE, doseAfter(0)),
                 new ShotLog(Samples.of(time), Map.of(Channel.CUP_MASS, Samples.of(mass))));
     }
 }

@@ -7,7 +7,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Random;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -37,15 +37,15 @@ class KilledWriterTest {
             writer.destroyForcibly().waitFor();
             reader.join();
             try (Library library = Library.open(file)) {
-                shots = library.summaries().size();
-                edits = library.editDepth().undoable();
+                shots = Stored.shots(library).size();
+                edits = Stored.depth(library).undoable();
                 assertThat(shots).as("shots after kill %s", kill).isBetween(stored[0], stored[0] + 1);
                 assertThat(edits).as("edits after kill %s", kill).isBetween(stored[1], stored[1] + 1);
-                for (ShotSummary shot : library.summaries()) {
-                    assertThat(library.log(shot.id()).size()).isPositive();
-                    assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).hasSize(5000);
+                for (ShotSummary shot : Stored.shots(library)) {
+                    assertThat(Stored.log(library, shot.id()).size()).isPositive();
+                    assertThat(Stored.file(library, shot.id()).orElseThrow().bytes()).hasSize(5000);
                 }
-                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE))
+                assertThat(Stored.shots(library).get(0).record().number(RecordField.DOSE))
                         .hasValue(EndlessWriter.doseAfter(edits));
             }
         }

@@ -16,12 +16,12 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.jdbi.v3.core.Jdbi;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -46,13 +46,16 @@ class LibraryTest {
         @Test
         void severalShotsOfOneFileShareIt() {
             try (Library library = Library.open(file())) {
-                SHOTS.subList(0, 3).forEach(shot -> library.add("day.csv", RAW, shot));
-                library.add("other.csv", RAW, SHOTS.get(4));
-                library.add("day.csv", new byte[] {1}, SHOTS.get(5));
-                assertThat(library.add("day.csv", RAW, SHOTS.get(0))).as("the same shot once more")
+                SHOTS.subList(0, 3).forEach(shot -> Stored.add(library, "day.csv", RAW, shot));
+                Stored.add(library, "other.csv", RAW, SHOTS.get(4));
+                Stored.add(library, "day.csv", new byte[] {1}, SHOTS.get(5));
+                assertThat(Stored.add(library, "day.csv", RAW, SHOTS.get(0)))
+                        .as("the same shot once more")
                         .isNotInstanceOf(AddOutcome.Added.class);
-                assertThat(library.summaries()).hasSize(5)
-                        .allSatisfy(shot -> assertThat(library.rawFile(shot.id()).orElseThrow().bytes()).isNotEmpty());
+                assertThat(Stored.shots(library)).hasSize(5)
+                        .allSatisfy(
+                                shot -> assertThat(Stored.file(library, shot.id()).orElseThrow().bytes())
+                                        .isNotEmpty());
                 int files = Jdbi.create("jdbc:sqlite:" + file())
                         .withHandle(h -> h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one());
                 assertThat(files).as("two names, two contents").isEqualTo(3);
@@ -62,11 +65,12 @@ class LibraryTest {
         @Test
         void settingsAreKeptReplacedAndOutliveTheLibrary() {
             try (Library library = Library.open(file())) {
-                library.keep(Map.of("read_axis", "cup_mass", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
-                library.keep(Map.of("read_axis", "pump_on"));
+                library.store(tx -> tx.settings()
+                        .keep(Map.of("read_axis", "cup_mass", "mapping.Bench ü", "{\"a\": \"b;c\"}")));
+                library.store(tx -> tx.settings().keep(Map.of("read_axis", "pump_on")));
             }
             try (Library library = Library.open(file())) {
-                assertThat(library.settings()).containsExactlyInAnyOrderEntriesOf(
+                assertThat(Stored.settings(library)).containsExactlyInAnyOrderEntriesOf(
                         Map.of("read_axis", "pump_on", "mapping.Bench ü", "{\"a\": \"b;c\"}"));
             }
         }
@@ -75,24 +79,25 @@ class LibraryTest {
         void everyShotComesBackEqualAfterReopening() {
             Shot awkward = SHOTS.get(4)
                     .with(SHOTS.get(4)
-                            .sheet()
-                            .with(SheetField.NOTE, "a \"note\"\nin two lines")
-                            .with(SheetField.MOISTURE, 1.0 / 3)
-                            .with(SheetField.REPAIRS_OFF, "scale_knock")
+                            .record()
+                            .with(RecordField.NOTE, "a \"note\"\nin two lines")
+                            .with(RecordField.MOISTURE, 1.0 / 3)
+                            .with(RecordField.REPAIRS_OFF, "scale_knock")
                             .withExtra("beans frozen", "3 h"));
             try (Library library = Library.open(file())) {
-                assertThat(library.add("a.csv", RAW, SHOTS.get(0))).isInstanceOf(AddOutcome.Added.class);
-                library.add("b.csv", RAW, awkward);
-                library.add("c.csv", RAW, SHOTS.get(5));
+                assertThat(Stored.add(library, "a.csv", RAW, SHOTS.get(0)))
+                        .isInstanceOf(AddOutcome.Added.class);
+                Stored.add(library, "b.csv", RAW, awkward);
+                Stored.add(library, "c.csv", RAW, SHOTS.get(5));
             }
             try (Library library = Library.open(file())) {
-                List<ShotSummary> stored = library.summaries();
+                List<ShotSummary> stored = Stored.shots(library);
                 assertThat(stored).extracting(ShotSummary::number).containsExactly(1, 2, 3);
-                assertThat(stored.get(1).sheet()).isEqualTo(awkward.sheet());
-                assertThat(library.log(stored.get(1).id())).isEqualTo(awkward.log());
+                assertThat(stored.get(1).record()).isEqualTo(awkward.record());
+                assertThat(Stored.log(library, stored.get(1).id())).isEqualTo(awkward.log());
                 assertThat(stored.get(2).digest()).isEqualTo(
-                        CurveDigest.of(CurveMeasures.of(SHOTS.get(5).log(), SHOTS.get(5).sheet().curveSettings())));
-                RawFile raw = library.rawFile(stored.get(0).id()).orElseThrow();
+                        CurveDigest.of(CurveMeasures.of(SHOTS.get(5).log(), SHOTS.get(5).record().curveSettings())));
+                RawFile raw = Stored.file(library, stored.get(0).id()).orElseThrow();
                 assertThat(raw.name()).isEqualTo("a.csv");
                 assertThat(raw.bytes()).isEqualTo(RAW);
             }
@@ -101,20 +106,22 @@ class LibraryTest {
         @Test
         void aShotWithTheSameSamplesIsADuplicateWhateverItsFileAndRecord() {
             try (Library library = Library.open(file())) {
-                library.add("a.csv", RAW, SHOTS.get(0));
-                Shot relabelled = SHOTS.get(0).with(SHOTS.get(0).sheet().with(SheetField.COFFEE, "Lot Siskin 3"));
-                assertThat(library.add("b.json", new byte[] {1}, relabelled)).isEqualTo(new AddOutcome.Duplicate(1));
-                assertThat(library.summaries()).hasSize(1);
+                Stored.add(library, "a.csv", RAW, SHOTS.get(0));
+                Shot relabelled = SHOTS.get(0).with(SHOTS.get(0).record().with(RecordField.COFFEE, "Lot Siskin 3"));
+                assertThat(Stored.add(library, "b.json", new byte[] {1}, relabelled))
+                        .isEqualTo(new AddOutcome.Duplicate(1));
+                assertThat(Stored.shots(library)).hasSize(1);
             }
         }
 
         @Test
         void resultsOfAnOlderAlgorithmAreMadeAnew() {
             try (Library library = Library.open(file())) {
-                library.add("a.csv", RAW, SHOTS.get(0));
+                Stored.add(library, "a.csv", RAW, SHOTS.get(0));
                 Jdbi.create("jdbc:sqlite:" + file())
                         .useHandle(h -> h.execute("UPDATE curve_digest SET algorithm = 0, beverage_g = 1"));
-                assertThat(library.summaries().get(0).digest().beverage().orElseThrow().value()).isGreaterThan(30);
+                assertThat(Stored.shots(library).get(0).digest().beverage().orElseThrow().value())
+                        .isGreaterThan(30);
             }
         }
     }
@@ -125,67 +132,76 @@ class LibraryTest {
         @Test
         void undoAndRedoGoAllTheWayAndSurviveReopening() {
             try (Library library = Library.open(file())) {
-                library.add("a.csv", RAW, SHOTS.get(0));
+                Stored.add(library, "a.csv", RAW, SHOTS.get(0));
                 for (int i = 0; i < 60; i++) {
-                    edit(library, SheetField.DOSE, "" + (15 + 0.1 * i));
+                    edit(library, RecordField.DOSE, "" + (15 + 0.1 * i));
                 }
             }
             try (Library library = Library.open(file())) {
-                assertThat(library.editDepth()).isEqualTo(new EditDepth(60, 0));
+                assertThat(Stored.depth(library)).isEqualTo(new EditDepth(60, 0));
                 for (int i = 0; i < 60; i++) {
-                    assertThat(library.undo()).isPresent();
+                    assertThat(Stored.undo(library)).isPresent();
                 }
-                assertThat(library.undo()).isEmpty();
-                assertThat(library.summaries().get(0).sheet()).isEqualTo(SHOTS.get(0).sheet());
+                assertThat(Stored.undo(library)).isEmpty();
+                assertThat(Stored.shots(library).get(0).record()).isEqualTo(SHOTS.get(0).record());
                 for (int i = 0; i < 60; i++) {
-                    library.redo();
+                    Stored.redo(library);
                 }
-                assertThat(library.redo()).isEmpty();
-                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(15 + 0.1 * 59);
+                assertThat(Stored.redo(library)).isEmpty();
+                assertThat(Stored.shots(library).get(0).record().number(RecordField.DOSE))
+                        .hasValue(15 + 0.1 * 59);
             }
         }
 
         @Test
         void aNewEditEndsWhatCouldBeRedone() {
             try (Library library = Library.open(file())) {
-                library.add("a.csv", RAW, SHOTS.get(0));
-                edit(library, SheetField.DOSE, "17");
-                library.undo();
-                edit(library, SheetField.MOISTURE, "");
-                assertThat(library.redo()).isEmpty();
-                assertThat(library.undo()).map(s -> s.changes().get(0).key()).contains("moisture_pct");
-                assertThat(library.undo()).isEmpty();
+                Stored.add(library, "a.csv", RAW, SHOTS.get(0));
+                edit(library, RecordField.DOSE, "17");
+                Stored.undo(library);
+                edit(library, RecordField.MOISTURE, "");
+                assertThat(Stored.redo(library)).isEmpty();
+                assertThat(Stored.undo(library)).map(s -> s.changes().get(0).key())
+                        .contains("moisture_pct");
+                assertThat(Stored.undo(library)).isEmpty();
             }
         }
 
         @Test
         void switchingARepairOffChangesWhatTheLogSays() {
             try (Library library = Library.open(file())) {
-                library.add("tare.csv", RAW, SHOTS.get(15));
-                Optional<Double> repaired = library.summaries().get(0).digest().beverage().map(b -> b.value());
-                StoredStep off = edit(library, SheetField.PUMP_OFF, "20");
+                Stored.add(library, "tare.csv", RAW, SHOTS.get(15));
+                Optional<Double> repaired = Stored.shots(library)
+                        .get(0)
+                        .digest()
+                        .beverage()
+                        .map(b -> b.value());
+                StoredStep off = edit(library, RecordField.PUMP_OFF, "20");
                 assertThat(off.shot().digest().times().pumpOff().orElseThrow().seconds()).isEqualTo(20);
-                library.undo();
-                assertThat(library.summaries().get(0).digest().beverage().map(b -> b.value())).isEqualTo(repaired);
+                Stored.undo(library);
+                assertThat(Stored.shots(library).get(0).digest().beverage().map(b -> b.value()))
+                        .isEqualTo(repaired);
             }
         }
 
         @Test
         void anEditOfAnOutdatedEntryIsRefused() {
             try (Library library = Library.open(file()); Library other = Library.open(file())) {
-                library.add("a.csv", RAW, SHOTS.get(0));
-                ShotSummary seen = library.summaries().get(0);
-                edit(other, SheetField.DOSE, "17");
-                assertThatThrownBy(() -> library.apply(seen.id(), SheetEdit.of(seen.sheet(), SheetField.DOSE, "19")))
+                Stored.add(library, "a.csv", RAW, SHOTS.get(0));
+                ShotSummary seen = Stored.shots(library).get(0);
+                edit(other, RecordField.DOSE, "17");
+                assertThatThrownBy(() -> library
+                        .write(tx -> tx.journal()
+                                .make(seen.id(), RecordEdit.of(seen.record(), RecordField.DOSE, "19"))))
                         .isInstanceOf(LibraryException.class)
                         .hasMessageContaining("changed by another window to “17”");
-                assertThat(library.summaries().get(0).sheet().number(SheetField.DOSE)).hasValue(17);
+                assertThat(Stored.shots(library).get(0).record().number(RecordField.DOSE)).hasValue(17);
             }
         }
 
-        private StoredStep edit(Library library, SheetField field, String typed) {
-            ShotSummary shot = library.summaries().get(0);
-            return library.apply(shot.id(), SheetEdit.of(shot.sheet(), field, typed));
+        private StoredStep edit(Library library, RecordField field, String typed) {
+            ShotSummary shot = Stored.shots(library).get(0);
+            return library.write(tx -> tx.journal().make(shot.id(), RecordEdit.of(shot.record(), field, typed)));
         }
     }
 
@@ -224,9 +240,9 @@ class LibraryTest {
                         SampleBlob.pack(Samples.of(0, 1, 2, 3)), SampleBlob.pack(Samples.of(0, 9, 9, 0)));
             });
             try (Library library = Library.open(file())) {
-                assertThat(library.summaries()).singleElement().satisfies(shot -> {
+                assertThat(Stored.shots(library)).singleElement().satisfies(shot -> {
                     assertThat(shot.number()).isEqualTo(7);
-                    assertThat(shot.sheet().number(SheetField.DOSE)).hasValue(18.5);
+                    assertThat(shot.record().number(RecordField.DOSE)).hasValue(18.5);
                 });
             }
             try (Stream<Path> files = Files.list(file().getParent())) {
@@ -247,35 +263,40 @@ class LibraryTest {
         void entriesThatTheUserMakesUpAreKeptAndUndoneLikeAnyOther() {
             long id;
             try (Library library = Library.open(file())) {
-                library.add("a.csv", new byte[] {1},
+                Stored.add(library, "a.csv", new byte[] {1},
                         new Shot(
-                                ShotSheet.EMPTY.withExtra("screen", "old")
-                                        .with(SheetField.ARM, "control")
-                                        .with(SheetField.FAULT_ON_PURPOSE, "yes"),
-                                new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 9, 0)))));
-                ShotSummary shot = library.summaries().get(0);
+                                ShotRecord.EMPTY.withExtra("screen", "old")
+                                        .with(RecordField.ARM, "control")
+                                        .with(RecordField.FAULT_ON_PURPOSE, "yes"),
+                                new ShotLog(Samples.of(0, 1, 2),
+                                        Map.of(Channel.PRESSURE, Samples.of(0, 9, 0)))));
+                ShotSummary shot = Stored.shots(library).get(0);
                 id = shot.id();
-                library.apply(id, SheetEdit.ofOwn(shot.sheet(), "beans frozen", "yes"));
-                ShotSheet after = library.summaries().get(0).sheet();
-                library.apply(id, SheetEdit.of(after, SheetField.DOSE, "17.5"));
-                library.apply(id, SheetEdit.ofOwn(library.summaries().get(0).sheet(), "screen", ""));
+                library.write(tx -> tx.journal().make(id, RecordEdit.ofOwn(shot.record(), "beans frozen", "yes")));
+                ShotRecord after = Stored.shots(library).get(0).record();
+                library.write(tx -> tx.journal().make(id, RecordEdit.of(after, RecordField.DOSE, "17.5")));
+                library.write(tx -> tx.journal()
+                        .make(id, RecordEdit.ofOwn(Stored.shots(library).get(0).record(), "screen", "")));
             }
             try (Library library = Library.open(file())) {
-                ShotSheet sheet = library.summaries().get(0).sheet();
-                assertThat(sheet.extras()).containsExactly(Map.entry("beans frozen", "yes"));
-                assertThat(sheet.entry(SheetField.ARM)).contains("control");
-                assertThat(sheet.flag(SheetField.FAULT_ON_PURPOSE)).isTrue();
-                assertThat(library.undo()).map(stored -> stored.words()).contains("screen");
-                assertThat(library.summaries().get(0).sheet().extras()).containsEntry("screen", "old")
+                ShotRecord record = Stored.shots(library).get(0).record();
+                assertThat(record.extras()).containsExactly(Map.entry("beans frozen", "yes"));
+                assertThat(record.entry(RecordField.ARM)).contains("control");
+                assertThat(record.flag(RecordField.FAULT_ON_PURPOSE)).isTrue();
+                assertThat(Stored.undo(library)).map(stored -> stored.words()).contains("screen");
+                assertThat(Stored.shots(library).get(0).record().extras()).containsEntry("screen", "old")
                         .containsEntry("beans frozen", "yes");
-                library.undo();
-                library.undo();
-                assertThat(library.summaries().get(0).sheet().extras()).containsExactly(Map.entry("screen", "old"));
-                assertThat(library.redo()).map(stored -> stored.shot().sheet().extras().get("beans frozen"))
+                Stored.undo(library);
+                Stored.undo(library);
+                assertThat(Stored.shots(library).get(0).record().extras())
+                        .containsExactly(Map.entry("screen", "old"));
+                assertThat(Stored.redo(library))
+                        .map(stored -> stored.shot().record().extras().get("beans frozen"))
                         .contains("yes");
-                ShotSheet seen = library.summaries().get(0).sheet();
-                library.apply(id, SheetEdit.ofOwn(seen, "screen", "new"));
-                assertThatThrownBy(() -> library.apply(id, SheetEdit.ofOwn(seen, "screen", "newest")))
+                ShotRecord seen = Stored.shots(library).get(0).record();
+                library.write(tx -> tx.journal().make(id, RecordEdit.ofOwn(seen, "screen", "new")));
+                assertThatThrownBy(
+                        () -> library.write(tx -> tx.journal().make(id, RecordEdit.ofOwn(seen, "screen", "newest"))))
                         .isInstanceOf(LibraryException.class)
                         .hasMessageContaining("screen of shot 1 was changed by another window to “new”");
             }
@@ -284,11 +305,12 @@ class LibraryTest {
         @Test
         void settingsAreKeptReplacedAndForgotten() {
             try (Library library = Library.open(file())) {
-                library.keep(Map.of("time_convention", "first_drip_to_pump_off", "read_axis", "cup_mass"));
-                library.keep(Map.of("time_convention", "", "read_axis", "pump_on"));
+                library.store(tx -> tx.settings()
+                        .keep(Map.of("time_convention", "first_drip_to_pump_off", "read_axis", "cup_mass")));
+                library.store(tx -> tx.settings().keep(Map.of("time_convention", "", "read_axis", "pump_on")));
             }
             try (Library library = Library.open(file())) {
-                assertThat(library.settings()).isEqualTo(Map.of("read_axis", "pump_on"));
+                assertThat(Stored.settings(library)).isEqualTo(Map.of("read_axis", "pump_on"));
             }
         }
 
@@ -302,7 +324,7 @@ class LibraryTest {
             Jdbi.create("jdbc:sqlite:" + other).useHandle(h -> h.execute("CREATE TABLE birds (name TEXT)"));
             assertThatThrownBy(() -> Library.open(other)).hasMessageContaining("not a Grenu library");
             try (Library library = Library.open(file())) {
-                SHOTS.forEach(shot -> library.add("x.csv", new byte[100_000], shot));
+                SHOTS.forEach(shot -> Stored.add(library, "x.csv", new byte[100_000], shot));
             }
             byte[] bytes = Files.readAllBytes(file());
             Arrays.fill(bytes, 20_000, 60_000, (byte) 0x5A);

@@ -15,10 +15,10 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.junit.jupiter.api.Nested;
@@ -43,7 +43,7 @@ class SafeKeepingTest {
     }
 
     private static void fill(Library library, int from, int to) {
-        SHOTS.subList(from, to).forEach(shot -> library.add("shot.csv", new byte[] {1}, shot));
+        SHOTS.subList(from, to).forEach(shot -> Stored.add(library, "shot.csv", new byte[] {1}, shot));
     }
 
     @ParameterizedTest
@@ -56,9 +56,9 @@ class SafeKeepingTest {
             library.backUp(copy);
             fill(library, 1, 2);
             Path before = library.restoreFrom(copy);
-            assertThat(library.summaries()).hasSize(1);
+            assertThat(Stored.shots(library)).hasSize(1);
             try (Library was = Library.openForReading(before, odd)) {
-                assertThat(was.summaries()).hasSize(2);
+                assertThat(Stored.shots(was)).hasSize(2);
             }
         }
         assertThat(odd).exists();
@@ -109,7 +109,7 @@ class SafeKeepingTest {
                 assertThat(writing).as("five seconds are no reason to give up").isNotDone();
                 other.getConnection().createStatement().execute("COMMIT");
                 writing.join();
-                assertThat(library.summaries()).hasSize(2);
+                assertThat(Stored.shots(library)).hasSize(2);
             }
         }
 
@@ -119,7 +119,7 @@ class SafeKeepingTest {
             try (Library library = Library.open(file()); Handle other = Jdbi.create("jdbc:sqlite:" + file()).open()) {
                 fill(library, 0, 2);
                 other.getConnection().createStatement().execute("BEGIN IMMEDIATE");
-                assertThat(library.summaries()).hasSize(2);
+                assertThat(Stored.shots(library)).hasSize(2);
                 other.getConnection().createStatement().execute("ROLLBACK");
             }
         }
@@ -152,14 +152,14 @@ class SafeKeepingTest {
                 fill(open, 0, 3);
                 assertThat(Files.size(file().resolveSibling("library.sqlite-wal"))).isPositive();
                 try (Library read = Library.openForReading(file(), folder.resolve("scratch"))) {
-                    assertThat(read.summaries()).hasSize(3);
+                    assertThat(Stored.shots(read)).hasSize(3);
                     assertThat(read.readOnly()).isTrue();
                     assertThatThrownBy(() -> fill(read, 3, 4)).isInstanceOf(LibraryException.class)
                             .hasMessageContaining("reading only")
                             .hasMessageContaining("Nothing was changed");
                     assertThatThrownBy(() -> read.restoreFrom(file())).hasMessageContaining("reading only");
                 }
-                assertThat(open.summaries()).hasSize(3);
+                assertThat(Stored.shots(open)).hasSize(3);
             }
         }
 
@@ -172,11 +172,11 @@ class SafeKeepingTest {
             Path copy = Files.copy(file(), media.resolve("old.sqlite"));
             Files.setPosixFilePermissions(media, PosixFilePermissions.fromString("r-xr-xr-x"));
             try (Library read = Library.openForReading(copy, file())) {
-                assertThat(read.summaries()).hasSize(2);
+                assertThat(Stored.shots(read)).hasSize(2);
             }
             try (Library own = Library.open(folder.resolve("own.sqlite"))) {
                 own.restoreFrom(copy);
-                assertThat(own.summaries()).hasSize(2);
+                assertThat(Stored.shots(own)).hasSize(2);
             } finally {
                 Files.setPosixFilePermissions(media, PosixFilePermissions.fromString("rwxr-xr-x"));
             }
@@ -194,7 +194,7 @@ class SafeKeepingTest {
         }
         Path alone = Files.copy(file(), folder.resolve("alone.sqlite"), StandardCopyOption.REPLACE_EXISTING);
         try (Library copied = Library.open(alone)) {
-            assertThat(copied.summaries()).hasSize(3);
+            assertThat(Stored.shots(copied)).hasSize(3);
         }
     }
 
@@ -202,28 +202,31 @@ class SafeKeepingTest {
     void severalThingsStoredAsOneStepAreUndoneTogetherOrNotStoredAtAll() {
         try (Library library = Library.open(file())) {
             fill(library, 0, 1);
-            ShotSummary first = library.summaries().get(0);
-            library.inOneStep("Taken in", () -> {
+            ShotSummary first = Stored.shots(library).get(0);
+            library.storeInOneStep("Taken in", tx -> {
                 fill(library, 1, 3);
-                library.apply(first.id(), SheetEdit.of(first.recorded(), SheetField.NOTE, "with the others"));
-                library.keepAttachment(first.id(), "photo.jpg", new byte[] {1, 2});
+                tx.journal().make(first.id(), RecordEdit.of(first.written(), RecordField.NOTE, "with the others"));
+                tx.attachments().keep(first.id(), "photo.jpg", new byte[] {1, 2});
             });
-            assertThat(library.summaries()).hasSize(3);
-            assertThat(library.keepAttachment(first.id(), "photo.jpg", new byte[] {1, 2})).as("there already")
+            assertThat(Stored.shots(library)).hasSize(3);
+            boolean kept = library.write(tx -> tx.attachments().keep(first.id(), "photo.jpg", new byte[] {1, 2}));
+            assertThat(kept)
+                    .as("there already")
                     .isFalse();
-            library.undo();
-            assertThat(library.summaries()).singleElement()
-                    .satisfies(shot -> assertThat(shot.recorded().has(SheetField.NOTE)).isFalse());
-            assertThat(library.attachments(first.id())).isEmpty();
-            library.redo();
-            assertThat(library.summaries()).hasSize(3);
-            List<Integer> before = new ArrayList<>(library.summaries().stream().map(ShotSummary::number).toList());
-            assertThatThrownBy(() -> library.inOneStep("Broken off", () -> {
+            Stored.undo(library);
+            assertThat(Stored.shots(library)).singleElement()
+                    .satisfies(shot -> assertThat(shot.written().has(RecordField.NOTE)).isFalse());
+            assertThat(Stored.attachments(library, first.id())).isEmpty();
+            Stored.redo(library);
+            assertThat(Stored.shots(library)).hasSize(3);
+            List<Integer> before = new ArrayList<>(
+                    Stored.shots(library).stream().map(ShotSummary::number).toList());
+            assertThatThrownBy(() -> library.storeInOneStep("Broken off", tx -> {
                 fill(library, 3, 4);
                 throw new LibraryException("no");
             })).hasMessage("no");
-            assertThat(library.summaries()).extracting(ShotSummary::number).isEqualTo(before);
-            library.keep(Map.of("still", "works"));
+            assertThat(Stored.shots(library)).extracting(ShotSummary::number).isEqualTo(before);
+            library.store(tx -> tx.settings().keep(Map.of("still", "works")));
         }
     }
 }

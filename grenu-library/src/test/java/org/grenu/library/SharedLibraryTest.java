@@ -18,10 +18,10 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.jdbi.v3.core.Jdbi;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -46,7 +46,7 @@ class SharedLibraryTest {
             for (int i = 0; i < SHOTS.size(); i++) {
                 Shot shot = SHOTS.get(i);
                 Library library = i % 2 == 0 ? one : two;
-                work.add(() -> library.add("shot.csv", new byte[] {1}, shot));
+                work.add(() -> Stored.add(library, "shot.csv", new byte[] {1}, shot));
             }
             Set<Integer> numbers = new HashSet<>();
             int refused = 0;
@@ -61,8 +61,8 @@ class SharedLibraryTest {
             }
             threads.shutdown();
             assertThat(numbers).hasSize(SHOTS.size() - refused);
-            assertThat(one.summaries()).hasSize(numbers.size());
-            assertThat(two.summaries()).isEqualTo(one.summaries());
+            assertThat(Stored.shots(one)).hasSize(numbers.size());
+            assertThat(Stored.shots(two)).isEqualTo(Stored.shots(one));
         }
     }
 
@@ -70,11 +70,13 @@ class SharedLibraryTest {
     void everyCorrectionKeepsTheOldValueAndWhen() {
         Clock clock = Clock.fixed(Instant.parse("2026-05-14T10:31:00Z"), ZoneOffset.UTC);
         try (Library library = Library.open(file(), clock, LogDigests.MEASURED_ANEW)) {
-            library.add("a.csv", new byte[] {1}, SHOTS.get(0));
-            ShotSummary shot = library.summaries().get(0);
-            StoredStep stored = library.apply(shot.id(), SheetEdit.of(shot.sheet(), SheetField.DOSE, "17,5"));
-            library.apply(shot.id(), SheetEdit.of(stored.shot().sheet(), SheetField.NOTE, "weighed again"));
-            library.undo();
+            Stored.add(library, "a.csv", new byte[] {1}, SHOTS.get(0));
+            ShotSummary shot = Stored.shots(library).get(0);
+            StoredStep stored = library
+                    .write(tx -> tx.journal().make(shot.id(), RecordEdit.of(shot.record(), RecordField.DOSE, "17,5")));
+            library.write(tx -> tx.journal()
+                    .make(shot.id(), RecordEdit.of(stored.shot().record(), RecordField.NOTE, "weighed again")));
+            Stored.undo(library);
         }
         List<Map<String, Object>> history = Jdbi.create("jdbc:sqlite:" + file())
                 .withHandle(h -> h
@@ -95,15 +97,16 @@ class SharedLibraryTest {
     @Test
     void undoGoesThroughTheShotsInTheOrderOfTheEdits() {
         try (Library library = Library.open(file())) {
-            SHOTS.subList(0, 3).forEach(shot -> library.add("x.csv", new byte[] {1}, shot));
-            List<ShotSummary> shots = library.summaries();
+            SHOTS.subList(0, 3).forEach(shot -> Stored.add(library, "x.csv", new byte[] {1}, shot));
+            List<ShotSummary> shots = Stored.shots(library);
             for (int i : new int[] {2, 0, 1}) {
-                library.apply(shots.get(i).id(), SheetEdit.of(shots.get(i).sheet(), SheetField.NOTE, "note " + i));
+                library.write(tx -> tx.journal()
+                        .make(shots.get(i).id(), RecordEdit.of(shots.get(i).record(), RecordField.NOTE, "note " + i)));
             }
-            assertThat(library.undo().orElseThrow().shot().number()).isEqualTo(2);
-            assertThat(library.undo().orElseThrow().shot().number()).isEqualTo(1);
-            assertThat(library.redo().orElseThrow().shot().number()).isEqualTo(1);
-            assertThat(library.editDepth()).isEqualTo(new EditDepth(2, 1));
+            assertThat(Stored.undo(library).orElseThrow().shot().number()).isEqualTo(2);
+            assertThat(Stored.undo(library).orElseThrow().shot().number()).isEqualTo(1);
+            assertThat(Stored.redo(library).orElseThrow().shot().number()).isEqualTo(1);
+            assertThat(Stored.depth(library)).isEqualTo(new EditDepth(2, 1));
         }
     }
 
@@ -114,16 +117,17 @@ class SharedLibraryTest {
                     .useHandle(h -> h.execute(
                             "CREATE TRIGGER full BEFORE INSERT ON samples WHEN NEW.channel = 'cup_mass' BEGIN SELECT "
                                     + "RAISE(ABORT, 'disk full'); END"));
-            assertThatThrownBy(() -> library.add("a.csv", new byte[] {1}, SHOTS.get(0)))
+            assertThatThrownBy(() -> Stored.add(library, "a.csv", new byte[] {1}, SHOTS.get(0)))
                     .isInstanceOf(LibraryException.class)
-                    .hasMessageContaining("could not store a shot")
+                    .hasMessageContaining("could not be written")
                     .hasMessageContaining("disk full");
-            assertThat(library.summaries()).isEmpty();
+            assertThat(Stored.shots(library)).isEmpty();
             Jdbi.create("jdbc:sqlite:" + file()).useHandle(h -> {
                 assertThat(h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one()).isZero();
                 h.execute("DROP TRIGGER full");
             });
-            assertThat(library.add("a.csv", new byte[] {1}, SHOTS.get(0))).isInstanceOf(AddOutcome.Added.class);
+            assertThat(Stored.add(library, "a.csv", new byte[] {1}, SHOTS.get(0)))
+                    .isInstanceOf(AddOutcome.Added.class);
         }
     }
 
@@ -141,24 +145,29 @@ class SharedLibraryTest {
     @Test
     void undoNeverTakesBackAnothersStep() {
         try (Library mine = Library.open(file()); Library theirs = Library.open(file())) {
-            ShotSummary first = ((AddOutcome.Added) mine.add("a", new byte[] {1}, DemoStudy.shots().get(0).shot()))
+            ShotSummary first = ((AddOutcome.Added) Stored.add(mine, "a", new byte[] {1},
+                    DemoStudy.shots().get(0).shot()))
                     .shot();
-            mine.addedTogether(List.of(first.id()), "Import of shot 1");
-            mine.apply(first.id(), SheetEdit.of(first.recorded(), SheetField.NOTE, "mine"));
-            theirs.apply(first.id(), SheetEdit.of(theirs.summaries().get(0).recorded(), SheetField.TASTE, "theirs"));
-            assertThat(mine.editDepth()).isEqualTo(new EditDepth(2, 0));
-            assertThat(mine.undo().orElseThrow().words()).isEqualTo("Note");
-            ShotSummary now = mine.summaries().get(0);
-            assertThat(now.recorded().text(SheetField.NOTE)).isEmpty();
-            assertThat(now.recorded().text(SheetField.TASTE)).hasValue("theirs");
-            assertThat(theirs.undo().orElseThrow().words()).isEqualTo("Taste");
+            mine.store(tx -> tx.journal().addedTogether(List.of(first.id()), "Import of shot 1"));
+            mine.write(tx -> tx.journal().make(first.id(), RecordEdit.of(first.written(), RecordField.NOTE, "mine")));
+            theirs.write(tx -> tx.journal()
+                    .make(first.id(), RecordEdit.of(Stored.shots(theirs).get(0).written(),
+                            RecordField.TASTE, "theirs")));
+            assertThat(Stored.depth(mine)).isEqualTo(new EditDepth(2, 0));
+            assertThat(Stored.undo(mine).orElseThrow().words()).isEqualTo("Note");
+            ShotSummary now = Stored.shots(mine).get(0);
+            assertThat(now.written().text(RecordField.NOTE)).isEmpty();
+            assertThat(now.written().text(RecordField.TASTE)).hasValue("theirs");
+            assertThat(Stored.undo(theirs).orElseThrow().words()).isEqualTo("Taste");
             assertThat(mine.changedElsewhere()).isTrue();
             assertThat(mine.changedElsewhere()).isFalse();
-            mine.apply(first.id(), SheetEdit.of(mine.summaries().get(0).recorded(), SheetField.NOTE, "again"));
+            mine.write(tx -> tx.journal()
+                    .make(first.id(), RecordEdit.of(Stored.shots(mine).get(0).written(), RecordField.NOTE,
+                            "again")));
             assertThat(mine.changedElsewhere()).as("its own writing is not another's").isFalse();
         }
         try (Library next = Library.open(file())) {
-            assertThat(next.editDepth().undoable()).as("what stood when it was opened can be undone, whoever made it")
+            assertThat(Stored.depth(next).undoable()).as("what stood when it was opened can be undone, whoever made it")
                     .isEqualTo(2);
         }
     }

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Masses;
+import org.grenu.core.record.Masses;
 import org.grenu.library.ShotSummary;
 
 /**

@@ -3,7 +3,7 @@ package org.grenu.app.analysis;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
@@ -41,9 +41,9 @@ public final class ShotAnalyses {
             return before;
         }
         boolean sameLog = before != null && before.summary().log().equals(summary.log());
-        ShotLog log = sameLog ? before.log() : library.log(summary.id());
-        ShotMeasures measures = sameLog && before.summary().sheet().equals(summary.sheet()) ? before.measures()
-                : ShotMeasures.of(summary.sheet(), logs.measures(log, summary.sheet().curveSettings()));
+        ShotLog log = sameLog ? before.log() : library.read(tx -> tx.shots().log(summary.id()));
+        ShotMeasures measures = sameLog && before.summary().record().equals(summary.record()) ? before.measures()
+                : ShotMeasures.of(summary.record(), logs.measures(log, summary.record().curveSettings()));
         ShotAnalysis now = new ShotAnalysis(summary, log, measures);
         synchronized (known) {
             known.put(summary.id(), now);

@@ -2,8 +2,8 @@ package org.grenu.app.analysis;
 
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -15,11 +15,11 @@ public record ShotAnalysis(ShotSummary summary, ShotLog log, ShotMeasures measur
 
     /** {@return record and log} */
     public Shot shot() {
-        return new Shot(summary.sheet(), log);
+        return new Shot(summary.record(), log);
     }
 
     /** {@return the shot as comparisons see it, called by its number} */
     public MeasuredShot measured() {
-        return new MeasuredShot(Integer.toString(summary.number()), summary.sheet(), measures);
+        return new MeasuredShot(Integer.toString(summary.number()), summary.record(), measures);
     }
 }

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.function.IntConsumer;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfVersion;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.exchange.ArchiveSource;
 import org.grenu.formats.exchange.ArchivedChange;
 import org.grenu.formats.exchange.ArchivedShot;
@@ -52,26 +52,29 @@ public final class LibraryArchive implements ArchiveSource {
     }
 
     @Override
-    public ShotSheet sheet(int number) {
-        return shots.get(number).recorded();
+    public ShotRecord record(int number) {
+        return shots.get(number).written();
     }
 
     @Override
     public ArchivedShot shot(int number) {
         progress.accept(number);
         ShotSummary shot = shots.get(number);
-        RawFile raw = library.rawFile(shot.id()).orElse(NO_FILE);
-        List<ArchivedShot.ArchivedFile> files = library.attachments(shot.id())
+        RawFile raw = library.read(tx -> tx.files().of(shot.id())).orElse(NO_FILE);
+        List<ArchivedShot.ArchivedFile> files = library.read(tx -> tx.attachments().of(shot.id()))
                 .stream()
-                .map(file -> new ArchivedShot.ArchivedFile(file.name(), library.attachmentBytes(file.id())))
+                .map(file -> new ArchivedShot.ArchivedFile(file.name(),
+                        library.read(tx -> tx.attachments().bytes(file.id()))))
                 .toList();
-        return new ArchivedShot(number, new Shot(shot.recorded(), library.log(shot.id())), raw.name(), raw.bytes(),
+        return new ArchivedShot(number, shot.state(),
+                new Shot(shot.written(), library.read(tx -> tx.shots().log(shot.id()))),
+                raw.name(), raw.bytes(),
                 files);
     }
 
     @Override
     public List<ShelfItem> shelf() {
-        return library.shelf().items();
+        return library.read(tx -> tx.shelf().all()).items();
     }
 
     @Override
@@ -80,7 +83,7 @@ public final class LibraryArchive implements ArchiveSource {
         shots.values().forEach(shot -> byShot.put(shot.id(), shot.number()));
         Map<Long, ShelfItem> byItem = new HashMap<>();
         Map<Long, Integer> versions = new HashMap<>();
-        for (ShelfItem item : library.shelf().items()) {
+        for (ShelfItem item : library.read(tx -> tx.shelf().all()).items()) {
             byItem.put(-item.id(), item);
             for (ShelfVersion version : item.versions()) {
                 byItem.put(version.id(), item);
@@ -88,7 +91,7 @@ public final class LibraryArchive implements ArchiveSource {
             }
         }
         List<ArchivedChange> all = new ArrayList<>();
-        for (HistoryEntry entry : library.history()) {
+        for (HistoryEntry entry : library.read(tx -> tx.history().standing())) {
             Change change = entry.change();
             Integer shot = change.target() == Target.SHOT ? byShot.get(change.id()) : null;
             ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id())

@@ -36,9 +36,9 @@ public final class LibraryExchange {
     public AtomicFile.Content workbook(List<ShotSummary> shots) {
         return out -> LibraryWorkbook.write(
                 shots.stream()
-                        .map(shot -> new LibraryWorkbook.Row(shot.number(), shot.sheet(), shot.masses()))
+                        .map(shot -> new LibraryWorkbook.Row(shot.number(), shot.record(), shot.masses()))
                         .toList(),
-                library.shelf().items(), out);
+                library.read(tx -> tx.shelf().all()).items(), out);
     }
 
     /**

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.grenu.core.entry.Field;
+import org.grenu.core.record.ShotState;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
@@ -24,6 +25,7 @@ import org.grenu.library.Change;
 import org.grenu.library.HistoryEntry;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
+import org.grenu.library.Stores;
 import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
 
@@ -34,7 +36,7 @@ import org.grenu.library.Target;
  */
 public final class LibraryMerge implements ArchiveTarget {
 
-    private final Library library;
+    private final Stores stores;
     private final List<ShotSummary> added = new ArrayList<>();
     private final Map<Integer, Long> byNumber = new HashMap<>();
     private final List<String> differing = new ArrayList<>();
@@ -45,8 +47,8 @@ public final class LibraryMerge implements ArchiveTarget {
     /** Shots that were here before, recorded just as there. */
     private final Set<Long> old = new HashSet<>();
 
-    private LibraryMerge(Library library) {
-        this.library = library;
+    private LibraryMerge(Stores stores) {
+        this.stores = stores;
     }
 
     /**
@@ -93,12 +95,14 @@ public final class LibraryMerge implements ArchiveTarget {
      */
     public static Report ofPackage(Library library, Path file) throws ImportFailure {
         DataPackageReader.read(file, new Looking());
-        LibraryMerge merge = new LibraryMerge(library);
+        List<Report> report = new ArrayList<>();
         List<ImportFailure> refused = new ArrayList<>();
         try {
-            library.inOneStep("Taken in from " + file.getFileName(), () -> {
+            library.storeInOneStep("Taken in from " + file.getFileName(), tx -> {
                 try {
+                    LibraryMerge merge = new LibraryMerge(tx);
                     DataPackageReader.read(file, merge);
+                    report.add(merge.report());
                 } catch (ImportFailure failure) {
                     refused.add(failure);
                     throw new LibraryException(failure.getMessage(), failure);
@@ -110,19 +114,21 @@ public final class LibraryMerge implements ArchiveTarget {
             }
             throw failed;
         }
-        return merge.report();
+        return report.get(0);
     }
 
     /** {@return what was taken in from another library} */
     public static Report ofLibrary(Library library, Library other) {
-        ArchiveSource source = new LibraryArchive(other, other.summaries(), number -> {});
-        LibraryMerge merge = new LibraryMerge(library);
-        library.inOneStep("Taken in from " + other.path().getFileName(), () -> {
+        ArchiveSource source = new LibraryArchive(other, other.read(tx -> tx.shots().all()), number -> {});
+        List<Report> report = new ArrayList<>();
+        library.storeInOneStep("Taken in from " + other.path().getFileName(), tx -> {
+            LibraryMerge merge = new LibraryMerge(tx);
             merge.shelf(source.shelf());
             source.numbers().forEach(number -> merge.shot(source.shot(number)));
             merge.history(source.history());
+            report.add(merge.report());
         });
-        return merge.report();
+        return report.get(0);
     }
 
     /** Takes nothing. */
@@ -151,7 +157,7 @@ public final class LibraryMerge implements ArchiveTarget {
     public void shelf(List<ShelfItem> items) {
         List<Change> filling = new ArrayList<>();
         for (ShelfItem item : items) {
-            Optional<ShelfItem> here = library.shelf().find(item.kind(), item.name());
+            Optional<ShelfItem> here = stores.shelf().all().find(item.kind(), item.name());
             if (here.isEmpty()) {
                 fresh.add(item);
             } else {
@@ -159,11 +165,11 @@ public final class LibraryMerge implements ArchiveTarget {
             }
         }
         if (!fresh.isEmpty()) {
-            library.addItems(fresh, fresh.size() + " things of another library’s shelf");
+            stores.shelf().add(fresh, fresh.size() + " things of another library’s shelf");
         }
         if (!filling.isEmpty()) {
             filled = filling.size();
-            library.apply(filled + " entries of another library’s shelf", filling, "");
+            stores.journal().make(filled + " entries of another library’s shelf", filling, "");
         }
     }
 
@@ -187,22 +193,35 @@ public final class LibraryMerge implements ArchiveTarget {
 
     @Override
     public void shot(ArchivedShot shot) {
-        AddOutcome outcome = library.add(shot.rawName(), shot.raw(), shot.shot(), shot.number());
+        AddOutcome outcome = stores.shots().add(shot.rawName(), shot.raw(), shot.shot(), shot.number());
         if (outcome instanceof AddOutcome.Added stored) {
             added.add(stored.shot());
             byNumber.put(shot.number(), stored.shot().id());
-            shot.files().forEach(file -> library.keepAttachment(stored.shot().id(), file.name(), file.bytes()));
+            live(stored.shot(), shot.state());
+            shot.files()
+                    .forEach(file -> stores.attachments().keep(stored.shot().id(), file.name(), file.bytes()));
         } else {
             alreadyThere++;
-            library.summaryOf(((AddOutcome.Duplicate) outcome).number())
-                    .filter(here -> here.recorded().equals(shot.shot().sheet()))
+            stores.shots()
+                    .find(((AddOutcome.Duplicate) outcome).number())
+                    .filter(here -> here.written().equals(shot.shot().record()))
                     .ifPresent(here -> {
                         byNumber.put(shot.number(), here.id());
                         shot.files()
-                                .forEach(file -> healed += library.keepAttachment(here.id(), file.name(), file.bytes())
-                                        ? 1 : 0);
+                                .forEach(file -> healed += stores.attachments()
+                                        .keep(here.id(), file.name(), file.bytes())
+                                                ? 1 : 0);
                         old.add(here.id());
                     });
+        }
+    }
+
+    /** What comes in counts as recorded until it is said how far it has come. */
+    private void live(ShotSummary shot, ShotState state) {
+        if (shot.state() != state) {
+            stores.journal()
+                    .make("State of shot " + shot.number(), List
+                            .of(new Change(Target.SHOT, shot.id(), Change.STATE, shot.state().key(), state.key())), "");
         }
     }
 
@@ -213,7 +232,7 @@ public final class LibraryMerge implements ArchiveTarget {
             target(change).ifPresent(target -> entries
                     .add(new HistoryEntry(0, target, change.reason(), Instant.parse(change.madeAt()), false)));
         }
-        int news = library.keepHistory(entries);
+        int news = stores.history().keep(entries);
         long ofNew = entries.stream()
                 .filter(entry -> entry.change().target() != Target.SHOT || !old.contains(entry.change().id()))
                 .count();
@@ -228,7 +247,7 @@ public final class LibraryMerge implements ArchiveTarget {
         }
         Optional<ShelfItem> item = ShelfKind.find(change.kind())
                 .filter(kind -> fresh.stream().anyMatch(one -> one.kind() == kind && one.name().equals(change.name())))
-                .flatMap(kind -> library.shelf().find(kind, change.name()));
+                .flatMap(kind -> stores.shelf().all().find(kind, change.name()));
         if (change.version() == 0) {
             return item
                     .map(found -> new Change(Target.ITEM, found.id(), change.field(), change.before(), change.after()));

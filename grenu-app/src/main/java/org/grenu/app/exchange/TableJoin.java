@@ -35,7 +35,7 @@ public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Pla
 
     private static List<JoinedTable.Candidate> candidates(List<ShotSummary> shots) {
         return shots.stream()
-                .map(shot -> new JoinedTable.Candidate(shot.id(), shot.number(), shot.recorded()))
+                .map(shot -> new JoinedTable.Candidate(shot.id(), shot.number(), shot.written()))
                 .toList();
     }
 

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import org.grenu.app.Product;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;

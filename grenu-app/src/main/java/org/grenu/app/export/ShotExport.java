@@ -67,7 +67,7 @@ public enum ShotExport {
 
     private static byte[] asImported(Subject from) throws IOException {
         return from.open.library()
-                .rawFile(from.shot.summary().id())
+                .read(tx -> tx.files().of(from.shot.summary().id()))
                 .map(RawFile::bytes)
                 .orElseThrow(() -> new IOException("the shot was written down by hand and came from no file"));
     }
@@ -79,7 +79,7 @@ public enum ShotExport {
 
     private static byte[] table(Subject from) {
         return utf8(StudyTableWriter.write(from.all.stream()
-                .map(shot -> new StudyTableWriter.Row(shot.number(), shot.sheet(),
+                .map(shot -> new StudyTableWriter.Row(shot.number(), shot.record(),
                         from.open.analyses().of(shot).measures()))
                 .toList()));
     }

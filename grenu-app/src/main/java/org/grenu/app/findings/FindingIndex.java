@@ -31,7 +31,7 @@ public final class FindingIndex {
 
     /** {@return what those rules find in that shot, which was pulled after that one} */
     public static List<Finding> of(ShotAnalysis shot, Optional<ShotSummary> before, List<RulePack> packs) {
-        return Diagnosis.of(new ShotContext(shot.summary().sheet(), shot.measures(), before.map(ShotSummary::sheet)),
+        return Diagnosis.of(new ShotContext(shot.summary().record(), shot.measures(), before.map(ShotSummary::record)),
                 packs);
     }
 
@@ -46,7 +46,7 @@ public final class FindingIndex {
 
     /** {@return by shot what was worked out on that basis before} */
     public Map<Long, String> kept(String basis) {
-        return open.library().findings(basis);
+        return open.library().read(tx -> tx.findings().on(basis));
     }
 
     /**
@@ -61,7 +61,7 @@ public final class FindingIndex {
                     .collect(Collectors.joining("\n"))
                     .toLowerCase(Locale.ROOT));
         }
-        open.library().keepFindings(basis(packs), found);
+        open.library().store(tx -> tx.findings().keep(basis(packs), found));
         return found;
     }
 

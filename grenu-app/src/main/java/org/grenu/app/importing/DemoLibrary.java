@@ -13,7 +13,7 @@ public final class DemoLibrary {
     /** Takes the demo's files in and puts its coffee and gear on the shelf. */
     public static List<ImportOutcome> fill(Library library) {
         List<ImportOutcome> outcomes = new ShotImport(library, Optional.empty()).takeAll(DemoFiles.all());
-        library.addItems(DemoFiles.shelf(), "The demo’s shelf");
+        library.write(tx -> tx.shelf().add(DemoFiles.shelf(), "The demo’s shelf"));
         return outcomes;
     }
 }

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
@@ -66,21 +66,22 @@ public record LateLog(String fileName, byte[] bytes, ShotLog log, boolean ownClo
     }
 
     /**
-     * {@return what changes in the shot's record with the log} A time by stopwatch was stated as pump on at 0; on a logger's
+     * {@return what changes in the shot's record with the log} A time by stopwatch was stated as pump on at 0; on a
+     * logger's
      * clock that would be false, so it stays as an entry of the user's own.
      */
     public List<Change> beside(ShotSummary shot) {
-        ShotSheet written = shot.recorded();
-        OptionalDouble on = written.number(SheetField.PUMP_ON);
-        OptionalDouble off = written.number(SheetField.PUMP_OFF);
+        ShotRecord written = shot.written();
+        OptionalDouble on = written.number(RecordField.PUMP_ON);
+        OptionalDouble off = written.number(RecordField.PUMP_OFF);
         if (!ownClock || on.isEmpty() && off.isEmpty()) {
             return List.of();
         }
-        List<SheetEdit> edits = new ArrayList<>(List.of(SheetEdit.of(written, SheetField.PUMP_ON, ""),
-                SheetEdit.of(written, SheetField.PUMP_OFF, "")));
+        List<RecordEdit> edits = new ArrayList<>(List.of(RecordEdit.of(written, RecordField.PUMP_ON, ""),
+                RecordEdit.of(written, RecordField.PUMP_OFF, "")));
         if (on.isPresent() && off.isPresent()) {
-            edits.add(SheetEdit.ofOwn(written, STOPWATCH, DecimalText.exact(off.getAsDouble() - on.getAsDouble())));
+            edits.add(RecordEdit.ofOwn(written, STOPWATCH, DecimalText.exact(off.getAsDouble() - on.getAsDouble())));
         }
-        return edits.stream().filter(SheetEdit::changes).map(edit -> Change.of(shot.id(), edit)).toList();
+        return edits.stream().filter(RecordEdit::changes).map(edit -> Change.of(shot.id(), edit)).toList();
     }
 }

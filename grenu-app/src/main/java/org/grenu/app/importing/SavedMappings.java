@@ -27,7 +27,7 @@ public final class SavedMappings {
 
     /** Keeps the mapping under its name. */
     public void keep(TableMapping mapping) {
-        library.keep(Map.of(KEY + mapping.name(), MappingJson.write(mapping)));
+        library.store(tx -> tx.settings().keep(Map.of(KEY + mapping.name(), MappingJson.write(mapping))));
     }
 
     /** {@return the first kept mapping by which that log can be read} */
@@ -50,7 +50,7 @@ public final class SavedMappings {
 
     private List<TableMapping> all() {
         List<TableMapping> mappings = new ArrayList<>();
-        library.settings().forEach((key, text) -> {
+        library.read(tx -> tx.settings().all()).forEach((key, text) -> {
             if (key.startsWith(KEY)) {
                 try {
                     mappings.add(MappingJson.read(key, text));

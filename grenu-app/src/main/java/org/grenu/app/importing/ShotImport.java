@@ -59,7 +59,7 @@ public final class ShotImport {
         try {
             byte[] bytes = source.read();
             for (ParsedShot parsed : read(source.name(), bytes)) {
-                AddOutcome outcome = library.add(source.name(), bytes, parsed.shot());
+                AddOutcome outcome = library.write(tx -> tx.shots().add(source.name(), bytes, parsed.shot()));
                 if (outcome instanceof AddOutcome.Added stored) {
                     added.add(stored.shot());
                     outcomes.add(
@@ -90,8 +90,10 @@ public final class ShotImport {
     /** Keeps that those shots came together, so that their import is undone as one step. */
     public static void keepTogether(Library library, List<ShotSummary> added) {
         if (!added.isEmpty()) {
-            library.addedTogether(added.stream().map(ShotSummary::id).toList(),
-                    "Import of " + (added.size() == 1 ? "shot " + added.get(0).number() : added.size() + " shots"));
+            library.store(tx -> tx.journal()
+                    .addedTogether(added.stream().map(ShotSummary::id).toList(),
+                            "Import of "
+                                    + (added.size() == 1 ? "shot " + added.get(0).number() : added.size() + " shots")));
         }
     }
 

@@ -2,6 +2,7 @@ package org.grenu.app.settings;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,14 +27,17 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param editedPacks texts of packs that were edited, by id
  * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
+ * @param textSize    how large the window's words and everything with them are, %, one of {@link #TEXT_SIZES}
  */
 public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks,
         Map<String, String> editedPacks,
-        List<String> searches, String compare) {
+        List<String> searches, String compare, int textSize) {
 
+    /** How large the window can be shown, %. */
+    public static final List<Integer> TEXT_SIZES = List.of(100, 110, 125, 150, 175, 200);
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "");
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", 100);
 
     private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find,
             TimeConvention::key, USUAL.convention);
@@ -48,6 +52,8 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()),
             searches -> String.join("\n", searches), List.of());
     private static final Setting<String> COMPARE = new Setting<>("compare", Optional::of, text -> text, "");
+    private static final Setting<Integer> TEXT_SIZE = new Setting<>("text_size",
+            text -> TEXT_SIZES.stream().filter(size -> size.toString().equals(text)).findFirst(), String::valueOf, 100);
     /** Before the id of a pack that the user has edited. */
     private static final String PACK = "rule_pack.";
 
@@ -70,7 +76,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         });
         return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept)), PACKS.in(kept),
                 edited,
-                SEARCHES.in(kept), COMPARE.in(kept));
+                SEARCHES.in(kept), COMPARE.in(kept), TEXT_SIZE.in(kept));
     }
 
     private static Optional<List<Channel>> channels(String keys) {
@@ -88,6 +94,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         AXIS.put(kept, options.axis());
         STRIPS.put(kept, options.channels());
         COMPARE.put(kept, compare);
+        TEXT_SIZE.put(kept, textSize);
         SEARCHES.put(kept, searches);
         PACKS.put(kept, chosenPacks);
         ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
@@ -113,7 +120,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare);
+        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, textSize);
     }
 
     /** {@return these settings with that search kept, or forgotten} */
@@ -123,17 +130,29 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (kept) {
             others.add(query);
         }
-        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, textSize);
     }
 
     /** {@return these settings with other choices for comparing} */
     public StudySettings withCompare(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, textSize);
+    }
+
+    /** {@return these settings with words of that size, %; the nearest that there is} */
+    public StudySettings withTextSize(int percent) {
+        int nearest = TEXT_SIZES.stream().min(Comparator.comparingInt(size -> Math.abs(size - percent))).orElseThrow();
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, compare, nearest);
+    }
+
+    /** {@return these settings with words so many sizes larger; negative: smaller} */
+    public StudySettings larger(int steps) {
+        int at = TEXT_SIZES.indexOf(textSize) + steps;
+        return withTextSize(TEXT_SIZES.get(Math.max(0, Math.min(TEXT_SIZES.size() - 1, at))));
     }
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare);
+        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, textSize);
     }
 
     /** {@return these settings with a school that speaks or is silent} */
@@ -143,7 +162,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (speaks) {
             chosen.add(pack.id());
         }
-        return new StudySettings(convention, options, chosen, editedPacks, searches, compare);
+        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, textSize);
     }
 
     /**
@@ -158,6 +177,6 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             RulePack.parse(text);
             edited.put(pack.id(), text);
         }
-        return new StudySettings(convention, options, chosenPacks, edited, searches, compare);
+        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, textSize);
     }
 }

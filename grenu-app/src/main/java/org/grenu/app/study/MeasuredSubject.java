@@ -6,8 +6,8 @@ import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * A shot that is measured, so that a filter can ask for every response, too. What rules find in it was not looked
@@ -35,8 +35,8 @@ public final class MeasuredSubject extends RecordSubject {
     }
 
     @Override
-    ShotSheet sheet() {
-        return shot.sheet();
+    ShotRecord record() {
+        return shot.record();
     }
 
     @Override

@@ -11,29 +11,29 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotFilter;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotFilter;
+import org.grenu.core.record.ShotRecord;
 
 /** What a filter finds in a shot, in the window and on the command line alike: by the same names. */
 abstract class RecordSubject implements ShotFilter.Subject {
 
-    private static final Map<String, SheetField> FIELDS = fields();
+    private static final Map<String, RecordField> FIELDS = fields();
     private static final List<String> WORKED_OUT = List.of("beverage", "mass", "ratio", "strength", "tds", "ey",
             "yield", "time", "age", "peak",
             "shot", "number", "day", "finding", "is");
 
     /** A field is called by its key, with or without the unit at its end, or by a short name. */
-    private static Map<String, SheetField> fields() {
-        Map<String, SheetField> fields = new HashMap<>();
-        Arrays.stream(SheetField.values()).forEach(field -> {
+    private static Map<String, RecordField> fields() {
+        Map<String, RecordField> fields = new HashMap<>();
+        Arrays.stream(RecordField.values()).forEach(field -> {
             fields.putIfAbsent(field.key().replaceFirst("_(g|pct|c|s|d|mm|m|min)$", ""), field);
             fields.put(field.key(), field);
         });
-        fields.put("temp", SheetField.TEMPERATURE);
-        fields.put("profile", SheetField.PROFILE);
+        fields.put("temp", RecordField.TEMPERATURE);
+        fields.put("profile", RecordField.PROFILE);
         return fields;
     }
 
@@ -44,7 +44,7 @@ abstract class RecordSubject implements ShotFilter.Subject {
         return names;
     }
 
-    abstract ShotSheet sheet();
+    abstract ShotRecord record();
 
     abstract Masses masses();
 
@@ -62,12 +62,12 @@ abstract class RecordSubject implements ShotFilter.Subject {
 
     final String allWords() {
         StringBuilder all = new StringBuilder(called());
-        for (SheetField field : SheetField.values()) {
-            sheet().text(field).ifPresent(text -> all.append(' ').append(text));
+        for (RecordField field : RecordField.values()) {
+            record().text(field).ifPresent(text -> all.append(' ').append(text));
         }
-        sheet().extras().forEach((key, text) -> all.append(' ').append(key).append(' ').append(text));
-        sheet().momentNotes().forEach(note -> all.append(' ').append(note.words()));
-        return all.append(sheet().has(SheetField.FAULT) ? " faulty" : "").toString().toLowerCase(Locale.ROOT);
+        record().extras().forEach((key, text) -> all.append(' ').append(key).append(' ').append(text));
+        record().momentNotes().forEach(note -> all.append(' ').append(note.words()));
+        return all.append(record().has(RecordField.FAULT) ? " faulty" : "").toString().toLowerCase(Locale.ROOT);
     }
 
     @Override
@@ -78,7 +78,7 @@ abstract class RecordSubject implements ShotFilter.Subject {
             case "strength", "tds" -> value(masses().strength());
             case "ey", "yield" -> value(extraction());
             case "time" -> time();
-            case "age" -> sheet().ageDays();
+            case "age" -> record().ageDays();
             case "peak" -> peakPressure();
             case "shot", "number" -> DecimalText.parse(called());
             default -> entered(name);
@@ -88,10 +88,10 @@ abstract class RecordSubject implements ShotFilter.Subject {
     @Override
     public Optional<String> text(String name) {
         return switch (name) {
-            case "day" -> sheet().pulledAt().map(moment -> moment.toLocalDate().toString());
+            case "day" -> record().pulledAt().map(moment -> moment.toLocalDate().toString());
             case "finding" -> Optional.of(findings());
-            case "is" -> Optional.of((sheet().has(SheetField.FAULT) ? "faulty " : "")
-                    + (sheet().flag(SheetField.FAULT_ON_PURPOSE) ? "purpose " : "")
+            case "is" -> Optional.of((record().has(RecordField.FAULT) ? "faulty " : "")
+                    + (record().flag(RecordField.FAULT_ON_PURPOSE) ? "purpose " : "")
                     + (masses().brew().isPresent() ? "read" : "unread"));
             default -> enteredWords(name);
         };
@@ -99,23 +99,23 @@ abstract class RecordSubject implements ShotFilter.Subject {
 
     OptionalDouble entered(String name) {
         if (FIELDS.containsKey(name)) {
-            return sheet().number(FIELDS.get(name));
+            return record().number(FIELDS.get(name));
         }
-        return SheetFactor.find(name)
-                .map(factor -> factor.number(sheet()))
+        return RecordFactor.find(name)
+                .map(factor -> factor.number(record()))
                 .orElseGet(() -> own(name).map(DecimalText::parse).orElse(OptionalDouble.empty()));
     }
 
     Optional<String> enteredWords(String name) {
         if (FIELDS.containsKey(name)) {
-            return sheet().entry(FIELDS.get(name));
+            return record().entry(FIELDS.get(name));
         }
-        return SheetFactor.find(name).flatMap(factor -> factor.level(sheet())).or(() -> own(name));
+        return RecordFactor.find(name).flatMap(factor -> factor.level(record())).or(() -> own(name));
     }
 
     /** An entry that the user made up, called with underscores for spaces. */
     private Optional<String> own(String name) {
-        return sheet().extras()
+        return record().extras()
                 .entrySet()
                 .stream()
                 .filter(entry -> entry.getKey().replace(' ', '_').equalsIgnoreCase(name.replace(' ', '_')))

@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
@@ -100,9 +100,9 @@ public final class ShotCollection {
 
     private void library(Path file) {
         try (Library library = Library.openForReading(file, Path.of(System.getProperty("java.io.tmpdir"), "grenu"))) {
-            library.summaries()
+            library.read(tx -> tx.shots().all())
                     .forEach(summary -> add(Integer.toString(summary.number()),
-                            new Shot(summary.sheet(), library.log(summary.id()))));
+                            new Shot(summary.record(), library.read(tx -> tx.shots().log(summary.id())))));
         }
     }
 
@@ -118,14 +118,14 @@ public final class ShotCollection {
         try {
             Shot shot = ShotReader.read(named, bytes).shot();
             String own = fileName.substring(fileName.lastIndexOf('/') + 1).replaceFirst("\\.[a-z]+$", "");
-            add(shot.sheet().text(SheetField.NAME).orElse(own), shot);
+            add(shot.record().text(RecordField.NAME).orElse(own), shot);
         } catch (ImportFailure failure) {
             failures.add(failure.getMessage());
         }
     }
 
     private void add(String name, Shot shot) {
-        shots.add(new MeasuredShot(name, shot.sheet(), ShotMeasures.of(shot)));
+        shots.add(new MeasuredShot(name, shot.record(), ShotMeasures.of(shot)));
     }
 
     private static String reason(Path file, IOException unreadable) {

@@ -10,7 +10,7 @@ import org.grenu.library.ShotSummary;
 public final class ShotOrder {
 
     private static final Comparator<ShotSummary> NEWEST_FIRST = Comparator
-            .comparing((ShotSummary shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN))
+            .comparing((ShotSummary shot) -> shot.record().pulledAt().orElse(LocalDateTime.MIN))
             .thenComparing(ShotSummary::number)
             .reversed();
 

@@ -25,7 +25,7 @@ public final class ShotsByTime {
     /** {@return those shots in order} */
     public static ShotsByTime of(Collection<ShotSummary> shots) {
         List<ShotSummary> dated = shots.stream()
-                .filter(shot -> shot.sheet().pulledAt().isPresent())
+                .filter(shot -> shot.record().pulledAt().isPresent())
                 .sorted(Comparator.comparing(ShotsByTime::time))
                 .toList();
         return new ShotsByTime(dated, shots.stream().sorted(Comparator.comparing(ShotSummary::number)).toList());
@@ -33,12 +33,12 @@ public final class ShotsByTime {
 
     /** {@return the shot that was pulled just before, on whatever gear; empty where its time is unknown} */
     public Optional<ShotSummary> before(ShotSummary shot) {
-        return shot.sheet().pulledAt().flatMap(at -> last(dated, other -> time(other).isBefore(at)));
+        return shot.record().pulledAt().flatMap(at -> last(dated, other -> time(other).isBefore(at)));
     }
 
     /** {@return the shot that was pulled just before; where its time is unknown, the one of the number before} */
     public Optional<ShotSummary> presumablyBefore(ShotSummary shot) {
-        return shot.sheet().pulledAt().isPresent() ? before(shot)
+        return shot.record().pulledAt().isPresent() ? before(shot)
                 : last(numbered, other -> other.number() < shot.number());
     }
 
@@ -58,6 +58,6 @@ public final class ShotsByTime {
     }
 
     private static LocalDateTime time(ShotSummary shot) {
-        return shot.sheet().pulledAt().orElseThrow();
+        return shot.record().pulledAt().orElseThrow();
     }
 }

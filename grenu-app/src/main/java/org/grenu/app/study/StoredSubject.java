@@ -9,8 +9,8 @@ import java.util.function.Supplier;
 import org.grenu.app.analysis.DerivedValues;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.library.ShotSummary;
 
 /** A stored shot, whose log need not be read. Words and masses are made once, since every keystroke asks for them. */
@@ -68,8 +68,8 @@ public final class StoredSubject extends RecordSubject {
     }
 
     @Override
-    ShotSheet sheet() {
-        return shot.sheet();
+    ShotRecord record() {
+        return shot.record();
     }
 
     @Override

@@ -4,11 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import org.grenu.app.OpenLibrary;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.library.ShotSummary;
+import org.grenu.library.Stored;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -28,7 +29,7 @@ class ShotAnalysesTest {
         DemoStudy.shots()
                 .stream()
                 .limit(1)
-                .forEach(demo -> open.library().add(demo.name(), new byte[] {1}, demo.shot()));
+                .forEach(demo -> open.library().write(tx -> tx.shots().add(demo.name(), new byte[] {1}, demo.shot())));
         first = open.analyses().of(summary());
     }
 
@@ -38,12 +39,12 @@ class ShotAnalysesTest {
     }
 
     private ShotSummary summary() {
-        return open.library().summaries().get(0);
+        return Stored.shots(open.library()).get(0);
     }
 
-    private ShotAnalysis after(SheetField field, String entry) {
+    private ShotAnalysis after(RecordField field, String entry) {
         ShotSummary now = summary();
-        open.library().apply(now.id(), SheetEdit.of(now.recorded(), field, entry));
+        open.library().write(tx -> tx.journal().make(now.id(), RecordEdit.of(now.written(), field, entry)));
         ShotAnalysis analysis = open.analyses().of(summary());
         assertThat(analysis.measures()).isEqualTo(ShotMeasures.of(analysis.shot()));
         return analysis;
@@ -58,13 +59,13 @@ class ShotAnalysesTest {
     /** A mass changes the yield, not the curves; a pump-on that is stated changes the curves. */
     @Test
     void onlyWhatARecordSaysOfTheLogMeasuresItAnew() {
-        ShotAnalysis dosed = after(SheetField.DOSE, "17.5");
+        ShotAnalysis dosed = after(RecordField.DOSE, "17.5");
         assertThat(dosed.measures().curve()).isSameAs(first.measures().curve());
         assertThat(dosed.measures().masses()).isNotEqualTo(first.measures().masses());
-        ShotAnalysis moved = after(SheetField.PUMP_ON, "1.5");
+        ShotAnalysis moved = after(RecordField.PUMP_ON, "1.5");
         assertThat(moved.measures().curve()).isNotSameAs(first.measures().curve());
         assertThat(moved.log()).isSameAs(first.log());
-        assertThat(after(SheetField.PUMP_ON, "").measures().curve()).as("as it was before")
+        assertThat(after(RecordField.PUMP_ON, "").measures().curve()).as("as it was before")
                 .isSameAs(first.measures().curve());
     }
 
@@ -72,10 +73,10 @@ class ShotAnalysesTest {
     @Test
     void theLibraryIsLentItsMeasures() {
         MeasuredLogs logs = new MeasuredLogs();
-        logs.of(first.log(), first.summary().sheet().curveSettings());
-        assertThat(logs.measures(first.log(), first.summary().sheet().curveSettings()))
-                .isSameAs(logs.measures(open.library().log(first.summary().id()),
-                        first.summary().sheet().curveSettings()));
+        logs.of(first.log(), first.summary().record().curveSettings());
+        assertThat(logs.measures(first.log(), first.summary().record().curveSettings()))
+                .isSameAs(logs.measures(Stored.log(open.library(), first.summary().id()),
+                        first.summary().record().curveSettings()));
     }
 
     @Test
@@ -94,7 +95,7 @@ class ShotAnalysesTest {
         assertThat(one.yield().orElseThrow().value())
                 .isEqualTo(shot.masses().brew().orElseThrow().asDosed().percent().value());
         assertThat(one.ratio().orElseThrow().value()).isEqualTo(shot.masses().brew().orElseThrow().ratio().value());
-        ShotSummary undosed = new ShotSummary(shot.id(), shot.number(), shot.recorded().with(SheetField.DOSE, ""),
+        ShotSummary undosed = new ShotSummary(shot.id(), shot.number(), shot.written().with(RecordField.DOSE, ""),
                 shot.digest());
         assertThat(derived.of(undosed).yield()).isEmpty();
     }

@@ -3,10 +3,10 @@ package org.grenu.app.study;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.ShotFilter;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.ShotFilter;
-import org.grenu.core.study.ShotMeasures;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -17,8 +17,8 @@ class MeasuredSubjectTest {
     private static final List<MeasuredShot> SHOTS = DemoStudy.shots()
             .stream()
             .map(shot -> new MeasuredShot(shot.name(),
-                    shot.name().equals("heron-02") ? shot.shot().sheet().withExtra("beans frozen", "yes")
-                            : shot.shot().sheet(),
+                    shot.name().equals("heron-02") ? shot.shot().record().withExtra("beans frozen", "yes")
+                            : shot.shot().record(),
                     ShotMeasures.of(shot.shot())))
             .toList();
 

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,7 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 class ShotsByTimeTest {
 
     private static ShotSummary shot(int number, String time) {
-        return new ShotSummary(number, number, ShotSheet.EMPTY.with(SheetField.PULLED_AT, time), null);
+        return new ShotSummary(number, number, ShotRecord.EMPTY.with(RecordField.PULLED_AT, time), null);
     }
 
     @Test
@@ -41,12 +41,12 @@ class ShotsByTimeTest {
                 () -> shot(++number[0], any.oneIn(5) ? "" : "2026-05-14T10:" + (10 + any.integer(0, 8))));
         ShotSummary one = any.of(shots);
         Optional<ShotSummary> before = ShotsByTime.of(shots).before(one);
-        Optional<String> expected = one.sheet()
-                .entry(SheetField.PULLED_AT)
+        Optional<String> expected = one.record()
+                .entry(RecordField.PULLED_AT)
                 .flatMap(at -> shots.stream()
-                        .flatMap(shot -> shot.sheet().entry(SheetField.PULLED_AT).stream())
+                        .flatMap(shot -> shot.record().entry(RecordField.PULLED_AT).stream())
                         .filter(time -> time.compareTo(at) < 0)
                         .max(Comparator.naturalOrder()));
-        assertThat(before.flatMap(shot -> shot.sheet().entry(SheetField.PULLED_AT))).isEqualTo(expected);
+        assertThat(before.flatMap(shot -> shot.record().entry(RecordField.PULLED_AT))).isEqualTo(expected);
     }
 }

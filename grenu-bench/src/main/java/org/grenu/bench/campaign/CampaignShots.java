@@ -4,9 +4,9 @@ import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 
 /** Small shots, each with a log of its own. */
 final class CampaignShots {
@@ -27,7 +27,7 @@ final class CampaignShots {
             mass[i] = Math.max(0, i - 60) * 0.25 + number / 1024.0;
             pressure[i] = Math.min(9, i * 0.3);
         }
-        return new Shot(ShotSheet.EMPTY.with(SheetField.DOSE, DOSE).with(SheetField.NOTE, "shot " + number),
+        return new Shot(ShotRecord.EMPTY.with(RecordField.DOSE, DOSE).with(RecordField.NOTE, "shot " + number),
                 new ShotLog(Samples.of(time),
                         Map.of(Channel.CUP_MASS, Samples.of(mass), Channel.PRESSURE, Samples.of(pressure))));
     }

@@ -12,8 +12,9 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.grenu.app.exchange.LibraryArchive;
 import org.grenu.app.exchange.LibraryExchange;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.DataPackageWriter;
 import org.grenu.library.AtomicFile;
@@ -54,22 +55,26 @@ public final class FullDiskCampaign {
         Path elsewhere = Files.createTempDirectory("grenu-full").resolve("other.sqlite");
         try (Library other = Library.open(elsewhere)) {
             for (int i = 0; i < LibraryWorker.OTHER_SHOTS; i++) {
-                other.add("other.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(LibraryState.OTHERS + i));
+                Shot shot = CampaignShots.shot(LibraryState.OTHERS + i);
+                other.write(tx -> tx.shots().add("other.csv", new byte[LibraryWorker.RAW_BYTES], shot));
             }
         }
         FullDiskCampaign campaign = new FullDiskCampaign(Path.of(arguments[0]), elsewhere);
         Map<String, Operation> operations = new LinkedHashMap<>();
         operations.put("import",
-                library -> library.add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(77)));
-        operations.put("edit", library -> library.apply(first(library).id(),
-                SheetEdit.of(first(library).recorded(), SheetField.DOSE, "17.25")));
-        operations.put("attach", library -> library.attach(first(library).id(), "photo.jpg", new byte[60_000]));
+                library -> library.write(
+                        tx -> tx.shots().add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(77))));
+        operations.put("edit", library -> library.write(tx -> tx.journal()
+                .make(first(library).id(),
+                        RecordEdit.of(first(library).written(), RecordField.DOSE, "17.25"))));
+        operations.put("attach", library -> library
+                .write(tx -> tx.attachments().attach(first(library).id(), "photo.jpg", new byte[60_000])));
         operations.put("merge", library -> new LibraryExchange(library).merge(elsewhere));
         operations.put("backup", library -> library.backUp(campaign.folder.resolve("copy.backup")));
         operations.put("restore", library -> library.restoreFrom(campaign.elsewhere));
         operations.put("export",
                 library -> AtomicFile.create(campaign.folder.resolve("out.zip"), out -> DataPackageWriter.write(
-                        new LibraryArchive(library, library.summaries(), number -> {}), out)));
+                        new LibraryArchive(library, library.read(tx -> tx.shots().all()), number -> {}), out)));
         for (Map.Entry<String, Operation> operation : operations.entrySet()) {
             if (arguments.length > 1 && !List.of(arguments).contains(operation.getKey())) {
                 continue;
@@ -81,7 +86,7 @@ public final class FullDiskCampaign {
     }
 
     private static ShotSummary first(Library library) {
-        return library.summaries().get(0);
+        return library.read(tx -> tx.shots().all()).get(0);
     }
 
     private void run(String name, Operation operation) throws IOException, ImportFailure {
@@ -126,7 +131,8 @@ public final class FullDiskCampaign {
         }
         try (Library library = Library.open(folder.resolve("library.sqlite"))) {
             for (int i = 0; i < 3; i++) {
-                library.add("shot.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(i));
+                Shot shot = CampaignShots.shot(i);
+                library.write(tx -> tx.shots().add("shot.csv", new byte[LibraryWorker.RAW_BYTES], shot));
             }
         }
     }

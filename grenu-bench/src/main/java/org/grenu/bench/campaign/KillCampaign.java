@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
+import org.grenu.core.record.Shot;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.ArchiveTarget;
 import org.grenu.formats.exchange.ArchivedChange;
@@ -65,7 +66,8 @@ public final class KillCampaign {
     private void prepare() throws IOException {
         try (Library other = Library.open(folder.resolve(LibraryWorker.OTHER))) {
             for (int i = 0; i < LibraryWorker.OTHER_SHOTS; i++) {
-                other.add("other.csv", new byte[LibraryWorker.RAW_BYTES], CampaignShots.shot(LibraryState.OTHERS + i));
+                Shot shot = CampaignShots.shot(LibraryState.OTHERS + i);
+                other.write(tx -> tx.shots().add("other.csv", new byte[LibraryWorker.RAW_BYTES], shot));
             }
         }
     }

@@ -1,7 +1,7 @@
 package org.grenu.bench.campaign;
 
 import java.util.List;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
 
@@ -20,18 +20,20 @@ record LibraryState(int shots, int merged, int attachments, double dose) {
 
     /** {@return the state of that library; every shot is read through on the way} */
     static LibraryState of(Library library) {
-        List<ShotSummary> shots = library.summaries();
+        List<ShotSummary> shots = library.read(tx -> tx.shots().all());
         int merged = 0;
         for (ShotSummary shot : shots) {
-            if (library.log(shot.id()).size() == 0
-                    || library.rawFile(shot.id()).orElseThrow().bytes().length != LibraryWorker.RAW_BYTES) {
+            if (library.read(tx -> tx.shots().log(shot.id())).size() == 0
+                    || library.read(tx -> tx.files().of(shot.id())).orElseThrow().bytes().length
+                            != LibraryWorker.RAW_BYTES) {
                 throw new IllegalStateException("shot " + shot.number() + " is half there");
             }
-            merged += shot.recorded().text(SheetField.NOTE).orElse("").startsWith("shot " + OTHERS / 1000) ? 1 : 0;
+            merged += shot.written().text(RecordField.NOTE).orElse("").startsWith("shot " + OTHERS / 1000) ? 1 : 0;
         }
         return shots.isEmpty() ? new LibraryState(0, 0, 0, 0)
-                : new LibraryState(shots.size(), merged, library.attachments(shots.get(0).id()).size(),
-                        shots.get(0).recorded().number(SheetField.DOSE).orElse(0));
+                : new LibraryState(shots.size(), merged,
+                        library.read(tx -> tx.attachments().of(shots.get(0).id())).size(),
+                        shots.get(0).written().number(RecordField.DOSE).orElse(0));
     }
 
     LibraryState plusShot() {

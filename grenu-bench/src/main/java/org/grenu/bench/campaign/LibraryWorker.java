@@ -6,8 +6,8 @@ import java.nio.file.Path;
 import java.util.Random;
 import org.grenu.app.exchange.LibraryArchive;
 import org.grenu.app.exchange.LibraryExchange;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.DataPackageWriter;
 import org.grenu.library.AtomicFile;
@@ -85,22 +85,24 @@ public final class LibraryWorker {
     private void add(LibraryState now) throws IOException, ImportFailure {
         int number = random.nextInt(LibraryState.OTHERS);
         saying("import", now, now.plusShot(),
-                () -> library.add("shot.csv", new byte[RAW_BYTES], CampaignShots.shot(number)));
+                () -> library.write(tx -> tx.shots().add("shot.csv", new byte[RAW_BYTES], CampaignShots.shot(number))));
     }
 
     private ShotSummary first() {
-        return library.summaries().get(0);
+        return library.read(tx -> tx.shots().all()).get(0);
     }
 
     private void edit(LibraryState now) throws IOException, ImportFailure {
         double dose = 15 + random.nextInt(1000) / 200.0;
-        saying("edit", now, now.withDose(dose), () -> library.apply(first().id(),
-                SheetEdit.of(first().recorded(), SheetField.DOSE, Double.toString(dose))));
+        saying("edit", now, now.withDose(dose), () -> library.write(tx -> tx.journal()
+                .make(first().id(),
+                        RecordEdit.of(first().written(), RecordField.DOSE, Double.toString(dose)))));
     }
 
     private void attach(LibraryState now) throws IOException, ImportFailure {
         saying("attach", now, now.plusAttachment(),
-                () -> library.attach(first().id(), "photo-" + random.nextInt(), new byte[20_000]));
+                () -> library.write(
+                        tx -> tx.attachments().attach(first().id(), "photo-" + random.nextInt(), new byte[20_000])));
     }
 
     /** Taken in, then taken back, so that it can be taken in again. */
@@ -109,7 +111,7 @@ public final class LibraryWorker {
             saying("merge", now, now.withMerged(OTHER_SHOTS),
                     () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
             LibraryState merged = LibraryState.of(library);
-            saying("undo", merged, merged.withMerged(0), library::undo);
+            saying("undo", merged, merged.withMerged(0), () -> library.write(tx -> tx.journal().undo()));
         } else {
             saying("merge", now, now.withMerged(OTHER_SHOTS),
                     () -> new LibraryExchange(library).merge(folder.resolve(OTHER)));
@@ -133,14 +135,15 @@ public final class LibraryWorker {
         Path target = fresh(".zip");
         saying("export:" + target.getFileName(), now, now,
                 () -> AtomicFile.create(target, out -> DataPackageWriter.write(
-                        new LibraryArchive(library, library.summaries(), number -> {}), out)));
+                        new LibraryArchive(library, library.read(tx -> tx.shots().all()), number -> {}), out)));
     }
 
     private void restore(LibraryState now) throws IOException, ImportFailure {
         Path copy = fresh(".backup");
         library.backUp(copy);
         saying("edit", now, now.withDose(12),
-                () -> library.apply(first().id(), SheetEdit.of(first().recorded(), SheetField.DOSE, "12")));
+                () -> library.write(tx -> tx.journal()
+                        .make(first().id(), RecordEdit.of(first().written(), RecordField.DOSE, "12"))));
         saying("restore", now.withDose(12), now, () -> library.restoreFrom(copy));
         for (String left : new String[] {".before-restore"}) {
             Files.deleteIfExists(folder.resolve("library.sqlite" + left));

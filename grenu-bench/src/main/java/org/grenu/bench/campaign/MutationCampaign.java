@@ -19,17 +19,17 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShelfJson;
 import org.grenu.formats.ShotCsvWriter;
@@ -124,7 +124,7 @@ public final class MutationCampaign {
             }
             channels.put(channel, Samples.of(values));
         }
-        return new Shot(demo.sheet(), new ShotLog(Samples.of(time), channels));
+        return new Shot(demo.record(), new ShotLog(Samples.of(time), channels));
     }
 
     private static byte[] bytes(String text) {
@@ -190,10 +190,11 @@ public final class MutationCampaign {
     private byte[] packageBytes() throws IOException {
         Path file = scratch.resolve("library.sqlite");
         try (Library library = Library.open(file)) {
-            library.add("a.csv", new byte[] {1}, small());
+            library.write(tx -> tx.shots().add("a.csv", new byte[] {1}, small()));
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             DataPackageWriter
-                    .write(new org.grenu.app.exchange.LibraryArchive(library, library.summaries(), number -> {}), out);
+                    .write(new org.grenu.app.exchange.LibraryArchive(library, library.read(tx -> tx.shots().all()),
+                            number -> {}), out);
             return out.toByteArray();
         }
     }
@@ -211,9 +212,9 @@ public final class MutationCampaign {
 
     private Object entries(byte[] bytes) {
         int taken = 0;
-        for (SheetField field : SheetField.values()) {
+        for (RecordField field : RecordField.values()) {
             try {
-                ShotSheet.EMPTY.with(field, text(bytes));
+                ShotRecord.EMPTY.with(field, text(bytes));
                 taken++;
             } catch (RefusedEntry refused) {
                 // In words, as it should be.

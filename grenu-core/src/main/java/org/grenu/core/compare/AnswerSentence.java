@@ -38,7 +38,7 @@ public record AnswerSentence(String headline, List<String> further, List<String>
     }
 
     static AnswerSentence of(Question question, List<MeasuredShot> shots, List<ResponseAnswer> answers,
-            List<GuardNote> guard, MatchedBasis ground) {
+            List<BalanceNote> guard, MatchedBasis ground) {
         if (question.variables().isEmpty() || answers.isEmpty()) {
             return new AnswerSentence("Choose what changed and what to ask about.", List.of(), List.of());
         }

@@ -16,18 +16,18 @@ import org.grenu.core.response.Variable;
  * @param faulty   those left out as faulty
  * @param ground   the basis with the amount at which curves are read
  * @param answers  one a response, in the question's order
- * @param guard    what else differed, what matters most first
+ * @param balance    what else differed, what matters most first
  * @param sentence the answer in words
  */
 public record Comparison(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty, MatchedBasis ground,
         List<ResponseAnswer> answers,
-        List<GuardNote> guard, AnswerSentence sentence) {
+        List<BalanceNote> balance, AnswerSentence sentence) {
 
     public Comparison {
         shots = List.copyOf(shots);
         faulty = List.copyOf(faulty);
         answers = List.copyOf(answers);
-        guard = List.copyOf(guard);
+        balance = List.copyOf(balance);
     }
 
     /** {@return the comparison of those shots; faulty ones stay out of it} */
@@ -40,9 +40,9 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
                 .map(response -> Answering.answer(question, response, shots, ground))
                 .toList();
         Optional<ResponseAnswer> main = answers.stream().findFirst();
-        List<GuardNote> guard = Guarding.notes(question, shots, faulty, main, ground);
-        return new Comparison(question, shots, faulty, ground, answers, guard,
-                AnswerSentence.of(question, shots, answers, guard, ground));
+        List<BalanceNote> balance = BalanceReview.notes(question, shots, faulty, main, ground);
+        return new Comparison(question, shots, faulty, ground, answers, balance,
+                AnswerSentence.of(question, shots, answers, balance, ground));
     }
 
     /** {@return measures that may be held equal by regression: none that a treatment asked about changes itself} */

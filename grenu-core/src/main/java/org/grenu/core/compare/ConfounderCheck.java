@@ -25,8 +25,8 @@ import org.grenu.core.response.Characteristic;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordField;
 
 /**
  * What moved along with what is asked about, so that these shots cannot tell which of the two did it. A
@@ -61,7 +61,7 @@ final class ConfounderCheck {
         this.question = question;
         this.ground = ground;
         this.beside = Characteristic.beside(question.asked(), shots);
-        this.drawn = !shots.isEmpty() && shots.stream().allMatch(shot -> shot.sheet().flag(SheetField.ORDER_DRAWN));
+        this.drawn = !shots.isEmpty() && shots.stream().allMatch(shot -> shot.record().flag(RecordField.ORDER_DRAWN));
     }
 
     /** {@return the characteristics that are looked at} */

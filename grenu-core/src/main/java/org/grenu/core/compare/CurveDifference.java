@@ -15,7 +15,7 @@ import org.grenu.core.model.CurveTest;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 
 /**
  * Where the curves of two groups differ, all channels and all places taken as one family: a false alarm anywhere
@@ -63,7 +63,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
      */
     public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, List<Factor> within,
             int shuffles) {
-        Map<Channel, List<LinedUpCurve>> curves = new LinkedHashMap<>();
+        Map<Channel, List<AlignedCurve>> curves = new LinkedHashMap<>();
         overlay.groups()
                 .forEach((channel, groups) -> curves.put(channel, groups.stream()
                         .filter(group -> group.level().equals(first) || group.level().equals(second))
@@ -72,7 +72,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         List<MeasuredShot> shots = curves.values()
                 .stream()
                 .flatMap(List::stream)
-                .map(LinedUpCurve::shot)
+                .map(AlignedCurve::shot)
                 .distinct()
                 .filter(shot -> curves.values()
                         .stream()
@@ -141,7 +141,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         for (int i = 0; i < shots.size(); i++) {
             MeasuredShot shot = shots.get(i);
             rows.computeIfAbsent(within.stream()
-                    .map(factor -> factor.level(shot.sheet()).orElse(""))
+                    .map(factor -> factor.level(shot.record()).orElse(""))
                     .collect(Collectors.joining("\n")), key -> new ArrayList<>()).add(i);
         }
         return rows.values().stream().map(list -> list.stream().mapToInt(Integer::intValue).toArray()).toList();
@@ -186,7 +186,7 @@ public record CurveDifference(String first, String second, String unit, List<OfC
     /** The stretch that all curves of a channel have in common, a row a shot. */
     private record Stretching(Channel channel, int from, double[][] values) {
 
-        static Optional<Stretching> of(Channel channel, List<LinedUpCurve> curves, List<MeasuredShot> shots) {
+        static Optional<Stretching> of(Channel channel, List<AlignedCurve> curves, List<MeasuredShot> shots) {
             List<UniformCurve> rows = shots.stream()
                     .map(shot -> curves.stream().filter(one -> one.shot() == shot).findFirst().orElseThrow().curve())
                     .toList();

@@ -13,7 +13,7 @@ import org.grenu.core.curve.UniformCurve;
  * @param half    half the 95 % interval of the mean, by the spread pooled over the groups; empty without a degree of
  *                freedom
  */
-public record CurveGroup(String level, List<LinedUpCurve> members, Optional<UniformCurve> mean,
+public record CurveGroup(String level, List<AlignedCurve> members, Optional<UniformCurve> mean,
         Optional<UniformCurve> half) {
 
     public CurveGroup {

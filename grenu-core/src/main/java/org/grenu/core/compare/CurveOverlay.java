@@ -14,7 +14,7 @@ import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
@@ -39,11 +39,11 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
     public static CurveOverlay of(List<MeasuredShot> shots, Factor factor, AxisKind axis, List<Channel> channels) {
         Map<Channel, List<CurveGroup>> groups = new LinkedHashMap<>();
         for (Channel channel : channels) {
-            Map<String, List<LinedUpCurve>> byLevel = new TreeMap<>(Levels.ORDER);
+            Map<String, List<AlignedCurve>> byLevel = new TreeMap<>(Levels.ORDER);
             for (MeasuredShot shot : shots) {
                 curve(shot, axis, channel).ifPresent(curve -> byLevel
-                        .computeIfAbsent(factor.level(shot.sheet()).orElse(UNKNOWN), key -> new ArrayList<>())
-                        .add(new LinedUpCurve(shot, curve)));
+                        .computeIfAbsent(factor.level(shot.record()).orElse(UNKNOWN), key -> new ArrayList<>())
+                        .add(new AlignedCurve(shot, curve)));
             }
             if (!byLevel.isEmpty()) {
                 groups.put(channel, grouped(byLevel));
@@ -75,7 +75,7 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
         return new UniformCurve(first * STEP, STEP, Samples.of(values));
     }
 
-    private static List<CurveGroup> grouped(Map<String, List<LinedUpCurve>> byLevel) {
+    private static List<CurveGroup> grouped(Map<String, List<AlignedCurve>> byLevel) {
         int from = byLevel.values()
                 .stream()
                 .flatMap(List::stream)
@@ -111,16 +111,16 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
     }
 
     /** The mean where all members are known, adding their squares about it and degrees of freedom. */
-    private static double[] mean(List<LinedUpCurve> members, int from, double[] squares, int[] freedom) {
+    private static double[] mean(List<AlignedCurve> members, int from, double[] squares, int[] freedom) {
         double[] mean = new double[squares.length];
         for (int i = 0; i < mean.length; i++) {
             double sum = 0;
-            for (LinedUpCurve member : members) {
+            for (AlignedCurve member : members) {
                 sum += at(member.curve(), from + i);
             }
             mean[i] = sum / members.size();
             if (Double.isFinite(mean[i])) {
-                for (LinedUpCurve member : members) {
+                for (AlignedCurve member : members) {
                     squares[i] += Math.pow(at(member.curve(), from + i) - mean[i], 2);
                 }
                 freedom[i] += members.size() - 1;

@@ -20,13 +20,13 @@ final class Doubts {
 
     private final Question question;
     private final List<MeasuredShot> shots;
-    private final List<GuardNote> guard;
+    private final List<BalanceNote> balance;
     private final MatchedBasis ground;
 
-    Doubts(Question question, List<MeasuredShot> shots, List<GuardNote> guard, MatchedBasis ground) {
+    Doubts(Question question, List<MeasuredShot> shots, List<BalanceNote> balance, MatchedBasis ground) {
         this.question = question;
         this.shots = shots;
-        this.guard = guard;
+        this.balance = balance;
         this.ground = ground;
     }
 
@@ -34,8 +34,9 @@ final class Doubts {
     List<String> of(ResponseAnswer main) {
         List<String> doubts = new ArrayList<>();
         PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
-        guard.stream()
-                .filter(note -> note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT)
+        balance.stream()
+                .filter(note -> note.title().equals(BalanceReview.FAR_OUT)
+                        || note.title().equals(BalanceReview.HARDLY_MEANT)
                         || note.sensitivity().filter(without -> !without.stands()).isPresent())
                 .forEach(note -> doubts.add(standingOut(note)));
         halfKnown(main, doubts);
@@ -44,16 +45,16 @@ final class Doubts {
         return doubts;
     }
 
-    private static String standingOut(GuardNote note) {
-        String words = note.title().equals(Guarding.FAR_OUT) || note.title().equals(Guarding.HARDLY_MEANT)
+    private static String standingOut(BalanceNote note) {
+        String words = note.title().equals(BalanceReview.FAR_OUT) || note.title().equals(BalanceReview.HARDLY_MEANT)
                 ? note.words() : note.title() + ": " + note.words();
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".")
                 + note.sensitivity().map(without -> " " + without.words()).orElse("");
     }
 
     private void halfKnown(ResponseAnswer main, List<String> doubts) {
-        List<String> titles = guard.stream()
-                .filter(note -> note.kind() == GuardNote.Kind.HALF_KNOWN)
+        List<String> titles = balance.stream()
+                .filter(note -> note.kind() == BalanceNote.Kind.HALF_KNOWN)
                 .map(note -> Wording.small(note.title()))
                 .toList();
         if (!titles.isEmpty() && shots.size() > 2 && !main.effects().isEmpty()) {
@@ -77,7 +78,7 @@ final class Doubts {
                             .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10))
                             .collect(Collectors.joining(", ")) + " " + held.unit())
                     .orElse("");
-            String names = Guarding.names(tooShort);
+            String names = BalanceReview.names(tooShort);
             doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1)
                     + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
                     + ", before the " + ground.words() + " at which curves are read, and "

@@ -9,7 +9,7 @@ import org.grenu.core.model.Adjustment;
 import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
 import org.grenu.core.model.Forecast;
-import org.grenu.core.model.RankCheck;
+import org.grenu.core.model.RankPermutationTest;
 import org.grenu.core.model.StudentizedRange;
 import org.grenu.core.response.Variable;
 
@@ -85,7 +85,7 @@ final class EffectFinder {
         double halfWidth = pairs ? wide(contrast.levels(), test.estimate.df()) * test.estimate.se()
                 : test.estimate.halfWidth(1 - Question.ALPHA);
         OptionalDouble rankP = pairs || !contrast.at().isEmpty() ? OptionalDouble.empty()
-                : OptionalDouble.of(RankCheck.p(model.fit().design(),
+                : OptionalDouble.of(RankPermutationTest.p(model.fit().design(),
                         model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(),
                         SHUFFLES, SEED));
         return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(),

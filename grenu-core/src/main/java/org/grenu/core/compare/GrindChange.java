@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.RunOrder;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /** Shots that may hold grounds of the setting before theirs. */
 final class GrindChange {
@@ -25,9 +25,9 @@ final class GrindChange {
         List<MeasuredShot> found = new ArrayList<>();
         Map<String, OptionalDouble> last = new LinkedHashMap<>();
         for (MeasuredShot shot : RunOrder.inOrder(shots)) {
-            String grinder = RunOrder.session(shot) + shot.sheet().text(SheetField.GRINDER).orElse("");
-            OptionalDouble grind = shot.sheet().number(SheetField.GRIND);
-            OptionalDouble purge = shot.sheet().number(SheetField.PURGE);
+            String grinder = RunOrder.session(shot) + shot.record().text(RecordField.GRINDER).orElse("");
+            OptionalDouble grind = shot.record().number(RecordField.GRIND);
+            OptionalDouble purge = shot.record().number(RecordField.PURGE);
             OptionalDouble before = last.put(grinder, grind);
             boolean changed = before != null && before.isPresent() && grind.isPresent()
                     && before.getAsDouble() != grind.getAsDouble();

@@ -8,7 +8,7 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.response.Characteristic;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
+import org.grenu.core.record.RecordFactor;
 
 /**
  * What was otherwise in one shot than in another: every entry, and dose, beverage and temperature as they came out.
@@ -38,7 +38,7 @@ public record PairBadge(List<String> changes, List<String> unknown) {
         Stream<Characteristic> beside = Characteristic.beside(question.asked(), List.of(from, to))
                 .stream()
                 .filter(one -> !(one.variable() instanceof Variable.Placed)
-                        && !one.variable().key().equals(SheetFactor.STUDY.key()));
+                        && !one.variable().key().equals(RecordFactor.STUDY.key()));
         List<String> changes = new ArrayList<>();
         List<String> unknown = new ArrayList<>();
         List<Variable> changed = new ArrayList<>();

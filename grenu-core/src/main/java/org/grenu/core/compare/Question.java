@@ -9,7 +9,7 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 
 /**
  * What is to be compared, and how.

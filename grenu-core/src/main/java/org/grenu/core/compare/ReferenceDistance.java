@@ -41,7 +41,7 @@ public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
     public static Optional<ReferenceDistance> of(CurveOverlay overlay, MeasuredShot reference) {
         Map<MeasuredShot, Map<Channel, Double>> byShot = new LinkedHashMap<>();
         overlay.groups().forEach((channel, groups) -> {
-            List<LinedUpCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
+            List<AlignedCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
             curves.stream()
                     .filter(one -> one.shot() == reference)
                     .findFirst()

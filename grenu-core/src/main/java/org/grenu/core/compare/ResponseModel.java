@@ -19,7 +19,7 @@ import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /**
  * One response of a question, fitted: which shots tell of it, by what terms, in what blocks.
@@ -48,14 +48,14 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
         List<MeasuredShot> shots = candidates.stream()
                 .filter(shot -> ground.value(response, shot).isPresent())
                 .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
-                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.sheet()).isPresent())
+                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.record()).isPresent())
                 .toList();
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
         variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
         Optional<Term.Levels> blocks = question.block()
                 .map(block -> Term.Levels.of(block.title(),
-                        shots.stream().map(shot -> block.level(shot.sheet()).orElseThrow()).toList()))
+                        shots.stream().map(shot -> block.level(shot.record()).orElseThrow()).toList()))
                 .filter(levels -> levels.levels().size() > 1);
         boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS
                 && repeats(blocks.get());
@@ -91,11 +91,11 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
      * wrote down which it was. Moisture is the coffee's.
      */
     private static boolean sameInstruments(List<MeasuredShot> shots) {
-        return one(shots, SheetField.REFRACTOMETER)
-                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.SCALE_BIAS))
-                        || one(shots, SheetField.SCALE))
-                && (shots.stream().noneMatch(shot -> shot.sheet().has(SheetField.MOISTURE))
-                        || one(shots, SheetField.COFFEE));
+        return one(shots, RecordField.REFRACTOMETER)
+                && (shots.stream().noneMatch(shot -> shot.record().has(RecordField.SCALE_BIAS))
+                        || one(shots, RecordField.SCALE))
+                && (shots.stream().noneMatch(shot -> shot.record().has(RecordField.MOISTURE))
+                        || one(shots, RecordField.COFFEE));
     }
 
     /** By row what each shot's measurement has for itself, against the others. */
@@ -109,8 +109,8 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
         return errors(shots, values);
     }
 
-    private static boolean one(List<MeasuredShot> shots, SheetField field) {
-        List<Optional<String>> names = shots.stream().map(shot -> shot.sheet().text(field)).distinct().toList();
+    private static boolean one(List<MeasuredShot> shots, RecordField field) {
+        List<Optional<String>> names = shots.stream().map(shot -> shot.record().text(field)).distinct().toList();
         return names.size() == 1 && names.get(0).isPresent();
     }
 

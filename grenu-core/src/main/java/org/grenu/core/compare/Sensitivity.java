@@ -29,7 +29,7 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
 
     /** {@return such as "Without shots 38, 43: −0.61 ±0.25 points, the answer stands."} */
     public String words() {
-        String names = Guarding.names(without);
+        String names = BalanceReview.names(without);
         if (after.isEmpty()) {
             return "Without " + names + " the question can no longer be answered.";
         }

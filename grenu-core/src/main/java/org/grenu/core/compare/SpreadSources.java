@@ -11,7 +11,7 @@ import org.grenu.core.model.RandomInterceptFit;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /**
  * Where the spread of a response comes from, as variances in its unit squared. Reading and weighing are what the
@@ -45,7 +45,7 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
             double share = readingShare(model.response(), model.shots().get(i));
             reading += variance * share / n;
             weighing += variance * (1 - share) / n;
-            readings += (double) model.shots().get(i).sheet().numbers(SheetField.READINGS).size() / n;
+            readings += (double) model.shots().get(i).record().numbers(RecordField.READINGS).size() / n;
         }
         double residual = model.fit().deviation() * model.fit().deviation();
         double days = model.fit() instanceof RandomInterceptFit random

@@ -16,7 +16,7 @@ import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepEnding;
 import org.grenu.core.profile.StepRun;
 import org.grenu.core.profile.Target;
-import org.grenu.core.study.BeverageSource;
+import org.grenu.core.record.BeverageSource;
 
 /** Facts of pressure, flow, time and profile. */
 final class CurveFacts {

@@ -5,7 +5,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
-import org.grenu.core.study.Plausibility;
+import org.grenu.core.record.Plausibility;
 
 /** Asks every rule of the chosen packs; the gravest findings come first. */
 public final class Diagnosis {
@@ -24,7 +24,7 @@ public final class Diagnosis {
                 rule.look(shot, pack.school()).ifPresent(findings::add);
             }
         }
-        List<Plausibility.Doubt> doubts = Plausibility.of(shot.sheet(), shot.measures().masses());
+        List<Plausibility.Doubt> doubts = Plausibility.of(shot.record(), shot.measures().masses());
         if (!doubts.isEmpty()) {
             findings.replaceAll(Finding::withoutAdvice);
             doubts.forEach(doubt -> findings.add(

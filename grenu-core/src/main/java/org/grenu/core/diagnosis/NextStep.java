@@ -7,8 +7,8 @@ import java.util.Optional;
 import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.quantity.Title;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.Plausibility;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.Plausibility;
 
 /**
  * The one thing to do next; two where schools disagree.

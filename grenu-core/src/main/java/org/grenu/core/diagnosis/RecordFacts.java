@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.grenu.core.hydraulics.Water;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 
 /** Facts of the record: masses meant and met, age, basket, temperature, what changed, taste. */
 final class RecordFacts {
@@ -21,10 +21,10 @@ final class RecordFacts {
     private static final Set<String> OVER = Set.of("bitter", "dry", "hollow", "empty", "burnt", "ashy");
 
     static final List<Fact> ALL = List.of(
-            new Fact("dose_g", 1, "dose", c -> number(c, SheetField.DOSE)),
+            new Fact("dose_g", 1, "dose", c -> number(c, RecordField.DOSE)),
             new Fact("dose_off_g", 2, "dose less the target dose, without sign",
-                    c -> off(c, SheetField.DOSE, SheetField.DOSE_TARGET)),
-            new Fact("dose_target_g", 1, "target dose", c -> number(c, SheetField.DOSE_TARGET)),
+                    c -> off(c, RecordField.DOSE, RecordField.DOSE_TARGET)),
+            new Fact("dose_target_g", 1, "target dose", c -> number(c, RecordField.DOSE_TARGET)),
             new Fact("beverage_off_g", 1, "beverage mass less that meant, without sign", RecordFacts::beverageOff),
             new Fact("beverage_over_g", 1, "beverage mass less that meant",
                     c -> beverageTarget(c).flatMap(meant -> c.measures()
@@ -35,7 +35,7 @@ final class RecordFacts {
                     c -> c.measures().masses().beverage().flatMap(mass -> weighed(c, mass.value()))),
             new Fact("beverage_target_g", 1, "beverage mass meant", RecordFacts::beverageTarget),
             new Fact("ratio", 2, "brew ratio", c -> FactValue.of(c.measures().masses().ratio())),
-            new Fact("age_days", 0, "days since roast", c -> FactValue.of(c.sheet().ageDays())),
+            new Fact("age_days", 0, "days since roast", c -> FactValue.of(c.record().ageDays())),
             new Fact("basket_over_g", 1, "dose above what the basket holds",
                     c -> basket(c).flatMap(range -> off(c, range[1], 1))),
             new Fact("basket_under_g", 1, "dose below what the basket takes",
@@ -44,7 +44,7 @@ final class RecordFacts {
                     c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[0])))),
             new Fact("basket_to_g", 1, "the largest dose the basket holds",
                     c -> basket(c).flatMap(range -> FactValue.entered(OptionalDouble.of(range[1])))),
-            new Fact("temperature_c", 1, "set temperature", c -> number(c, SheetField.TEMPERATURE)),
+            new Fact("temperature_c", 1, "set temperature", c -> number(c, RecordField.TEMPERATURE)),
             new Fact("temperature_shown_c", 1, "mean temperature shown while the pump ran",
                     c -> FactValue.of(ShotMeasures.measuredTemperature(c.measures().curve()))),
             new Fact("temperature_off_c", 1, "that less the set temperature, without sign",
@@ -54,22 +54,22 @@ final class RecordFacts {
             new Fact("above_boiling_c", 1, "set temperature less the boiling point", RecordFacts::aboveBoiling),
             new Fact("grind_changed", 1, "change of the grind since the shot before, without sign",
                     RecordFacts::grindChanged),
-            new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, SheetField.PURGE)),
+            new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, RecordField.PURGE)),
             new Fact("taste_under", 0, "taste words of too little extraction", c -> taste(c, UNDER)),
             new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, OVER)));
 
     private RecordFacts() {
     }
 
-    private static Optional<FactValue> number(ShotContext context, SheetField field) {
-        return FactValue.entered(context.sheet().number(field));
+    private static Optional<FactValue> number(ShotContext context, RecordField field) {
+        return FactValue.entered(context.record().number(field));
     }
 
     /** From and to; of a basket of which only one number is known as much to either side as is usual. */
     private static Optional<double[]> basket(ShotContext context) {
-        OptionalDouble one = context.sheet().number(SheetField.BASKET_CAPACITY);
-        OptionalDouble from = context.sheet().number(SheetField.BASKET_FROM);
-        OptionalDouble to = context.sheet().number(SheetField.BASKET_TO);
+        OptionalDouble one = context.record().number(RecordField.BASKET_CAPACITY);
+        OptionalDouble from = context.record().number(RecordField.BASKET_FROM);
+        OptionalDouble to = context.record().number(RecordField.BASKET_TO);
         double low = from.orElse(one.orElse(to.orElse(Double.NaN)) - BASKET_UNDER);
         double high = to.orElse(one.orElse(from.orElse(Double.NaN)) + BASKET_OVER);
         return Double.isNaN(low) || Double.isNaN(high) ? Optional.empty() : Optional.of(new double[] {low, high});
@@ -77,24 +77,24 @@ final class RecordFacts {
 
     /** How far the dose lies beyond that, in that direction. */
     private static Optional<FactValue> off(ShotContext context, double limit, int direction) {
-        OptionalDouble dose = context.sheet().number(SheetField.DOSE);
+        OptionalDouble dose = context.record().number(RecordField.DOSE);
         return dose.isPresent() ? FactValue.entered(OptionalDouble.of(direction * (dose.getAsDouble() - limit)))
                 : Optional.empty();
     }
 
-    private static Optional<FactValue> difference(ShotContext context, SheetField of, SheetField less) {
-        OptionalDouble a = context.sheet().number(of);
-        OptionalDouble b = context.sheet().number(less);
+    private static Optional<FactValue> difference(ShotContext context, RecordField of, RecordField less) {
+        OptionalDouble a = context.record().number(of);
+        OptionalDouble b = context.record().number(less);
         return a.isPresent() && b.isPresent() ? FactValue.entered(OptionalDouble.of(a.getAsDouble() - b.getAsDouble()))
                 : Optional.empty();
     }
 
-    private static Optional<FactValue> off(ShotContext context, SheetField of, SheetField meant) {
+    private static Optional<FactValue> off(ShotContext context, RecordField of, RecordField meant) {
         return difference(context, of, meant).flatMap(d -> FactValue.entered(OptionalDouble.of(Math.abs(d.value()))));
     }
 
     static Optional<FactValue> beverageTarget(ShotContext context) {
-        return number(context, SheetField.BEVERAGE_TARGET);
+        return number(context, RecordField.BEVERAGE_TARGET);
     }
 
     private static Optional<FactValue> beverageOff(ShotContext context) {
@@ -107,43 +107,43 @@ final class RecordFacts {
 
     /** With all its digits where the mass was weighed; one read off the curve has none to spare. */
     private static Optional<FactValue> weighed(ShotContext context, double grams) {
-        return context.sheet().has(SheetField.BEVERAGE) ? FactValue.entered(OptionalDouble.of(grams))
+        return context.record().has(RecordField.BEVERAGE) ? FactValue.entered(OptionalDouble.of(grams))
                 : FactValue.of(grams);
     }
 
     private static Optional<FactValue> temperatureOff(ShotContext context) {
-        OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
+        OptionalDouble set = context.record().number(RecordField.TEMPERATURE);
         OptionalDouble shown = ShotMeasures.measuredTemperature(context.measures().curve());
         return set.isPresent() && shown.isPresent() ? FactValue.of(Math.abs(shown.getAsDouble() - set.getAsDouble()))
                 : Optional.empty();
     }
 
     private static Optional<FactValue> boilingPoint(ShotContext context) {
-        OptionalDouble metres = context.sheet().number(SheetField.ALTITUDE);
+        OptionalDouble metres = context.record().number(RecordField.ALTITUDE);
         return metres.isPresent() ? FactValue.of(Water.boilingPoint(metres.getAsDouble())) : Optional.empty();
     }
 
     private static Optional<FactValue> aboveBoiling(ShotContext context) {
-        OptionalDouble set = context.sheet().number(SheetField.TEMPERATURE);
+        OptionalDouble set = context.record().number(RecordField.TEMPERATURE);
         return set.isEmpty() ? Optional.empty()
                 : boilingPoint(context).flatMap(boiling -> FactValue.of(set.getAsDouble() - boiling.value()));
     }
 
     /** Only a change on the same grinder with the same coffee tells of what its burrs still hold. */
     private static Optional<FactValue> grindChanged(ShotContext context) {
-        ShotSheet sheet = context.sheet();
-        OptionalDouble now = sheet.number(SheetField.GRIND);
+        ShotRecord record = context.record();
+        OptionalDouble now = record.number(RecordField.GRIND);
         OptionalDouble then = context.before()
-                .filter(b -> b.text(SheetField.GRINDER).equals(sheet.text(SheetField.GRINDER)))
-                .map(b -> b.number(SheetField.GRIND))
+                .filter(b -> b.text(RecordField.GRINDER).equals(record.text(RecordField.GRINDER)))
+                .map(b -> b.number(RecordField.GRIND))
                 .orElse(OptionalDouble.empty());
         return now.isPresent() && then.isPresent() ? FactValue.of(Math.abs(now.getAsDouble() - then.getAsDouble()))
                 : Optional.empty();
     }
 
     private static Optional<FactValue> taste(ShotContext context, Set<String> words) {
-        return context.sheet()
-                .text(SheetField.TASTE)
+        return context.record()
+                .text(RecordField.TASTE)
                 .flatMap(taste -> FactValue.of(
                         Arrays.stream(taste.toLowerCase(Locale.ROOT).split("[^\\p{L}]+"))
                                 .filter(words::contains)

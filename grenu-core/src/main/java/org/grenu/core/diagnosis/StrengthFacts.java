@@ -7,7 +7,7 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.strength.SeriesCheck;
 import org.grenu.core.strength.SeriesWarnings;
 import org.grenu.core.strength.StrengthSeries;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /** Facts of strength readings and extraction. */
 final class StrengthFacts {
@@ -46,12 +46,12 @@ final class StrengthFacts {
     }
 
     private static StrengthSeries series(ShotContext context) {
-        return context.sheet().strengthSeries();
+        return context.record().strengthSeries();
     }
 
     private static SeriesWarnings warnings(ShotContext context) {
-        return new SeriesWarnings(series(context), context.sheet().number(SheetField.COMPENSATED_FROM),
-                context.sheet().number(SheetField.COMPENSATED_TO));
+        return new SeriesWarnings(series(context), context.record().number(RecordField.COMPENSATED_FROM),
+                context.record().number(RecordField.COMPENSATED_TO));
     }
 
     private static OptionalInt outlier(ShotContext context) {

@@ -29,7 +29,7 @@ public final class Entries {
         Map<Field, Object> copy = new LinkedHashMap<>(values);
         copy.remove(field);
         if (text != null && !text.isBlank()) {
-            Object value = FieldText.parse(field, text);
+            Object value = FieldCodec.parse(field, text);
             if (!(value instanceof List<?> list && list.isEmpty())) {
                 copy.put(field, value);
             }
@@ -39,7 +39,7 @@ public final class Entries {
 
     /** {@return the entry as text that reads back the same; empty when unknown} */
     public Optional<String> entry(Field field) {
-        return Optional.ofNullable(values.get(field)).map(FieldText::format);
+        return Optional.ofNullable(values.get(field)).map(FieldCodec::format);
     }
 
     /** {@return whether the entry is known} */
@@ -71,7 +71,7 @@ public final class Entries {
     /** {@return every known entry as text, by field} */
     public Map<Field, String> texts() {
         Map<Field, String> texts = new LinkedHashMap<>();
-        values.forEach((field, value) -> texts.put(field, FieldText.format(value)));
+        values.forEach((field, value) -> texts.put(field, FieldCodec.format(value)));
         return texts;
     }
 

@@ -6,7 +6,7 @@ import java.util.List;
 public interface Field {
 
     /** {@return how it is written} */
-    FieldForm form();
+    FieldDefinition form();
 
     /** {@return the name in files, in the library and in the history of edits} */
     default String key() {

@@ -56,70 +56,81 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
         return all > 0 ? OptionalDouble.of(inside / all) : OptionalDouble.empty();
     }
 
-    /** {@return what was meant at that time by the step that ran then; NaN outside every step} */
-    public double targetAt(StepRun run, double seconds) {
-        int index = steps.indexOf(run);
-        double before = 0;
-        for (int i = 0; i < index; i++) {
-            StepRun earlier = steps.get(i);
-            before = earlier.step().target() == run.step().target() ? earlier.step().targetAt(earlier.seconds(), before)
-                    : before;
-        }
-        return run.step().targetAt(seconds - run.fromSeconds(), before);
-    }
-
     /** Goes through the steps of one shot. */
     private static final class Walk {
         private final Profile profile;
         private final CurveMeasures measures;
         private final double on;
         private final double off;
+        private final ProfileRunner runner;
         private final List<StepRun> runs = new ArrayList<>();
-        private double before;
 
         Walk(Profile profile, CurveMeasures measures, double on, double off) {
             this.profile = profile;
             this.measures = measures;
             this.on = on;
             this.off = off;
+            this.runner = new ProfileRunner(profile);
         }
 
         List<StepRun> searched() {
             double begin = on;
-            for (ProfileStep step : profile.steps()) {
+            while (true) {
                 double at = begin;
                 Optional<Exit> exit = Optional.empty();
                 while (at < off - 1e-9 && exit.isEmpty()) {
-                    at = Math.min(off, at + GRID);
-                    exit = step.exit(state(at, begin));
+                    double next = Math.min(off, at + GRID);
+                    runner.advance(next - at);
+                    at = next;
+                    exit = met(at);
                 }
-                boolean last = runs.size() == profile.steps().size() - 1 || at >= off - 1e-9;
-                add(step, begin, last ? off : at, last ? Optional.empty() : exit, last);
-                if (last) {
-                    break;
+                if (runner.last() || at >= off - 1e-9) {
+                    add(begin, off, StepEnding.PUMP_OFF, Optional.empty());
+                    return runs;
                 }
+                add(begin, at, runner.step().isTimeLimit(exit.get()) ? StepEnding.TIME_LIMIT : StepEnding.CONDITION,
+                        exit);
+                next(at);
                 begin = at;
             }
-            return runs;
+        }
+
+        private Optional<Exit> met(double at) {
+            return runner.met(at(Channel.PRESSURE, at), at(Channel.PUMP_FLOW, at), at(Channel.CUP_MASS, at),
+                    at - drip());
+        }
+
+        private double drip() {
+            return measures.times().firstDrip().map(TimedEvent::seconds).orElse(Double.POSITIVE_INFINITY);
+        }
+
+        private void next(double at) {
+            runner.next(at(Channel.PRESSURE, at), at(Channel.PUMP_FLOW, at));
         }
 
         List<StepRun> logged(UniformCurve number) {
             double begin = on;
-            int now = 0;
             for (double at = on; at < off; at += GRID) {
                 double value = number.at(at);
-                int index = Double.isFinite(value) ? (int) Math.round(value) - 1 : now;
-                if (index > now && index < profile.steps().size()) {
-                    add(profile.steps().get(now), begin, at, met(profile.steps().get(now), begin, at), false);
+                int index = Double.isFinite(value) ? (int) Math.round(value) - 1 : runner.index();
+                if (index > runner.index() && index < profile.steps().size()) {
+                    Optional<Exit> exit = logged(runner.step(), begin, at);
+                    add(begin, at, exit.isEmpty() ? StepEnding.OPERATOR
+                            : runner.step().isTimeLimit(exit.get()) ? StepEnding.TIME_LIMIT : StepEnding.CONDITION,
+                            exit);
+                    runner.advance(at - begin);
+                    while (runner.index() < index) {
+                        next(at);
+                    }
                     begin = at;
-                    now = index;
                 }
             }
-            add(profile.steps().get(now), begin, off, Optional.empty(), true);
+            add(begin, off, StepEnding.PUMP_OFF, Optional.empty());
             return runs;
         }
 
-        private Optional<Exit> met(ProfileStep step, double begin, double at) {
+        /** {@return the exit by which a step ended that the machine logged, looked for around its end} */
+        private Optional<Exit> logged(ProfileStep step, double begin, double at) {
             Optional<Exit> found = Optional.empty();
             for (double t = at - 2 * GRID;
                     t <= at + LATE_SECONDS && found.filter(e -> e.kind() != Exit.Kind.TIME).isEmpty(); t += GRID) {
@@ -133,32 +144,30 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
         }
 
         private Exit.State state(double at, double begin) {
-            double drip = measures.times().firstDrip().map(TimedEvent::seconds).orElse(Double.POSITIVE_INFINITY);
             return new Exit.State(at - begin, at(Channel.PRESSURE, at), at(Channel.PUMP_FLOW, at),
-                    at(Channel.CUP_MASS, at), at - drip);
+                    at(Channel.CUP_MASS, at), at - drip());
         }
 
         private double at(Channel channel, double seconds) {
             return measures.find(channel).map(c -> c.at(seconds)).orElse(Double.NaN);
         }
 
-        private void add(ProfileStep step, double from, double to, Optional<Exit> exit, boolean last) {
-            StepEnding ending = last ? StepEnding.PUMP_OFF : exit.isEmpty() ? StepEnding.OPERATOR
-                    : step.isTimeLimit(exit.get()) ? StepEnding.TIME_LIMIT : StepEnding.CONDITION;
+        private void add(double from, double to, StepEnding ending, Optional<Exit> exit) {
+            ProfileStep step = runner.step();
             double squares = 0;
             int inside = 0;
             int count = 0;
             for (double t = from; t <= to + 1e-9; t += GRID) {
-                double off = at(step.target().channel(), t) - step.targetAt(t - from, before);
+                double off = at(step.target().channel(), t) - step.targetAt(t - from, runner.before());
                 if (Double.isFinite(off)) {
                     squares += off * off;
                     inside += Math.abs(off) <= step.tolerance() ? 1 : 0;
                     count++;
                 }
             }
-            runs.add(new StepRun(step, from, to, ending, exit, count == 0 ? Double.NaN : Math.sqrt(squares / count),
+            runs.add(new StepRun(step, from, to, runner.before(), ending, exit,
+                    count == 0 ? Double.NaN : Math.sqrt(squares / count),
                     count == 0 ? Double.NaN : inside / (double) count));
-            before = step.targetAt(to - from, before);
         }
     }
 }

@@ -1,18 +1,29 @@
 package org.grenu.core.puck;
 
+import java.util.Arrays;
+
 /**
  * The bed of coffee in layers. A wetting front runs down; behind it liquid flows by Darcy's law through layers that
  * swell, are compacted, and erode; solids pass into the liquid and are carried with it (upwind). An optional channel
  * lets water past the bed.
  */
-final class SimulatedBed {
+public final class SimulatedBed {
 
     private static final double CAPILLARY_BAR = 0.6;
     private static final double SCREEN_RESISTANCE = 0.02;
     private static final double COMPACTION_SECONDS = 0.4;
     private static final double REFERENCE_FLOW = 1.6;
 
-    private final BedSettings settings;
+    private final double poreVolume;
+    private final double unsettled;
+    private final double settleSeconds;
+    private final double compaction;
+    private final double collapse;
+    private final double erosion;
+    private final double erosionVolume;
+    private final double openRate;
+    private final double coreRate;
+    private final double saturation;
     private final int n;
     private final double capacity;
     private final double layerResistance;
@@ -29,33 +40,43 @@ final class SimulatedBed {
     private double waterOut;
     private double solidsOut;
 
-    SimulatedBed(BedSettings settings) {
-        this.settings = settings;
-        this.n = settings.layers();
-        this.capacity = settings.poreVolume() + settings.absorbed() / n;
-        this.layerResistance = settings.layerResistance();
+    /** A dry bed. */
+    public SimulatedBed(BedParameters bed) {
+        this.n = bed.layers();
+        this.poreVolume = bed.poreVolume();
+        this.capacity = poreVolume + bed.value(BedParameter.ABSORBED) / n;
+        this.layerResistance = bed.layerResistance();
+        this.unsettled = bed.value(BedParameter.UNSETTLED);
+        this.settleSeconds = bed.value(BedParameter.SETTLE_TIME);
+        this.compaction = bed.value(BedParameter.COMPACTION);
+        this.collapse = bed.value(BedParameter.COLLAPSE);
+        this.erosion = bed.value(BedParameter.EROSION);
+        this.erosionVolume = bed.value(BedParameter.EROSION_VOLUME);
+        this.openRate = bed.value(BedParameter.OPEN_RATE);
+        this.coreRate = bed.value(BedParameter.CORE_RATE);
+        this.saturation = bed.value(BedParameter.SATURATION);
         settled = new double[n];
         compacted = new double[n];
         collapsed = new double[n];
         dissolved = new double[n];
-        open = filled(settings.openSolids() / n);
-        core = filled(settings.coreSolids() / n);
+        open = filled(bed.value(BedParameter.OPEN_SOLIDS) / n);
+        core = filled(bed.value(BedParameter.CORE_SOLIDS) / n);
         resistance = new double[n];
     }
 
     private double[] filled(double value) {
         double[] values = new double[n];
-        java.util.Arrays.fill(values, value);
+        Arrays.fill(values, value);
         return values;
     }
 
     /** Opens a channel that lets that much water past the bed, mL/(bar·s). */
-    void channel(double conductance) {
+    public void channel(double conductance) {
         channel = conductance;
     }
 
     /** {@return whether the wetting front has reached the bottom} */
-    boolean wet() {
+    public boolean wet() {
         return wetVolume >= n * capacity - 1e-12;
     }
 
@@ -65,7 +86,7 @@ final class SimulatedBed {
     }
 
     /** {@return flow into the bed under that pressure, mL/s} */
-    double flow(double bar) {
+    public double flow(double bar) {
         double sum = SCREEN_RESISTANCE;
         double front = wetVolume / capacity;
         int full = full();
@@ -74,25 +95,25 @@ final class SimulatedBed {
         }
         if (full < n) {
             double part = front - full;
-            return (bar + CAPILLARY_BAR) / (sum + part * layerResistance / settings.unsettled());
+            return (bar + CAPILLARY_BAR) / (sum + part * layerResistance / unsettled);
         }
         return Math.max(0, bar) / sum;
     }
 
     /** {@return flow past the bed through the channel, mL/s} */
-    double channelFlow(double bar) {
+    public double channelFlow(double bar) {
         return wet() ? channel * Math.max(0, bar) : 0;
     }
 
     /** Lets that flow run for a time; {@code bar} presses on the bed meanwhile. */
-    void advance(double flow, double bar, double seconds) {
+    public void advance(double flow, double bar, double seconds) {
         double volume = flow * seconds;
         wet(volume);
         carry(volume);
         transfer(flow, seconds);
         settle(bar, seconds);
         if (wet()) {
-            eroded += (1 - eroded) * Math.min(1, volume / settings.erosionVolume());
+            eroded += (1 - eroded) * Math.min(1, volume / erosionVolume);
             waterOut += channelFlow(bar) * seconds;
         }
     }
@@ -109,7 +130,7 @@ final class SimulatedBed {
         double front = wetVolume / capacity;
         int last = Math.min(n - 1, (int) front);
         double arriving = 0;
-        double share = Math.min(1, volume / settings.poreVolume());
+        double share = Math.min(1, volume / poreVolume);
         for (int i = 0; i <= last; i++) {
             double leaving = i == last && !wet() ? 0 : dissolved[i] * share;
             dissolved[i] += arriving - leaving;
@@ -123,18 +144,18 @@ final class SimulatedBed {
      * memory).
      */
     private void transfer(double flow, double seconds) {
-        double stirred = settings.coreRate() * StrictMath.cbrt(Math.max(0, flow) / REFERENCE_FLOW);
+        double stirred = coreRate * StrictMath.cbrt(Math.max(0, flow) / REFERENCE_FLOW);
         double front = wetVolume / capacity;
         for (int i = 0; i < n && i < front; i++) {
-            double liquid = settings.poreVolume() * Math.min(1, front - i);
-            double most = settings.saturation() * liquid;
+            double liquid = poreVolume * Math.min(1, front - i);
+            double most = saturation * liquid;
             // Liquid that grains soak up takes its solids along.
             double soakedUp = Math.max(0, dissolved[i] - most);
             core[i] += soakedUp;
             dissolved[i] -= soakedUp;
             double driving = Math.max(0, 1 - dissolved[i] / most);
             double room = Math.max(0, most - dissolved[i]);
-            double fromOpen = open[i] * part(settings.openRate() * driving * seconds);
+            double fromOpen = open[i] * part(openRate * driving * seconds);
             double fromCore = core[i] * part(stirred * driving * seconds);
             double scale = fromOpen + fromCore > room ? room / (fromOpen + fromCore) : 1;
             open[i] -= fromOpen * scale;
@@ -161,33 +182,33 @@ final class SimulatedBed {
         for (int i = 0; i < full; i++) {
             above += resistance[i] > 0 ? resistance[i] : layerResistance;
             double stress = Math.max(0, bar) * above / total / 9;
-            settled[i] += (1 - settled[i]) * part(seconds / settings.settleSeconds());
-            compacted[i] += (settings.compaction() * stress - compacted[i]) * part(seconds / COMPACTION_SECONDS);
-            collapsed[i] = Math.max(collapsed[i], Math.min(0.9, settings.collapse() * stress * (1 - settled[i])));
+            settled[i] += (1 - settled[i]) * part(seconds / settleSeconds);
+            compacted[i] += (compaction * stress - compacted[i]) * part(seconds / COMPACTION_SECONDS);
+            collapsed[i] = Math.max(collapsed[i], Math.min(0.9, collapse * stress * (1 - settled[i])));
             double tighter = (1 - compacted[i]) * (1 - collapsed[i]);
-            double open = 1 + (settings.unsettled() - 1) * (1 - settled[i]);
-            double looser = 1 + settings.erosion() * eroded;
+            double open = 1 + (unsettled - 1) * (1 - settled[i]);
+            double looser = 1 + erosion * eroded;
             resistance[i] = layerResistance / (tighter * tighter * tighter * open * looser);
         }
     }
 
     /** {@return water that has left the bed since the start, mL} */
-    double waterOut() {
+    public double waterOut() {
         return waterOut;
     }
 
     /** {@return solids that have left the bed since the start, g} */
-    double solidsOut() {
+    public double solidsOut() {
         return solidsOut;
     }
 
     /** {@return water in the bed, mL} */
-    double waterHeld() {
+    public double waterHeld() {
         return wetVolume;
     }
 
     /** {@return solids still in grains and liquid, g} */
-    double solidsHeld() {
+    public double solidsHeld() {
         double sum = 0;
         for (int i = 0; i < n; i++) {
             sum += open[i] + core[i] + dissolved[i];

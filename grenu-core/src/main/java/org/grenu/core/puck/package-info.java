@@ -1,7 +1,2 @@
-/**
- * A physical model of a shot: grains, bed, machine, scale and refractometer, with known truth. It makes the demo
- * data,
- * checks the analysis and answers what-if. Deterministic: every random number follows from a seed. Front door:
- * {@link org.grenu.core.puck.SimulatedRig}.
- */
+/** The physics of a bed of coffee: grains, flow, solids. Front door: {@link org.grenu.core.puck.SimulatedBed}. */
 package org.grenu.core.puck;

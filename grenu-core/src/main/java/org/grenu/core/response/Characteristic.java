@@ -8,11 +8,11 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.Tolerances;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.Tolerances;
 
 /**
  * Something that may have differed between shots beside what is asked about: every entry of the record, what the
@@ -27,67 +27,68 @@ import org.grenu.core.study.Tolerances;
 public record Characteristic(String title, Variable variable, double tolerance) {
 
     /** Names under which settings go: what the settings are is what the name means. */
-    private static final Set<String> LABELS = Set.of(SheetFactor.ARM.key(), SheetFactor.RECIPE.key());
+    private static final Set<String> LABELS = Set.of(RecordFactor.ARM.key(), RecordFactor.RECIPE.key());
     /** What passes along with time, whatever is done. */
-    private static final Set<String> TIME = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE,
-            SheetFactor.ROASTED_ON, SheetFactor.FROZEN_DAYS, SheetFactor.STUDY);
+    private static final Set<String> TIME = keys(RecordFactor.DAY, RecordFactor.BLOCK, RecordFactor.AGE,
+            RecordFactor.ROASTED_ON, RecordFactor.FROZEN_DAYS, RecordFactor.STUDY);
     /**
      * Asked about an occasion, all that passes along with time is part of it; asked about the age, the day it was
      * tasted on is not.
      */
-    private static final Set<String> OCCASIONS = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.STUDY);
+    private static final Set<String> OCCASIONS = keys(RecordFactor.DAY, RecordFactor.BLOCK, RecordFactor.STUDY);
     /** What settings have no part in: moving along with an arm it is not the arm. */
-    private static final Set<String> CIRCUMSTANCES = keys(SheetFactor.DAY, SheetFactor.BLOCK, SheetFactor.AGE,
-            SheetFactor.STUDY, SheetFactor.OPERATOR, SheetFactor.REFRACTOMETER,
-            SheetFactor.SAMPLE_FILTERED, SheetFactor.SCALE, SheetFactor.SITE, SheetFactor.ALTITUDE, SheetFactor.ZERO,
-            SheetFactor.MINUTES_ON, SheetFactor.FIRST_OF_SESSION,
-            SheetFactor.REFRACTOMETER_LINE, SheetFactor.REFRACTOMETER_READS, SheetFactor.DILUTION_WATER,
-            SheetFactor.SCALE_LAG, SheetFactor.REPAIRS_OFF, SheetFactor.SIMULATED);
+    private static final Set<String> CIRCUMSTANCES = keys(RecordFactor.DAY, RecordFactor.BLOCK, RecordFactor.AGE,
+            RecordFactor.STUDY, RecordFactor.OPERATOR, RecordFactor.REFRACTOMETER,
+            RecordFactor.SAMPLE_FILTERED, RecordFactor.SCALE, RecordFactor.SITE, RecordFactor.ALTITUDE,
+            RecordFactor.ZERO,
+            RecordFactor.MINUTES_ON, RecordFactor.FIRST_OF_SESSION,
+            RecordFactor.REFRACTOMETER_LINE, RecordFactor.REFRACTOMETER_READS, RecordFactor.DILUTION_WATER,
+            RecordFactor.SCALE_LAG, RecordFactor.REPAIRS_OFF, RecordFactor.SIMULATED);
     /** What a thing carries with it: asked about the thing, these are part of it. */
     private static final Map<String, Set<String>> PARTS = Map.ofEntries(
-            entry(SheetFactor.COFFEE.key(),
-                    keys(SheetFactor.BAG, SheetFactor.ROASTED_ON, SheetFactor.ROAST_LEVEL, SheetFactor.PROCESS,
-                            SheetFactor.COLOUR_WHOLE,
-                            SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
-            entry(SheetFactor.BAG.key(),
-                    keys(SheetFactor.COFFEE, SheetFactor.ROASTED_ON, SheetFactor.ROAST_LEVEL, SheetFactor.PROCESS,
-                            SheetFactor.COLOUR_WHOLE,
-                            SheetFactor.COLOUR_GROUND, SheetFactor.DENSITY, SheetFactor.MOISTURE)),
-            entry(SheetFactor.AGE.key(), keys(SheetFactor.ROASTED_ON, SheetFactor.FROZEN_DAYS)),
-            entry(SheetFactor.WATER.key(), keys(SheetFactor.HARDNESS, SheetFactor.ALKALINITY)),
-            entry(SheetFactor.BASKET.key(),
-                    keys(SheetFactor.BASKET_CAPACITY, SheetFactor.BED_DIAMETER, SheetFactor.BED_DEPTH)),
+            entry(RecordFactor.COFFEE.key(),
+                    keys(RecordFactor.BAG, RecordFactor.ROASTED_ON, RecordFactor.ROAST_LEVEL, RecordFactor.PROCESS,
+                            RecordFactor.COLOUR_WHOLE,
+                            RecordFactor.COLOUR_GROUND, RecordFactor.DENSITY, RecordFactor.MOISTURE)),
+            entry(RecordFactor.BAG.key(),
+                    keys(RecordFactor.COFFEE, RecordFactor.ROASTED_ON, RecordFactor.ROAST_LEVEL, RecordFactor.PROCESS,
+                            RecordFactor.COLOUR_WHOLE,
+                            RecordFactor.COLOUR_GROUND, RecordFactor.DENSITY, RecordFactor.MOISTURE)),
+            entry(RecordFactor.AGE.key(), keys(RecordFactor.ROASTED_ON, RecordFactor.FROZEN_DAYS)),
+            entry(RecordFactor.WATER.key(), keys(RecordFactor.HARDNESS, RecordFactor.ALKALINITY)),
+            entry(RecordFactor.BASKET.key(),
+                    keys(RecordFactor.BASKET_CAPACITY, RecordFactor.BED_DIAMETER, RecordFactor.BED_DEPTH)),
             // Numbers on two dials say nothing of each other.
-            entry(SheetFactor.GRINDER.key(), keys(SheetFactor.BURRS, SheetFactor.GRIND)),
-            entry(SheetFactor.BURRS.key(), keys(SheetFactor.GRIND)),
-            entry(SheetFactor.MACHINE.key(), keys(SheetFactor.MACHINE_VERSION)),
-            entry(SheetFactor.MACHINE_VERSION.key(), keys(SheetFactor.MACHINE)),
-            entry(SheetFactor.REFRACTOMETER.key(),
-                    keys(SheetFactor.REFRACTOMETER_READS, SheetFactor.REFRACTOMETER_LINE, SheetFactor.ZERO)),
-            entry(SheetFactor.SCALE.key(), keys(SheetFactor.SCALE_LAG)),
-            entry(SheetFactor.SITE.key(), keys(SheetFactor.ALTITUDE)),
-            entry(SheetFactor.PROFILE.key(), keys(SheetFactor.PROFILE_STEPS)),
-            entry(SheetFactor.PROFILE_STEPS.key(), keys(SheetFactor.PROFILE)),
-            entry(SheetFactor.BEANS_TREATMENT.key(), keys(SheetFactor.BEANS_TEMPERATURE, SheetFactor.FROZEN_DAYS)),
-            entry(SheetFactor.GROUNDS_TREATMENT.key(), keys(SheetFactor.GROUNDS_TEMPERATURE)),
-            entry(SheetFactor.TEMPERATURE.key(), Set.of(StandardResponse.TEMPERATURE_SHOWN.key())),
-            entry(StandardResponse.TEMPERATURE_SHOWN.key(), keys(SheetFactor.TEMPERATURE)),
-            entry(SheetFactor.DOSE.key(), keys(SheetFactor.DOSE_TARGET)),
-            entry(SheetFactor.DOSE_TARGET.key(), keys(SheetFactor.DOSE)),
-            entry(SheetFactor.BEVERAGE_TARGET.key(), Set.of(StandardResponse.BEVERAGE.key())),
-            entry(StandardResponse.BEVERAGE.key(), keys(SheetFactor.BEVERAGE_TARGET)),
+            entry(RecordFactor.GRINDER.key(), keys(RecordFactor.BURRS, RecordFactor.GRIND)),
+            entry(RecordFactor.BURRS.key(), keys(RecordFactor.GRIND)),
+            entry(RecordFactor.MACHINE.key(), keys(RecordFactor.MACHINE_VERSION)),
+            entry(RecordFactor.MACHINE_VERSION.key(), keys(RecordFactor.MACHINE)),
+            entry(RecordFactor.REFRACTOMETER.key(),
+                    keys(RecordFactor.REFRACTOMETER_READS, RecordFactor.REFRACTOMETER_LINE, RecordFactor.ZERO)),
+            entry(RecordFactor.SCALE.key(), keys(RecordFactor.SCALE_LAG)),
+            entry(RecordFactor.SITE.key(), keys(RecordFactor.ALTITUDE)),
+            entry(RecordFactor.PROFILE.key(), keys(RecordFactor.PROFILE_STEPS)),
+            entry(RecordFactor.PROFILE_STEPS.key(), keys(RecordFactor.PROFILE)),
+            entry(RecordFactor.BEANS_TREATMENT.key(), keys(RecordFactor.BEANS_TEMPERATURE, RecordFactor.FROZEN_DAYS)),
+            entry(RecordFactor.GROUNDS_TREATMENT.key(), keys(RecordFactor.GROUNDS_TEMPERATURE)),
+            entry(RecordFactor.TEMPERATURE.key(), Set.of(StandardResponse.TEMPERATURE_SHOWN.key())),
+            entry(StandardResponse.TEMPERATURE_SHOWN.key(), keys(RecordFactor.TEMPERATURE)),
+            entry(RecordFactor.DOSE.key(), keys(RecordFactor.DOSE_TARGET)),
+            entry(RecordFactor.DOSE_TARGET.key(), keys(RecordFactor.DOSE)),
+            entry(RecordFactor.BEVERAGE_TARGET.key(), Set.of(StandardResponse.BEVERAGE.key())),
+            entry(StandardResponse.BEVERAGE.key(), keys(RecordFactor.BEVERAGE_TARGET)),
             entry(StandardResponse.RATIO.key(),
-                    Set.of(SheetFactor.BEVERAGE_TARGET.key(), StandardResponse.BEVERAGE.key())));
+                    Set.of(RecordFactor.BEVERAGE_TARGET.key(), StandardResponse.BEVERAGE.key())));
 
-    private static Set<String> keys(SheetFactor... factors) {
-        return Stream.of(factors).map(SheetFactor::key).collect(java.util.stream.Collectors.toUnmodifiableSet());
+    private static Set<String> keys(RecordFactor... factors) {
+        return Stream.of(factors).map(RecordFactor::key).collect(java.util.stream.Collectors.toUnmodifiableSet());
     }
 
     /** {@return everything that is looked at beside those variables} */
     public static List<Characteristic> beside(List<Variable> asked, List<MeasuredShot> shots) {
-        List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
+        List<ShotRecord> sheets = shots.stream().map(MeasuredShot::record).toList();
         List<Characteristic> all = new ArrayList<>();
-        Stream.concat(Stream.of(SheetFactor.values()).filter(factor -> !LABELS.contains(factor.key())),
+        Stream.concat(Stream.of(RecordFactor.values()).filter(factor -> !LABELS.contains(factor.key())),
                 OwnFactor.all(sheets).stream().map(Factor.class::cast))
                 .forEach(factor -> all.add(new Characteristic(factor.title(), Variable.of(factor), tolerance(factor))));
         for (StandardResponse measured : List.of(StandardResponse.BEVERAGE, StandardResponse.TEMPERATURE_SHOWN)) {
@@ -100,10 +101,10 @@ public record Characteristic(String title, Variable variable, double tolerance) 
     }
 
     private static double tolerance(Factor factor) {
-        if (factor == SheetFactor.AGE) {
+        if (factor == RecordFactor.AGE) {
             return Tolerances.AGE_DAYS;
         }
-        return factor instanceof SheetFactor standard ? standard.field().map(Tolerances::of).orElse(Double.NaN)
+        return factor instanceof RecordFactor standard ? standard.field().map(Tolerances::of).orElse(Double.NaN)
                 : Double.NaN;
     }
 
@@ -135,8 +136,8 @@ public record Characteristic(String title, Variable variable, double tolerance) 
      * {@return whether it is a matter of when the shot came among the others, which a drawn order leaves to chance}
      */
     public boolean isOrder() {
-        return variable instanceof Variable.Placed || variable.key().equals(SheetFactor.FIRST_OF_SESSION.key())
-                || variable.key().equals(SheetFactor.MINUTES_ON.key());
+        return variable instanceof Variable.Placed || variable.key().equals(RecordFactor.FIRST_OF_SESSION.key())
+                || variable.key().equals(RecordFactor.MINUTES_ON.key());
     }
 
     /**
@@ -150,9 +151,9 @@ public record Characteristic(String title, Variable variable, double tolerance) 
      * @param response the usual value of the response
      */
     public OptionalDouble mostExplained(Response asked, double share, double response) {
-        boolean beverage = Set.of(StandardResponse.BEVERAGE.key(), SheetFactor.BEVERAGE_TARGET.key())
+        boolean beverage = Set.of(StandardResponse.BEVERAGE.key(), RecordFactor.BEVERAGE_TARGET.key())
                 .contains(variable.key());
-        boolean dose = Set.of(SheetFactor.DOSE.key(), SheetFactor.DOSE_TARGET.key()).contains(variable.key());
+        boolean dose = Set.of(RecordFactor.DOSE.key(), RecordFactor.DOSE_TARGET.key()).contains(variable.key());
         boolean time = asked instanceof StandardResponse standard && standard.convention().isPresent();
         boolean proportional = Set.<Response>of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY,
                 StandardResponse.STRENGTH, StandardResponse.SOLIDS).contains(asked) || time;
@@ -166,10 +167,10 @@ public record Characteristic(String title, Variable variable, double tolerance) 
             return false;
         }
         boolean beverage = variable.key().equals(StandardResponse.BEVERAGE.key())
-                || variable.key().equals(SheetFactor.BEVERAGE_TARGET.key());
+                || variable.key().equals(RecordFactor.BEVERAGE_TARGET.key());
         return !(beverage && (MatchedBasis.EARLIER.contains(response) || response == StandardResponse.RATIO
                 || response == StandardResponse.BEVERAGE))
                 && !(response == StandardResponse.TEMPERATURE_SHOWN
-                        && variable.key().equals(SheetFactor.TEMPERATURE.key()));
+                        && variable.key().equals(RecordFactor.TEMPERATURE.key()));
     }
 }

@@ -3,7 +3,7 @@ package org.grenu.core.response;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.OwnFactor;
+import org.grenu.core.record.OwnFactor;
 
 /**
  * A number the user notes for every shot of a study, asked about.
@@ -37,7 +37,7 @@ public record OwnResponse(OwnFactor entry, double usualMargin) implements Respon
 
     @Override
     public Optional<Measured> of(MeasuredShot shot) {
-        OptionalDouble number = entry.number(shot.sheet());
+        OptionalDouble number = entry.number(shot.record());
         return number.isPresent() ? Optional.of(Measured.exact(number.getAsDouble())) : Optional.empty();
     }
 }

@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /**
  * When the compared shots were pulled with respect to each other: what drifts, such as a grinder that warms up,
@@ -52,14 +52,14 @@ public final class RunOrder {
     /** {@return those whose moment is known, the earliest first} */
     public static List<MeasuredShot> inOrder(List<MeasuredShot> shots) {
         List<MeasuredShot> ordered = new ArrayList<>(
-                shots.stream().filter(shot -> shot.sheet().pulledAt().isPresent()).toList());
-        ordered.sort(Comparator.comparing((MeasuredShot shot) -> shot.sheet().pulledAt().orElse(LocalDateTime.MIN)));
+                shots.stream().filter(shot -> shot.record().pulledAt().isPresent()).toList());
+        ordered.sort(Comparator.comparing((MeasuredShot shot) -> shot.record().pulledAt().orElse(LocalDateTime.MIN)));
         return ordered;
     }
 
     /** {@return day and machine of the shot, which make a session} */
     public static String session(MeasuredShot shot) {
-        return shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " "
-                + shot.sheet().text(SheetField.MACHINE).orElse("");
+        return shot.record().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("") + " "
+                + shot.record().text(RecordField.MACHINE).orElse("");
     }
 }

@@ -14,7 +14,7 @@ import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.ShotMeasures;
 
 /**
  * The responses every shot can have. Margins: extraction yield, strength and times as in the trade (common practice,

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 
 /** What a comparison explains a response by. */
 public sealed interface Variable {
@@ -72,12 +72,12 @@ public sealed interface Variable {
 
         @Override
         public OptionalDouble number(MeasuredShot shot) {
-            return factor.number(shot.sheet());
+            return factor.number(shot.record());
         }
 
         @Override
         public Optional<String> level(MeasuredShot shot) {
-            return factor.level(shot.sheet());
+            return factor.level(shot.record());
         }
     }
 

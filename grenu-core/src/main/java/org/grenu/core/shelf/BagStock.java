@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.grenu.core.entry.Entries;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * What became of a bag's coffee: net mass = doses + purges + waste + portions taken out + what is left.
@@ -24,9 +24,9 @@ public record BagStock(OptionalDouble net, double doses, double purges, double w
         OptionalDouble usualDose) {
 
     /** {@return the stock of that bag after those shots from it} */
-    public static BagStock of(Entries bag, List<ShotSheet> shots) {
-        double doses = shots.stream().mapToDouble(shot -> shot.number(SheetField.DOSE).orElse(0)).sum();
-        double purges = shots.stream().mapToDouble(shot -> shot.number(SheetField.PURGE).orElse(0)).sum();
+    public static BagStock of(Entries bag, List<ShotRecord> shots) {
+        double doses = shots.stream().mapToDouble(shot -> shot.number(RecordField.DOSE).orElse(0)).sum();
+        double purges = shots.stream().mapToDouble(shot -> shot.number(RecordField.PURGE).orElse(0)).sum();
         double waste = bag.rows(ShelfField.WASTE).stream().mapToDouble(row -> row.needed(1)).sum();
         double portioned = BagLife.of(bag)
                 .events()
@@ -34,11 +34,11 @@ public record BagStock(OptionalDouble net, double doses, double purges, double w
                 .filter(event -> event.kind() == BagEvent.Kind.PORTIONED)
                 .mapToDouble(event -> event.grams().orElse(0))
                 .sum();
-        int without = (int) shots.stream().filter(shot -> !shot.has(SheetField.DOSE)).count();
+        int without = (int) shots.stream().filter(shot -> !shot.has(RecordField.DOSE)).count();
         double[] each = shots.stream()
-                .filter(shot -> shot.has(SheetField.DOSE))
+                .filter(shot -> shot.has(RecordField.DOSE))
                 .mapToDouble(
-                        shot -> shot.number(SheetField.DOSE).orElseThrow() + shot.number(SheetField.PURGE).orElse(0))
+                        shot -> shot.number(RecordField.DOSE).orElseThrow() + shot.number(RecordField.PURGE).orElse(0))
                 .sorted()
                 .toArray();
         OptionalDouble usual = each.length == 0 ? OptionalDouble.empty()

@@ -9,8 +9,8 @@ import java.util.stream.Collectors;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.strength.ReadingLine;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * A shot's record joined by what its coffee and gear were on that day. An entry of the record itself always goes
@@ -19,43 +19,43 @@ import org.grenu.core.study.ShotSheet;
 final class Completion {
 
     private final Shelf shelf;
-    private final ShotSheet recorded;
-    private ShotSheet.Builder builder;
+    private final ShotRecord recorded;
+    private ShotRecord.Builder builder;
 
-    Completion(Shelf shelf, ShotSheet recorded) {
+    Completion(Shelf shelf, ShotRecord recorded) {
         this.shelf = shelf;
         this.recorded = recorded;
     }
 
-    ShotSheet completed() {
+    ShotRecord completed() {
         version(ShelfKind.BAG).ifPresent(bag -> bag(bag.entries()));
         coffee().ifPresent(coffee -> {
-            number(SheetField.MOISTURE, coffee.number(ShelfField.MOISTURE));
-            if (!recorded.has(SheetField.MOISTURE)) {
-                number(SheetField.MOISTURE_U, coffee.number(ShelfField.MOISTURE_U));
+            number(RecordField.MOISTURE, coffee.number(ShelfField.MOISTURE));
+            if (!recorded.has(RecordField.MOISTURE)) {
+                number(RecordField.MOISTURE_U, coffee.number(ShelfField.MOISTURE_U));
             }
-            text(SheetField.ROAST_LEVEL, coffee.text(ShelfField.ROAST_LEVEL));
-            text(SheetField.PROCESS, coffee.text(ShelfField.PROCESS));
-            number(SheetField.COLOUR_WHOLE, coffee.number(ShelfField.COLOUR_WHOLE));
-            number(SheetField.COLOUR_GROUND, coffee.number(ShelfField.COLOUR_GROUND));
-            number(SheetField.DENSITY, coffee.number(ShelfField.DENSITY));
+            text(RecordField.ROAST_LEVEL, coffee.text(ShelfField.ROAST_LEVEL));
+            text(RecordField.PROCESS, coffee.text(ShelfField.PROCESS));
+            number(RecordField.COLOUR_WHOLE, coffee.number(ShelfField.COLOUR_WHOLE));
+            number(RecordField.COLOUR_GROUND, coffee.number(ShelfField.COLOUR_GROUND));
+            number(RecordField.DENSITY, coffee.number(ShelfField.DENSITY));
         });
         version(ShelfKind.GRINDER)
-                .ifPresent(grinder -> text(SheetField.BURRS, grinder.entries().text(ShelfField.BURRS)));
+                .ifPresent(grinder -> text(RecordField.BURRS, grinder.entries().text(ShelfField.BURRS)));
         version(ShelfKind.WATER).ifPresent(water -> {
-            number(SheetField.HARDNESS, water.entries().number(ShelfField.HARDNESS));
-            number(SheetField.ALKALINITY, water.entries().number(ShelfField.ALKALINITY));
+            number(RecordField.HARDNESS, water.entries().number(ShelfField.HARDNESS));
+            number(RecordField.ALKALINITY, water.entries().number(ShelfField.ALKALINITY));
         });
         order();
         version(ShelfKind.BASKET).ifPresent(basket -> basket(basket.entries()));
         version(ShelfKind.SCALE).ifPresent(scale -> {
-            number(SheetField.SCALE_RESOLUTION, scale.entries().number(ShelfField.SCALE_STEP));
-            number(SheetField.SCALE_BIAS, scale.entries().number(ShelfField.SCALE_BIAS));
-            number(SheetField.SCALE_LAG, scale.entries().number(ShelfField.SCALE_LAG));
+            number(RecordField.SCALE_RESOLUTION, scale.entries().number(ShelfField.SCALE_STEP));
+            number(RecordField.SCALE_BIAS, scale.entries().number(ShelfField.SCALE_BIAS));
+            number(RecordField.SCALE_LAG, scale.entries().number(ShelfField.SCALE_LAG));
         });
         version(ShelfKind.REFRACTOMETER).ifPresent(instrument -> refractometer(instrument.entries()));
         version(ShelfKind.SITE)
-                .ifPresent(site -> number(SheetField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
+                .ifPresent(site -> number(RecordField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
         machine();
         return builder == null ? recorded : builder.build();
     }
@@ -65,17 +65,17 @@ final class Completion {
     }
 
     private void bag(Entries bag) {
-        text(SheetField.COFFEE, bag.text(ShelfField.BAG_COFFEE));
+        text(RecordField.COFFEE, bag.text(ShelfField.BAG_COFFEE));
         BagLife life = BagLife.of(bag);
-        text(SheetField.ROASTED_ON, life.first(BagEvent.Kind.ROASTED).map(LocalDate::toString));
+        text(RecordField.ROASTED_ON, life.first(BagEvent.Kind.ROASTED).map(LocalDate::toString));
         recorded.pulledAt().map(LocalDateTime::toLocalDate).ifPresent(day -> {
             long frozen = life.frozenDays(day);
-            number(SheetField.FROZEN_DAYS, frozen > 0 ? OptionalDouble.of(frozen) : OptionalDouble.empty());
+            number(RecordField.FROZEN_DAYS, frozen > 0 ? OptionalDouble.of(frozen) : OptionalDouble.empty());
         });
     }
 
     private Optional<Entries> coffee() {
-        Optional<String> name = recorded.text(SheetField.COFFEE)
+        Optional<String> name = recorded.text(RecordField.COFFEE)
                 .or(() -> version(ShelfKind.BAG).flatMap(bag -> bag.entries().text(ShelfField.BAG_COFFEE)));
         return name.flatMap(known -> shelf.find(ShelfKind.COFFEE, known)).map(ShelfItem::entries);
     }
@@ -83,24 +83,24 @@ final class Completion {
     private void basket(Entries basket) {
         OptionalDouble from = basket.number(ShelfField.CAPACITY_FROM);
         OptionalDouble to = basket.number(ShelfField.CAPACITY_TO);
-        number(SheetField.BASKET_CAPACITY, from.isPresent() && to.isPresent()
+        number(RecordField.BASKET_CAPACITY, from.isPresent() && to.isPresent()
                 ? OptionalDouble.of((from.getAsDouble() + to.getAsDouble()) / 2) : from.isPresent() ? from : to);
-        number(SheetField.BASKET_FROM, from);
-        number(SheetField.BASKET_TO, to);
-        number(SheetField.BED_DIAMETER, basket.number(ShelfField.DIAMETER));
-        number(SheetField.BED_DEPTH, basket.number(ShelfField.DEPTH));
+        number(RecordField.BASKET_FROM, from);
+        number(RecordField.BASKET_TO, to);
+        number(RecordField.BED_DIAMETER, basket.number(ShelfField.DIAMETER));
+        number(RecordField.BED_DEPTH, basket.number(ShelfField.DEPTH));
     }
 
     private void refractometer(Entries instrument) {
-        number(SheetField.REFRACTOMETER_RESOLUTION, instrument.number(ShelfField.READING_STEP));
-        number(SheetField.REFRACTOMETER_REPEATABILITY, instrument.number(ShelfField.READING_REPEATABILITY));
-        number(SheetField.REFRACTOMETER_BIAS, instrument.number(ShelfField.READING_BIAS));
-        number(SheetField.COMPENSATED_FROM, instrument.number(ShelfField.COMPENSATED_FROM));
-        number(SheetField.COMPENSATED_TO, instrument.number(ShelfField.COMPENSATED_TO));
-        text(SheetField.REFRACTOMETER_READS, instrument.text(ShelfField.READS));
+        number(RecordField.REFRACTOMETER_RESOLUTION, instrument.number(ShelfField.READING_STEP));
+        number(RecordField.REFRACTOMETER_REPEATABILITY, instrument.number(ShelfField.READING_REPEATABILITY));
+        number(RecordField.REFRACTOMETER_BIAS, instrument.number(ShelfField.READING_BIAS));
+        number(RecordField.COMPENSATED_FROM, instrument.number(ShelfField.COMPENSATED_FROM));
+        number(RecordField.COMPENSATED_TO, instrument.number(ShelfField.COMPENSATED_TO));
+        text(RecordField.REFRACTOMETER_READS, instrument.text(ShelfField.READS));
         ReadingLine line = Calibrations.readingLine(instrument);
         if (!line.equals(ReadingLine.STRENGTH)) {
-            text(SheetField.REFRACTOMETER_LINE,
+            text(RecordField.REFRACTOMETER_LINE,
                     Optional.of(line.numbers().stream().map(DecimalText::exact).collect(Collectors.joining("; "))));
         }
     }
@@ -114,30 +114,30 @@ final class Completion {
                         .orElse(""))
                 .distinct()
                 .toList();
-        text(SheetField.ORDER_DRAWN,
+        text(RecordField.ORDER_DRAWN,
                 said.size() == 1 && !said.get(0).isEmpty() ? Optional.of(said.get(0)) : Optional.empty());
     }
 
     private void machine() {
-        recorded.text(SheetField.MACHINE)
+        recorded.text(RecordField.MACHINE)
                 .flatMap(name -> shelf.find(ShelfKind.MACHINE, name))
                 .filter(item -> item.versions().size() > 1)
                 .ifPresent(
-                        item -> text(SheetField.MACHINE_VERSION, version(ShelfKind.MACHINE).map(ShelfVersion::label)));
+                        item -> text(RecordField.MACHINE_VERSION, version(ShelfKind.MACHINE).map(ShelfVersion::label)));
     }
 
-    private void number(SheetField field, OptionalDouble value) {
+    private void number(RecordField field, OptionalDouble value) {
         if (value.isPresent() && !recorded.has(field)) {
             builder().number(field, value.getAsDouble());
         }
     }
 
-    private void text(SheetField field, Optional<String> value) {
+    private void text(RecordField field, Optional<String> value) {
         value.filter(text -> !recorded.has(field)).ifPresent(text -> builder().text(field, text));
     }
 
-    private ShotSheet.Builder builder() {
-        builder = builder == null ? new ShotSheet.Builder(recorded) : builder;
+    private ShotRecord.Builder builder() {
+        builder = builder == null ? new ShotRecord.Builder(recorded) : builder;
         return builder;
     }
 }

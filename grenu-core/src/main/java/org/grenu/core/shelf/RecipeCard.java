@@ -11,10 +11,10 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * A shot's conditions as a card to pull others by: all that is to be kept equal, the curve to follow, and what came
@@ -29,18 +29,18 @@ public final class RecipeCard {
     }
 
     /** {@return the card of that shot} Dose and beverage mass are taken as they were meant, or else as they were. */
-    public static Entries of(int number, ShotSheet sheet, ShotMeasures measures, TimeConvention clock) {
+    public static Entries of(int number, ShotRecord record, ShotMeasures measures, TimeConvention clock) {
         Entries card = Entries.NONE;
         for (Field field : ShelfKind.RECIPE.fields()) {
-            if (field instanceof SheetField shared && sheet.has(shared)) {
-                card = card.with(field, sheet.entry(shared).orElseThrow());
+            if (field instanceof RecordField shared && record.has(shared)) {
+                card = card.with(field, record.entry(shared).orElseThrow());
             }
         }
-        if (!card.has(SheetField.DOSE_TARGET)) {
-            card = with(card, SheetField.DOSE_TARGET, sheet.number(SheetField.DOSE), 1);
+        if (!card.has(RecordField.DOSE_TARGET)) {
+            card = with(card, RecordField.DOSE_TARGET, record.number(RecordField.DOSE), 1);
         }
-        if (!card.has(SheetField.BEVERAGE_TARGET)) {
-            card = with(card, SheetField.BEVERAGE_TARGET,
+        if (!card.has(RecordField.BEVERAGE_TARGET)) {
+            card = with(card, RecordField.BEVERAGE_TARGET,
                     measures.masses()
                             .beverage()
                             .map(mass -> OptionalDouble.of(mass.value()))
@@ -89,16 +89,16 @@ public final class RecipeCard {
      * recipe it
      * was}
      */
-    public static List<SheetEdit> start(ShelfItem recipe, ShelfVersion version, ShotSheet recorded) {
-        List<SheetEdit> edits = new ArrayList<>();
-        edits.add(SheetEdit.of(recorded, SheetField.RECIPE,
+    public static List<RecordEdit> start(ShelfItem recipe, ShelfVersion version, ShotRecord recorded) {
+        List<RecordEdit> edits = new ArrayList<>();
+        edits.add(RecordEdit.of(recorded, RecordField.RECIPE,
                 recipe.name() + (recipe.versions().size() > 1 ? " v" + version.number() : "")));
         for (Field field : ShelfKind.RECIPE.fields()) {
             Optional<String> text = version.entries().entry(field);
-            if (field instanceof SheetField shared && text.isPresent() && !recorded.has(shared)) {
-                edits.add(SheetEdit.of(recorded, shared, text.get()));
+            if (field instanceof RecordField shared && text.isPresent() && !recorded.has(shared)) {
+                edits.add(RecordEdit.of(recorded, shared, text.get()));
             }
         }
-        return edits.stream().filter(SheetEdit::changes).toList();
+        return edits.stream().filter(RecordEdit::changes).toList();
     }
 }

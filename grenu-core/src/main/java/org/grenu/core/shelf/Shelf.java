@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.ShotRecord;
 
 /** All things on the shelf. Immutable. */
 public final class Shelf {
@@ -49,17 +49,17 @@ public final class Shelf {
     }
 
     /** {@return the thing of that kind that the shot names, as it was when the shot was pulled} */
-    public Optional<ShelfVersion> versionFor(ShelfKind kind, ShotSheet sheet) {
-        Optional<LocalDate> day = sheet.pulledAt().map(moment -> moment.toLocalDate());
-        return sheet.text(kind.named()).flatMap(name -> find(kind, name)).flatMap(item -> item.on(day));
+    public Optional<ShelfVersion> versionFor(ShelfKind kind, ShotRecord record) {
+        Optional<LocalDate> day = record.pulledAt().map(moment -> moment.toLocalDate());
+        return record.text(kind.named()).flatMap(name -> find(kind, name)).flatMap(item -> item.on(day));
     }
 
     /**
      * {@return the record with what it leaves open and its coffee and gear tell; the same record when they tell
      * nothing}
      */
-    public ShotSheet complete(ShotSheet sheet) {
-        return items.isEmpty() ? sheet : new Completion(this, sheet).completed();
+    public ShotRecord complete(ShotRecord record) {
+        return items.isEmpty() ? record : new Completion(this, record).completed();
     }
 
     private static String lower(String name) {

@@ -6,55 +6,70 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grenu.core.entry.Field;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /** Sorts of things on the shelf. A shot names the thing in the entry given here. */
 public enum ShelfKind {
-    COFFEE("Coffees", "coffee", SheetField.COFFEE, ShelfField.LOT, ShelfField.ORIGIN, ShelfField.PROCESS,
+    COFFEE("Coffees", "coffee", Parts.STAY, RecordField.COFFEE, ShelfField.LOT, ShelfField.ORIGIN, ShelfField.PROCESS,
             ShelfField.ROAST_LEVEL,
             ShelfField.COLOUR_WHOLE, ShelfField.COLOUR_GROUND, ShelfField.COLOUR_SCALE, ShelfField.DENSITY,
             ShelfField.MOISTURE,
             ShelfField.MOISTURE_U, ShelfField.EXPECTED_NOTES),
-    BAG("Bags", "bag", SheetField.BAG, ShelfField.BAG_COFFEE, ShelfField.NET_MASS, ShelfField.LIFE, ShelfField.WASTE),
-    GRINDER("Grinders", "grinder", SheetField.GRINDER, ShelfField.BURRS, ShelfField.SETTING_WORDS, ShelfField.STEP,
+    BAG("Bags", "bag", Parts.STAY, RecordField.BAG, ShelfField.BAG_COFFEE, ShelfField.NET_MASS, ShelfField.LIFE,
+            ShelfField.WASTE),
+    GRINDER("Grinders", "grinder", Parts.CHANGE, RecordField.GRINDER, ShelfField.BURRS, ShelfField.SETTING_WORDS,
+            ShelfField.STEP,
             ShelfField.FINEST,
             ShelfField.COARSEST, ShelfField.ZERO_POINT, ShelfField.RETENTION),
-    BASKET("Baskets", "basket", SheetField.BASKET, ShelfField.CAPACITY_FROM, ShelfField.CAPACITY_TO,
+    BASKET("Baskets", "basket", Parts.CHANGE, RecordField.BASKET, ShelfField.CAPACITY_FROM, ShelfField.CAPACITY_TO,
             ShelfField.DIAMETER, ShelfField.DEPTH),
-    MACHINE("Machines", "machine", SheetField.MACHINE, ShelfField.PUMP, ShelfField.CONTROLS, ShelfField.SENSOR_PLACE,
+    MACHINE("Machines", "machine", Parts.CHANGE, RecordField.MACHINE, ShelfField.PUMP, ShelfField.CONTROLS,
+            ShelfField.SENSOR_PLACE,
             ShelfField.SENSOR_STATE,
             ShelfField.SENSOR_OFFSET, ShelfField.WARM_UP, ShelfField.VALVE_WORDS, ShelfField.VALVE_RUNS,
             ShelfField.VALVE_SCHEDULE),
-    SCALE("Scales", "scale", SheetField.SCALE, ShelfField.SCALE_STEP, ShelfField.SCALE_REPEATABILITY,
+    SCALE("Scales", "scale", Parts.CHANGE, RecordField.SCALE, ShelfField.SCALE_STEP, ShelfField.SCALE_REPEATABILITY,
             ShelfField.SCALE_BIAS,
             ShelfField.SCALE_LAG, ShelfField.CHECK_WEIGHTS),
-    REFRACTOMETER("Refractometers", "refractometer", SheetField.REFRACTOMETER, ShelfField.READS,
+    REFRACTOMETER("Refractometers", "refractometer", Parts.CHANGE, RecordField.REFRACTOMETER, ShelfField.READS,
             ShelfField.READING_STEP,
             ShelfField.READING_REPEATABILITY, ShelfField.READING_BIAS, ShelfField.COMPENSATED_FROM,
             ShelfField.COMPENSATED_TO,
             ShelfField.BRIX_FACTOR, ShelfField.BRIX_FACTOR_U, ShelfField.ZERO_LOG, ShelfField.DRIED),
-    WATER("Water", "water", SheetField.WATER, ShelfField.MINERALS, ShelfField.HARDNESS, ShelfField.ALKALINITY,
+    WATER("Water", "water", Parts.CHANGE, RecordField.WATER, ShelfField.MINERALS, ShelfField.HARDNESS,
+            ShelfField.ALKALINITY,
             ShelfField.BLANK),
-    SITE("Sites", "site", SheetField.SITE, ShelfField.ALTITUDE),
-    RECIPE("Recipes", "recipe", SheetField.RECIPE, SheetField.COFFEE, SheetField.BAG, SheetField.GRINDER,
-            SheetField.GRIND, SheetField.PURGE,
-            SheetField.BEANS_TREATMENT, SheetField.PREPARATION, SheetField.TEMPERATURE, SheetField.TEMPERATURE_PLACE,
-            SheetField.PROFILE,
-            SheetField.PROFILE_STEPS, SheetField.MACHINE, SheetField.WATER, SheetField.BASKET, SheetField.DOSE_TARGET,
-            SheetField.BEVERAGE_TARGET, SheetField.SCALE, SheetField.REFRACTOMETER, SheetField.SITE,
+    SITE("Sites", "site", Parts.STAY, RecordField.SITE, ShelfField.ALTITUDE),
+    RECIPE("Recipes", "recipe", Parts.CHANGE, RecordField.RECIPE, RecordField.COFFEE, RecordField.BAG,
+            RecordField.GRINDER,
+            RecordField.GRIND, RecordField.PURGE,
+            RecordField.BEANS_TREATMENT, RecordField.PREPARATION, RecordField.TEMPERATURE,
+            RecordField.TEMPERATURE_PLACE,
+            RecordField.PROFILE,
+            RecordField.PROFILE_STEPS, RecordField.MACHINE, RecordField.WATER, RecordField.BASKET,
+            RecordField.DOSE_TARGET,
+            RecordField.BEVERAGE_TARGET, RecordField.SCALE, RecordField.REFRACTOMETER, RecordField.SITE,
             ShelfField.FROM_SHOT, ShelfField.CLOCK,
             ShelfField.TIME_MEANT, ShelfField.YIELD_MEANT, ShelfField.STRENGTH_MEANT, ShelfField.PRESSURE_CORRIDOR,
             ShelfField.FLOW_CORRIDOR),
-    STUDY("Studies", "study", SheetField.STUDY, ShelfField.QUESTION, ShelfField.ORDER_DRAWN, ShelfField.ARMS);
+    STUDY("Studies", "study", Parts.STAY, RecordField.STUDY, ShelfField.QUESTION, ShelfField.ORDER_DRAWN,
+            ShelfField.ARMS);
+
+    /** Whether such a thing is one for ever, or another once its parts were changed. */
+    private enum Parts {
+        STAY, CHANGE
+    }
 
     private final String title;
     private final String one;
-    private final SheetField named;
+    private final Parts parts;
+    private final RecordField named;
     private final List<Field> fields;
 
-    ShelfKind(String title, String one, SheetField named, Field... fields) {
+    ShelfKind(String title, String one, Parts parts, RecordField named, Field... fields) {
         this.title = title;
         this.one = one;
+        this.parts = parts;
         this.named = named;
         List<Field> all = new ArrayList<>(Arrays.asList(fields));
         all.add(ShelfField.NOTE);
@@ -77,7 +92,7 @@ public enum ShelfKind {
     }
 
     /** {@return the entry by which a shot names such a thing} */
-    public SheetField named() {
+    public RecordField named() {
         return named;
     }
 
@@ -88,10 +103,7 @@ public enum ShelfKind {
 
     /** {@return whether its parts can be changed, which makes a new version} */
     public boolean hasParts() {
-        return switch (this) {
-            case GRINDER, BASKET, MACHINE, SCALE, REFRACTOMETER, WATER, RECIPE -> true;
-            case COFFEE, BAG, SITE, STUDY -> false;
-        };
+        return parts == Parts.CHANGE;
     }
 
     /** {@return the field of this sort with that key} */
@@ -99,9 +111,10 @@ public enum ShelfKind {
         return fields.stream().filter(field -> field.key().equals(key)).findFirst();
     }
 
-    /** {@return the sort of things that shots name in that entry} */
-    public static Optional<ShelfKind> of(SheetField field) {
-        return Arrays.stream(values()).filter(kind -> kind.named == field).findFirst();
+    /** {@return the sort of things that are named in that entry, of a shot's record or of a thing on the shelf} */
+    public static Optional<ShelfKind> of(Field field) {
+        return field == ShelfField.BAG_COFFEE ? Optional.of(COFFEE)
+                : Arrays.stream(values()).filter(kind -> kind.named == field).findFirst();
     }
 
     /** {@return the sort of that name} */

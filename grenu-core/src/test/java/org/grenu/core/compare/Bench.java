@@ -6,10 +6,10 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 
 /** Shots for tests: a record, and a log too short to say anything. */
 final class Bench {
@@ -19,13 +19,13 @@ final class Bench {
     private Bench() {
     }
 
-    static ShotSheet sheet(double dose, double beverage, double strength) {
-        return ShotSheet.EMPTY.with(SheetField.DOSE, dose)
-                .with(SheetField.BEVERAGE, beverage)
-                .with(SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", strength));
+    static ShotRecord record(double dose, double beverage, double strength) {
+        return ShotRecord.EMPTY.with(RecordField.DOSE, dose)
+                .with(RecordField.BEVERAGE, beverage)
+                .with(RecordField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", strength));
     }
 
-    static MeasuredShot shot(String name, ShotSheet sheet) {
-        return new MeasuredShot(name, sheet, ShotMeasures.of(new Shot(sheet, SILENT)));
+    static MeasuredShot shot(String name, ShotRecord record) {
+        return new MeasuredShot(name, record, ShotMeasures.of(new Shot(record, SILENT)));
     }
 }

@@ -14,17 +14,17 @@ import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 
 class ComparisonTest {
 
-    private static final Variable ARM = Variable.of(SheetFactor.ARM);
-    private static final Variable GRIND = Variable.of(SheetFactor.GRIND);
+    private static final Variable ARM = Variable.of(RecordFactor.ARM);
+    private static final Variable GRIND = Variable.of(RecordFactor.GRIND);
     private static final List<Response> EY = List.of(StandardResponse.EY_AS_DOSED);
 
     /** Handbook §10: control 18 g → 41.2 g against treated 18 g → 41.0 g, strength up by 0.09. */
@@ -37,8 +37,8 @@ class ComparisonTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < each; i++) {
                 double off = each == 1 ? 0 : offsets[i];
-                shots.add(Bench.shot("c" + i, Bench.sheet(18, 41.2, 9.41 + off).with(SheetField.ARM, "control")));
-                shots.add(Bench.shot("t" + i, Bench.sheet(18, 41.0, 9.50 - off).with(SheetField.ARM, "treated")));
+                shots.add(Bench.shot("c" + i, Bench.record(18, 41.2, 9.41 + off).with(RecordField.ARM, "control")));
+                shots.add(Bench.shot("t" + i, Bench.record(18, 41.0, 9.50 - off).with(RecordField.ARM, "treated")));
             }
             return shots;
         }
@@ -93,14 +93,14 @@ class ComparisonTest {
         List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 3 * each; i++) {
             int notch = i % 3;
-            ShotSheet sheet = Bench
-                    .sheet(18, 40, 9 + perNotch * notch * 18 / 40 + spread * random.nextGaussian() * 18 / 40)
-                    .with(SheetField.GRIND, (22 + 2 * notch) / 10.0)
-                    .with(SheetField.TEMPERATURE, temperatureToo ? 90 + notch : 93)
-                    .with(SheetField.PULLED_AT, "2026-05-" + (10 + i / 6) + "T09:" + (10 + i % 6 * 5))
-                    .with(SheetField.MACHINE, "Rig 1")
-                    .with(SheetField.BASKET, "18 g");
-            shots.add(Bench.shot(Integer.toString(i + 1), sheet));
+            ShotRecord record = Bench
+                    .record(18, 40, 9 + perNotch * notch * 18 / 40 + spread * random.nextGaussian() * 18 / 40)
+                    .with(RecordField.GRIND, (22 + 2 * notch) / 10.0)
+                    .with(RecordField.TEMPERATURE, temperatureToo ? 90 + notch : 93)
+                    .with(RecordField.PULLED_AT, "2026-05-" + (10 + i / 6) + "T09:" + (10 + i % 6 * 5))
+                    .with(RecordField.MACHINE, "Rig 1")
+                    .with(RecordField.BASKET, "18 g");
+            shots.add(Bench.shot(Integer.toString(i + 1), record));
         }
         return shots;
     }
@@ -110,13 +110,14 @@ class ComparisonTest {
 
         @Test
         void namesWhatMovedTogether() {
-            Comparison confounded = Comparison.of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE)), EY),
+            Comparison confounded = Comparison.of(
+                    Question.of(List.of(GRIND, Variable.of(RecordFactor.TEMPERATURE)), EY),
                     grindStudy(4, -0.6, 0.2, true, 1));
             assertThat(confounded.sentence().headline()).isEqualTo(
                     "Grind and temperature moved together: these shots cannot tell which of them changed EY as dosed.");
             Comparison unasked = Comparison.of(Question.of(List.of(GRIND), EY), grindStudy(4, -0.6, 0.2, true, 1));
-            assertThat(unasked.guard()).anySatisfy(note -> {
-                assertThat(note.kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
+            assertThat(unasked.balance()).anySatisfy(note -> {
+                assertThat(note.kind()).isEqualTo(BalanceNote.Kind.CONFOUNDED);
                 assertThat(note.words())
                         .isEqualTo("Temperature and grind moved together (90–92 °C): they cannot be told apart");
             });
@@ -125,11 +126,11 @@ class ComparisonTest {
         @Test
         void leavesOutWhatStandsOutAndSaysWhetherTheAnswerStands() {
             List<MeasuredShot> shots = new ArrayList<>(grindStudy(4, -0.6, 0.1, false, 2));
-            ShotSheet odd = shots.get(4).sheet().with(SheetField.TEMPERATURE, 94);
+            ShotRecord odd = shots.get(4).record().with(RecordField.TEMPERATURE, 94);
             shots.set(4, Bench.shot("5", odd));
-            shots.add(Bench.shot("13", shots.get(0).sheet().with(SheetField.FAULT, "choked")));
+            shots.add(Bench.shot("13", shots.get(0).record().with(RecordField.FAULT, "choked")));
             Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
-            GuardNote note = comparison.guard()
+            BalanceNote note = comparison.balance()
                     .stream()
                     .filter(n -> n.title().equals("Temperature"))
                     .findFirst()
@@ -137,9 +138,9 @@ class ComparisonTest {
             assertThat(note.words()).isEqualTo("also changed in 1 of 12: shot 5 was at 94 °C");
             assertThat(note.sensitivity().orElseThrow().words()).startsWith("Without shot 5: \u22121.")
                     .endsWith("the answer stands.");
-            assertThat(comparison.guard())
+            assertThat(comparison.balance())
                     .anySatisfy(n -> assertThat(n.words()).isEqualTo("shot 13 is marked faulty: choked"));
-            assertThat(comparison.guard()).anySatisfy(n -> assertThat(n.title()).contains("basket"));
+            assertThat(comparison.balance()).anySatisfy(n -> assertThat(n.title()).contains("basket"));
         }
     }
 
@@ -174,7 +175,7 @@ class ComparisonTest {
 
         @Test
         void levelsArePairedAndStrayLinesCaught() {
-            Variable byLevel = new Variable.Treatment(SheetFactor.GRIND, true);
+            Variable byLevel = new Variable.Treatment(RecordFactor.GRIND, true);
             assertThat(Comparison.of(Question.of(List.of(byLevel), EY), grindStudy(4, -0.8, 0.2, false, 5))
                     .answers()
                     .get(0)
@@ -183,8 +184,8 @@ class ComparisonTest {
                     .containsExactly("2.2, not 2.4", "2.2, not 2.6", "2.4, not 2.6");
             List<MeasuredShot> bent = new ArrayList<>();
             for (MeasuredShot shot : grindStudy(5, 0, 0.1, false, 6)) {
-                boolean middle = shot.sheet().number(SheetField.GRIND).orElseThrow() == 2.4;
-                bent.add(middle ? Bench.shot(shot.name(), shot.sheet().with(SheetField.READINGS, "9.6; 9.6")) : shot);
+                boolean middle = shot.record().number(RecordField.GRIND).orElseThrow() == 2.4;
+                bent.add(middle ? Bench.shot(shot.name(), shot.record().with(RecordField.READINGS, "9.6; 9.6")) : shot);
             }
             Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), bent);
             assertThat(comparison.answers().get(0).lackOfFit().orElseThrow().p()).isLessThan(0.001);
@@ -196,12 +197,12 @@ class ComparisonTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (MeasuredShot shot : grindStudy(4, 0, 0.1, false, 7)) {
                 boolean frozen = Integer.parseInt(shot.name()) % 2 == 0;
-                shots.add(Bench.shot(shot.name(), shot.sheet()
+                shots.add(Bench.shot(shot.name(), shot.record()
                         .withExtra("beans frozen", frozen ? "yes" : "no")
                         .withExtra("crema",
                                 (frozen ? 12.5 : 10.25) + Integer.parseInt(shot.name()) % 3 * 0.1 + " mm")));
             }
-            List<ShotSheet> sheets = shots.stream().map(MeasuredShot::sheet).toList();
+            List<ShotRecord> sheets = shots.stream().map(MeasuredShot::record).toList();
             Response crema = new OwnResponse(OwnFactor.of("crema", sheets).orElseThrow(), 0);
             Variable frozen = Variable.of(OwnFactor.of("beans frozen", sheets).orElseThrow());
             Comparison comparison = Comparison.of(Question.of(List.of(frozen), List.of(crema)), shots);
@@ -214,12 +215,12 @@ class ComparisonTest {
             Comparison still = Comparison.of(Question.of(List.of(ARM), EY), grindStudy(1, 0, 0.1, false, 8));
             assertThat(still.sentence().headline()).startsWith("No shot tells of EY as dosed");
             assertThat(Comparison
-                    .of(Question.of(List.of(Variable.of(SheetFactor.BASKET)), EY), grindStudy(2, 0, 0.1, false, 8))
+                    .of(Question.of(List.of(Variable.of(RecordFactor.BASKET)), EY), grindStudy(2, 0, 0.1, false, 8))
                     .sentence()
                     .headline())
                     .startsWith("Basket did not change among these shots");
             Comparison saturated = Comparison.of(Question.of(
-                    List.of(new Variable.Treatment(SheetFactor.GRIND, true), Variable.of(StandardResponse.STRENGTH)),
+                    List.of(new Variable.Treatment(RecordFactor.GRIND, true), Variable.of(StandardResponse.STRENGTH)),
                     EY), grindStudy(1, -1, 0.1, false, 8));
             assertThat(saturated.sentence().headline()).matches("(?s).*(moved together|leaves nothing to judge by).*");
         }

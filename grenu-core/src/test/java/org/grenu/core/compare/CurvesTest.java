@@ -8,14 +8,14 @@ import java.util.List;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
-import org.grenu.core.puck.DemoProfile;
+import org.grenu.core.demo.DemoProfile;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
 
 /** Overlaid curves and where they differ, on shots of the simulated rig. */
@@ -26,13 +26,13 @@ class CurvesTest {
     @Test
     void curvesAreLinedUpAtTheMomentAndGatheredByLevel() {
         List<MeasuredShot> shots = SimulatedStudy.grinds(3, 1, 2.2, 2.6);
-        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveOverlay overlay = CurveOverlay.of(shots, RecordFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
         assertThat(overlay.unit()).isEqualTo("s");
         List<CurveGroup> mass = overlay.groups().get(Channel.CUP_MASS);
         assertThat(mass).extracting(CurveGroup::level).containsExactly("2.2", "2.6");
         assertThat(mass).allSatisfy(group -> {
             assertThat(group.members()).hasSize(3);
-            for (LinedUpCurve member : group.members()) {
+            for (AlignedCurve member : group.members()) {
                 assertThat(member.curve().start() / CurveOverlay.STEP).as("on whole steps")
                         .isCloseTo(Math.rint(member.curve().start() / CurveOverlay.STEP), within(1e-9));
                 assertThat(member.curve().at(-0.5)).as("before the first drip").isLessThan(0.2);
@@ -47,7 +47,7 @@ class CurvesTest {
     @Test
     void meansAndBandsAreThoseOfTheMembers() {
         List<CurveGroup> groups = CurveOverlay
-                .of(SimulatedStudy.grinds(3, 7, 2.2, 2.6), SheetFactor.GRIND, AxisKind.PUMP_ON, CHANNELS)
+                .of(SimulatedStudy.grinds(3, 7, 2.2, 2.6), RecordFactor.GRIND, AxisKind.PUMP_ON, CHANNELS)
                 .groups()
                 .get(Channel.CUP_FLOW);
         double at = 14;
@@ -73,7 +73,7 @@ class CurvesTest {
 
     @Test
     void byCupMassTheAxisIsTheCup() {
-        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(2, 3, 2.2, 2.6), SheetFactor.GRIND,
+        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(2, 3, 2.2, 2.6), RecordFactor.GRIND,
                 AxisKind.CUP_MASS, CHANNELS);
         assertThat(overlay.unit()).isEqualTo("g");
         UniformCurve mass = overlay.groups().get(Channel.CUP_MASS).get(0).members().get(0).curve();
@@ -83,18 +83,20 @@ class CurvesTest {
     @Test
     void aShotWithoutTheMomentStaysOut() {
         List<MeasuredShot> shots = new ArrayList<>(SimulatedStudy.grinds(1, 3, 2.4));
-        shots.add(Bench.shot("silent", Bench.sheet(18, 40, 9)));
+        shots.add(Bench.shot("silent", Bench.record(18, 40, 9)));
         assertThat(
-                CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups().get(Channel.PRESSURE))
+                CurveOverlay.of(shots, RecordFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS)
+                        .groups()
+                        .get(Channel.PRESSURE))
                 .singleElement()
                 .satisfies(group -> assertThat(group.members()).hasSize(1));
-        assertThat(CurveOverlay.of(shots.subList(1, 2), SheetFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups())
+        assertThat(CurveOverlay.of(shots.subList(1, 2), RecordFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS).groups())
                 .isEmpty();
     }
 
     @Test
     void twoGrindsDifferInFlowAndTheWordsSayWhere() {
-        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(6, 11, 2.0, 2.8), SheetFactor.GRIND,
+        CurveOverlay overlay = CurveOverlay.of(SimulatedStudy.grinds(6, 11, 2.0, 2.8), RecordFactor.GRIND,
                 AxisKind.FIRST_DRIP, CHANNELS);
         CurveDifference difference = CurveDifference.of(overlay, "2", "2.8", List.of(), 400).orElseThrow();
         assertThat(difference.possible()).isTrue();
@@ -120,15 +122,15 @@ class CurvesTest {
             DemoProfile profile = i % 2 == 0 ? DemoProfile.STRAIGHT_NINE : DemoProfile.LOW_SIX;
             MeasuredShot shot = SimulatedStudy.shot("s" + i, 2.4, 93, profile, 38, 500 + i);
             // An arm that means nothing, balanced over the profiles.
-            shots.add(new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, i / 2 % 2 == 0 ? "a" : "b"),
+            shots.add(new MeasuredShot(shot.name(), shot.record().with(RecordField.ARM, i / 2 % 2 == 0 ? "a" : "b"),
                     shot.measures()));
         }
-        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.ARM, AxisKind.FIRST_DRIP, CHANNELS);
-        CurveDifference difference = CurveDifference.of(overlay, "a", "b", List.of(SheetFactor.PROFILE), 400)
+        CurveOverlay overlay = CurveOverlay.of(shots, RecordFactor.ARM, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveDifference difference = CurveDifference.of(overlay, "a", "b", List.of(RecordFactor.PROFILE), 400)
                 .orElseThrow();
         assertThat(difference.words())
                 .isEqualTo("The curves of a and b cannot be told apart anywhere (family-wise 5 %).");
-        CurveOverlay profiles = CurveOverlay.of(shots, SheetFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveOverlay profiles = CurveOverlay.of(shots, RecordFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
         assertThat(CurveDifference
                 .of(profiles, DemoProfile.LOW_SIX.title(), DemoProfile.STRAIGHT_NINE.title(), List.of(), 400)
                 .orElseThrow()
@@ -143,14 +145,14 @@ class CurvesTest {
     @Test
     void theDistanceToAReferenceIsTheRootMeanSquare() {
         List<MeasuredShot> shots = SimulatedStudy.grinds(2, 31, 2.2, 2.4, 2.8);
-        CurveOverlay overlay = CurveOverlay.of(shots, SheetFactor.GRIND, AxisKind.FIRST_DRIP,
+        CurveOverlay overlay = CurveOverlay.of(shots, RecordFactor.GRIND, AxisKind.FIRST_DRIP,
                 List.of(Channel.CUP_FLOW, Channel.CUP_MASS));
         ReferenceDistance distance = ReferenceDistance.of(overlay, shots.get(0)).orElseThrow();
         assertThat(distance.shots()).hasSize(5).noneMatch(one -> one.shot() == shots.get(0));
         assertThat(distance.shots().stream().map(one -> one.distances().get(Channel.CUP_FLOW)).toList()).isSorted();
-        assertThat(distance.shots().get(0).shot().sheet().number(SheetField.GRIND)).as("its own repeat is nearest")
+        assertThat(distance.shots().get(0).shot().record().number(RecordField.GRIND)).as("its own repeat is nearest")
                 .hasValue(2.2);
-        assertThat(distance.shots().get(4).shot().sheet().number(SheetField.GRIND)).hasValue(2.8);
+        assertThat(distance.shots().get(4).shot().record().number(RecordField.GRIND)).hasValue(2.8);
         UniformCurve own = overlay.groups().get(Channel.CUP_MASS).get(0).members().get(0).curve();
         UniformCurve other = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).curve();
         MeasuredShot coarse = overlay.groups().get(Channel.CUP_MASS).get(2).members().get(0).shot();
@@ -169,17 +171,17 @@ class CurvesTest {
                 .distances()
                 .get(Channel.CUP_MASS);
         assertThat(found).isCloseTo(Math.sqrt(squares / count), within(0.02));
-        assertThat(ReferenceDistance.of(overlay, Bench.shot("elsewhere", Bench.sheet(18, 40, 9)))).isEmpty();
+        assertThat(ReferenceDistance.of(overlay, Bench.shot("elsewhere", Bench.record(18, 40, 9)))).isEmpty();
     }
 
     @Test
     void tooFewShotsSaySo() {
-        CurveOverlay three = CurveOverlay.of(SimulatedStudy.grinds(3, 2, 2.0, 2.8), SheetFactor.GRIND,
+        CurveOverlay three = CurveOverlay.of(SimulatedStudy.grinds(3, 2, 2.0, 2.8), RecordFactor.GRIND,
                 AxisKind.FIRST_DRIP, CHANNELS);
         CurveDifference difference = CurveDifference.of(three, "2", "2.8", List.of(), 200).orElseThrow();
         assertThat(difference.possible()).isFalse();
         assertThat(difference.words()).startsWith("Too few shots of 2 and 2.8");
-        assertThat(CurveDifference.of(CurveOverlay.of(SimulatedStudy.grinds(1, 2, 2.0, 2.8), SheetFactor.GRIND,
+        assertThat(CurveDifference.of(CurveOverlay.of(SimulatedStudy.grinds(1, 2, 2.0, 2.8), RecordFactor.GRIND,
                 AxisKind.FIRST_DRIP, CHANNELS), "2", "2.8", List.of(), 200)).isEmpty();
     }
 
@@ -192,14 +194,14 @@ class CurvesTest {
         List<MeasuredShot> shots = new ArrayList<>(SimulatedStudy.grinds(4, 21, 2.4));
         for (int i = 0; i < 4; i++) {
             MeasuredShot late = SimulatedStudy.shot("late" + i, 2.4, 93, DemoProfile.STRAIGHT_NINE, 44, 90 + i);
-            shots.add(new MeasuredShot(late.name(), late.sheet().with(SheetField.ARM, "late"), late.measures()));
+            shots.add(new MeasuredShot(late.name(), late.record().with(RecordField.ARM, "late"), late.measures()));
         }
         List<MeasuredShot> arms = shots.stream()
-                .map(shot -> shot.sheet().has(SheetField.ARM) ? shot
-                        : new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ARM, "usual"), shot.measures()))
+                .map(shot -> shot.record().has(RecordField.ARM) ? shot
+                        : new MeasuredShot(shot.name(), shot.record().with(RecordField.ARM, "usual"), shot.measures()))
                 .toList();
         Response time = StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF;
-        Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)),
+        Question question = Question.of(List.of(Variable.of(RecordFactor.ARM)),
                 List.of(time, StandardResponse.FIRST_DRIP));
         double asSet = Comparison.of(question, arms).answers().get(0).effects().get(0).estimate().orElseThrow().value();
         Comparison equal = Comparison.of(question.on(ComparisonBasis.EQUAL_BEVERAGE_MASS), arms);
@@ -209,7 +211,7 @@ class CurvesTest {
         assertThat(equal.answers().get(1).effects()).as("the first drip came before the mass").hasSize(1);
         assertThat(equal.answers().get(0).model()).contains("Read off each shot's own curve at");
         Comparison cup = Comparison
-                .of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of((Response) StandardResponse.BEVERAGE))
+                .of(Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of((Response) StandardResponse.BEVERAGE))
                         .on(ComparisonBasis.EQUAL_TIME), arms);
         assertThat(cup.answers().get(0).effects().get(0).verdict()).as("after the same time the cups are alike")
                 .isNotInstanceOf(Verdict.Differs.class);

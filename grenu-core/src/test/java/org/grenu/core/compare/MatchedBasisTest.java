@@ -8,10 +8,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.puck.DemoProfile;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
@@ -19,9 +22,6 @@ import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -67,7 +67,7 @@ class MatchedBasisTest {
         assertThat(ground.covariate(StandardResponse.BEVERAGE)).as("not on itself").isEmpty();
         assertThat(ground.covariate(StandardResponse.PEAK_RESISTANCE)).as("it came before").isEmpty();
         assertThat(
-                ground.value(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF, Bench.shot("silent", Bench.sheet(18, 40, 9))))
+                ground.value(StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF, Bench.shot("silent", Bench.record(18, 40, 9))))
                 .as("no curve, no time")
                 .isEmpty();
     }
@@ -93,7 +93,7 @@ class MatchedBasisTest {
         MatchedBasis ground = MatchedBasis.of(ComparisonBasis.EQUAL_RESISTANCE, SHOTS);
         assertThat(ground.covariate(StandardResponse.FIRST_DRIP)).map(Variable::key).contains("peak_resistance");
         Comparison comparison = Comparison
-                .of(Question.of(List.of(Variable.of(SheetFactor.PROFILE)), List.of(StandardResponse.STRENGTH))
+                .of(Question.of(List.of(Variable.of(RecordFactor.PROFILE)), List.of(StandardResponse.STRENGTH))
                         .on(ComparisonBasis.EQUAL_RESISTANCE), profiles());
         assertThat(comparison.sentence().headline()).contains("at equal resistance");
         assertThat(comparison.answers().get(0).effects()).extracting(effect -> effect.variable().key())
@@ -129,10 +129,10 @@ class MatchedBasisTest {
         List<MeasuredShot> stretched = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
             double strength = 9 + 0.2 * (i % 2) + 0.1 * random.nextGaussian();
-            var sheet = Bench.sheet(18, 40, 9).with(SheetField.ARM, i % 2 == 0 ? "a" : "b");
+            var record = Bench.record(18, 40, 9).with(RecordField.ARM, i % 2 == 0 ? "a" : "b");
             // As an own number, which carries no uncertainty of its own that would weigh.
-            plain.add(Bench.shot("s" + i, sheet.withExtra("score", Double.toString(strength))));
-            stretched.add(Bench.shot("s" + i, sheet.withExtra("score", Double.toString(factor * strength + 5))));
+            plain.add(Bench.shot("s" + i, record.withExtra("score", Double.toString(strength))));
+            stretched.add(Bench.shot("s" + i, record.withExtra("score", Double.toString(factor * strength + 5))));
         }
         Effect one = score(plain);
         Effect other = score(stretched);
@@ -145,9 +145,9 @@ class MatchedBasisTest {
 
     private static Effect score(List<MeasuredShot> shots) {
         Response response = new OwnResponse(
-                OwnFactor.of("score", shots.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0);
+                OwnFactor.of("score", shots.stream().map(MeasuredShot::record).toList()).orElseThrow(), 0);
         return Comparison
-                .of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(response)).inBlocks(Optional.empty()),
+                .of(Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of(response)).inBlocks(Optional.empty()),
                         shots)
                 .answers()
                 .get(0)

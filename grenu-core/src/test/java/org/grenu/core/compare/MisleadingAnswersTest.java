@@ -10,11 +10,11 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,23 +52,23 @@ class MisleadingAnswersTest {
             List<MeasuredShot> drawn = MisleadingStudies.confoundedDay()
                     .compared()
                     .stream()
-                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet().with(SheetField.ORDER_DRAWN, "yes"),
+                    .map(shot -> new MeasuredShot(shot.name(), shot.record().with(RecordField.ORDER_DRAWN, "yes"),
                             shot.measures()))
                     .toList();
             Comparison comparison = Comparison
-                    .of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), drawn);
+                    .of(Question.of(List.of(Variable.of(RecordFactor.TEMPERATURE)), List.of(EY)), drawn);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Confounded("day"));
             List<MeasuredShot> oneDay = drawn.stream()
-                    .map(shot -> new MeasuredShot(shot.name(), shot.sheet()
-                            .with(SheetField.PULLED_AT,
+                    .map(shot -> new MeasuredShot(shot.name(), shot.record()
+                            .with(RecordField.PULLED_AT,
                                     "2026-05-11T"
-                                            + (shot.sheet().pulledAt().orElseThrow().getDayOfMonth() == 11 ? "09"
+                                            + (shot.record().pulledAt().orElseThrow().getDayOfMonth() == 11 ? "09"
                                                     : "10")
-                                            + shot.sheet().pulledAt().orElseThrow().toString().substring(13)),
+                                            + shot.record().pulledAt().orElseThrow().toString().substring(13)),
                             shot.measures()))
                     .toList();
             assertThat(effect(
-                    Comparison.of(Question.of(List.of(Variable.of(SheetFactor.TEMPERATURE)), List.of(EY)), oneDay))
+                    Comparison.of(Question.of(List.of(Variable.of(RecordFactor.TEMPERATURE)), List.of(EY)), oneDay))
                     .verdict()).isEqualTo(new Verdict.Differs());
         }
 
@@ -78,19 +78,19 @@ class MisleadingAnswersTest {
             assertThat(comparison.answers().get(0).confounders()).extracting(confounder -> confounder.what().key())
                     .containsExactlyInAnyOrderElementsOf(MisleadingStudies.EIGHT.keySet()
                             .stream()
-                            .map(field -> SheetFactor.find(field.key())
-                                    .or(() -> SheetFactor.find(field.name().toLowerCase(java.util.Locale.ROOT)))
+                            .map(field -> RecordFactor.find(field.key())
+                                    .or(() -> RecordFactor.find(field.name().toLowerCase(java.util.Locale.ROOT)))
                                     .orElseThrow()
                                     .key())
                             .toList());
             assertThat(comparison.sentence().headline()).contains("cannot be told from").contains(" and 5 more");
-            for (SheetField field : MisleadingStudies.EIGHT.keySet()) {
-                assertThat(comparison.guard()).anySatisfy(note -> {
+            for (RecordField field : MisleadingStudies.EIGHT.keySet()) {
+                assertThat(comparison.balance()).anySatisfy(note -> {
                     assertThat(note.title()).isEqualTo(field.title());
-                    assertThat(note.kind()).isEqualTo(GuardNote.Kind.CONFOUNDED);
+                    assertThat(note.kind()).isEqualTo(BalanceNote.Kind.CONFOUNDED);
                 });
             }
-            assertThat(comparison.guard())
+            assertThat(comparison.balance())
                     .noneMatch(note -> note.title().toLowerCase(java.util.Locale.ROOT).contains("shot in file"));
         }
 
@@ -100,13 +100,13 @@ class MisleadingAnswersTest {
                     .compared()
                     .stream()
                     .map(shot -> new MeasuredShot(shot.name(),
-                            shot.sheet().number(SheetField.GRIND).orElseThrow() == 3 ? shot.sheet()
-                                    : shot.sheet().with(SheetField.BASKET, "18 g ridgeless"),
+                            shot.record().number(RecordField.GRIND).orElseThrow() == 3 ? shot.record()
+                                    : shot.record().with(RecordField.BASKET, "18 g ridgeless"),
                             shot.measures()))
                     .toList();
             Comparison comparison = Comparison
-                    .of(Question.of(List.of(new Variable.Treatment(SheetFactor.GRIND, true)), List.of(EY)), shots);
-            assertThat(comparison.guard()).anySatisfy(note -> {
+                    .of(Question.of(List.of(new Variable.Treatment(RecordFactor.GRIND, true)), List.of(EY)), shots);
+            assertThat(comparison.balance()).anySatisfy(note -> {
                 assertThat(note.title()).isEqualTo("Basket");
                 assertThat(note.words())
                         .isEqualTo("unknown in every shot at grind 3: whether it moved along cannot be told");
@@ -127,21 +127,21 @@ class MisleadingAnswersTest {
             for (int s = 0; s < studies; s++) {
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 12; i++) {
-                    ShotSheet sheet = Bench
-                            .sheet(18 + 0.1 * random.nextGaussian(), 40 + 0.3 * random.nextGaussian(),
+                    ShotRecord record = Bench
+                            .record(18 + 0.1 * random.nextGaussian(), 40 + 0.3 * random.nextGaussian(),
                                     9 + 0.05 * random.nextGaussian())
-                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
-                            .with(SheetField.OPERATOR, "Operator " + random.nextInt(2))
-                            .with(SheetField.BASKET, "basket " + random.nextInt(3))
-                            .with(SheetField.MINUTES_ON, 20 + random.nextInt(80))
-                            .with(SheetField.GRIND_TO_BREW, 5 + random.nextInt(90))
-                            .with(SheetField.FLUSH, random.nextInt(9))
-                            .with(SheetField.PULLED_AT, String.format("2026-05-1%dT%02d:%02d", random.nextInt(3),
+                            .with(RecordField.ARM, i % 2 == 0 ? "a" : "b")
+                            .with(RecordField.OPERATOR, "Operator " + random.nextInt(2))
+                            .with(RecordField.BASKET, "basket " + random.nextInt(3))
+                            .with(RecordField.MINUTES_ON, 20 + random.nextInt(80))
+                            .with(RecordField.GRIND_TO_BREW, 5 + random.nextInt(90))
+                            .with(RecordField.FLUSH, random.nextInt(9))
+                            .with(RecordField.PULLED_AT, String.format("2026-05-1%dT%02d:%02d", random.nextInt(3),
                                     9 + random.nextInt(8), random.nextInt(60)));
-                    shots.add(Bench.shot(Integer.toString(i), sheet));
+                    shots.add(Bench.shot(Integer.toString(i), record));
                 }
                 called += effect(Comparison.of(
-                        Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)), shots))
+                        Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of(StandardResponse.STRENGTH)), shots))
                         .verdict() instanceof Verdict.Confounded ? 1 : 0;
             }
             assertThat(called / (double) studies).isLessThan(0.05);
@@ -157,15 +157,15 @@ class MisleadingAnswersTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 15; i++) {
                 shots.add(Bench.shot("s" + i,
-                        Bench.sheet(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5)
-                                .with(SheetField.ROASTED_ON, "2026-05-01")
-                                .with(SheetField.PULLED_AT,
+                        Bench.record(18, 40, 9 - 0.02 * (i / 3) + off[i % 3] / 5)
+                                .with(RecordField.ROASTED_ON, "2026-05-01")
+                                .with(RecordField.PULLED_AT,
                                         String.format("2026-05-%02dT09:%02d", 10 + 3 * (i / 3), 10 * (i % 3)))));
             }
-            Question question = Question.of(List.of(Variable.of(SheetFactor.AGE)), List.of(StandardResponse.STRENGTH));
+            Question question = Question.of(List.of(Variable.of(RecordFactor.AGE)), List.of(StandardResponse.STRENGTH));
             assertThat(effect(Comparison.of(question, shots)).verdict()).isEqualTo(new Verdict.Confounded("day"));
             assertThat(
-                    effect(Comparison.of(question.inBlocks(java.util.Optional.of(SheetFactor.DAY)), shots)).verdict())
+                    effect(Comparison.of(question.inBlocks(java.util.Optional.of(RecordFactor.DAY)), shots)).verdict())
                     .isNotInstanceOf(Verdict.Confounded.class);
         }
 
@@ -174,12 +174,12 @@ class MisleadingAnswersTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 8; i++) {
                 shots.add(Bench.shot("s" + i,
-                        Bench.sheet(18, 40, 9 + 0.3 * (i % 2) + 0.02 * (i / 2))
-                                .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")
-                                .with(SheetField.GRIND, 2.2 + 0.2 * (i % 2))
-                                .with(SheetField.TEMPERATURE, 91 + 2 * (i % 2))));
+                        Bench.record(18, 40, 9 + 0.3 * (i % 2) + 0.02 * (i / 2))
+                                .with(RecordField.ARM, i % 2 == 0 ? "a" : "b")
+                                .with(RecordField.GRIND, 2.2 + 0.2 * (i % 2))
+                                .with(RecordField.TEMPERATURE, 91 + 2 * (i % 2))));
             }
-            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(EY)),
+            Comparison comparison = Comparison.of(Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of(EY)),
                     shots);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Differs());
             assertThat(comparison.sentence().text()).contains(
@@ -195,10 +195,10 @@ class MisleadingAnswersTest {
                 "19.4, 45.6, '3 things changed: grind 2.4 → 2.2, dose 18 → 19.4 g, beverage mass 40 → 45.6 g'",
                 "18.2, 40.3, One thing changed: grind 2.4 → 2.2"})
         void comparesDoseAndBeverageAsTheyWere(double dose, double beverage, String words) {
-            MeasuredShot from = Bench.shot("1", Bench.sheet(18, 40, 9).with(SheetField.GRIND, 2.4));
-            MeasuredShot to = Bench.shot("2", Bench.sheet(dose, beverage, 9).with(SheetField.GRIND, 2.2));
+            MeasuredShot from = Bench.shot("1", Bench.record(18, 40, 9).with(RecordField.GRIND, 2.4));
+            MeasuredShot to = Bench.shot("2", Bench.record(dose, beverage, 9).with(RecordField.GRIND, 2.2));
             assertThat(
-                    PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to))
+                    PairBadge.of(Question.of(List.of(Variable.of(RecordFactor.GRIND)), List.of(EY)), List.of(from, to))
                             .orElseThrow()
                             .words())
                     .isEqualTo(words);
@@ -207,17 +207,17 @@ class MisleadingAnswersTest {
         @Test
         void comparesEveryEntryAndSaysWhatOnlyOneHas() {
             MeasuredShot from = Bench.shot("1",
-                    Bench.sheet(18, 40, 9)
-                            .with(SheetField.GRIND, 2.4)
-                            .with(SheetField.PREPARATION, "stirred")
-                            .with(SheetField.WATER, "Brew water 3"));
+                    Bench.record(18, 40, 9)
+                            .with(RecordField.GRIND, 2.4)
+                            .with(RecordField.PREPARATION, "stirred")
+                            .with(RecordField.WATER, "Brew water 3"));
             MeasuredShot to = Bench.shot("2",
-                    Bench.sheet(18, 40, 9)
-                            .with(SheetField.GRIND, 2.4)
-                            .with(SheetField.PREPARATION, "tapped")
+                    Bench.record(18, 40, 9)
+                            .with(RecordField.GRIND, 2.4)
+                            .with(RecordField.PREPARATION, "tapped")
                             .withExtra("screen", "fine"));
             assertThat(
-                    PairBadge.of(Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)), List.of(from, to))
+                    PairBadge.of(Question.of(List.of(Variable.of(RecordFactor.GRIND)), List.of(EY)), List.of(from, to))
                             .orElseThrow()
                             .words())
                     .isEqualTo(
@@ -246,7 +246,7 @@ class MisleadingAnswersTest {
         Comparison comparison = MisleadingStudies.straySetting().compare(EY);
         assertThat(comparison.sentence().headline())
                 .matches("Grind \\+1 lowers EY as dosed by 1\\.[567]\\d ±0\\.\\d+ points at equal setting\\.");
-        Question named = MisleadingStudies.straySetting().question(EY).stepping(Variable.of(SheetFactor.GRIND), 0.5);
+        Question named = MisleadingStudies.straySetting().question(EY).stepping(Variable.of(RecordFactor.GRIND), 0.5);
         assertThat(Comparison.of(named, MisleadingStudies.straySetting().compared()).sentence().headline())
                 .matches("Grind \\+0\\.5 lowers EY as dosed by 0\\.[78]\\d+ ±0\\.\\d+ points at equal setting\\.");
     }
@@ -279,11 +279,11 @@ class MisleadingAnswersTest {
             for (int s = 0; s < studies; s++) {
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 2 * each; i++) {
-                    shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian())
-                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
+                    shots.add(Bench.shot("s" + i, Bench.record(18, 40, 9 + 0.1 * random.nextGaussian())
+                            .with(RecordField.ARM, i % 2 == 0 ? "a" : "b")));
                 }
                 named += Comparison
-                        .of(Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH)),
+                        .of(Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of(StandardResponse.STRENGTH)),
                                 shots)
                         .answers()
                         .get(0)
@@ -298,23 +298,23 @@ class MisleadingAnswersTest {
     @Nested
     class Corrected {
 
-        private final Variable three = new Variable.Treatment(SheetFactor.GRIND, true);
+        private final Variable three = new Variable.Treatment(RecordFactor.GRIND, true);
 
         private List<MeasuredShot> shots() {
             Random random = new Random(4);
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 18; i++) {
                 shots.add(Bench.shot("s" + i,
-                        Bench.sheet(18, 40 + 0.4 * random.nextGaussian(),
+                        Bench.record(18, 40 + 0.4 * random.nextGaussian(),
                                 9 + 0.05 * (i % 3) + 0.1 * (i / 3 % 2) + 0.08 * random.nextGaussian())
-                                .with(SheetField.GRIND, 2.2 + 0.2 * (i % 3))
-                                .with(SheetField.BASKET, "basket " + i / 3 % 2)));
+                                .with(RecordField.GRIND, 2.2 + 0.2 * (i % 3))
+                                .with(RecordField.BASKET, "basket " + i / 3 % 2)));
             }
             return shots;
         }
 
         private Effect basket(Question question) {
-            return Comparison.of(question, shots()).answers().get(0).effects(Variable.of(SheetFactor.BASKET)).get(0);
+            return Comparison.of(question, shots()).answers().get(0).effects(Variable.of(RecordFactor.BASKET)).get(0);
         }
 
         /**
@@ -324,7 +324,7 @@ class MisleadingAnswersTest {
         @Test
         void holmCountsQuestionsOnlyAndNeverComesOnTopOfTukey() {
             Question plain = Question
-                    .of(List.of(three, Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH))
+                    .of(List.of(three, Variable.of(RecordFactor.BASKET)), List.of(StandardResponse.STRENGTH))
                     .on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
             Question holm = new Question(plain.variables(), plain.interactions(), plain.responses(), plain.basis(),
                     plain.block(), plain.margins(), plain.steps(), true);
@@ -346,13 +346,14 @@ class MisleadingAnswersTest {
                 List<MeasuredShot> shots = new ArrayList<>();
                 for (int i = 0; i < 16; i++) {
                     shots.add(Bench.shot("s" + i,
-                            Bench.sheet(18, 40, 9 + 0.07 * (i % 2) + 0.07 * random.nextGaussian())
-                                    .with(SheetField.ARM, "arm " + i % 2)
-                                    .with(SheetField.OPERATOR, "Operator " + i / 2 % 2)
-                                    .with(SheetField.BASKET, "basket " + i / 4 % 2)));
+                            Bench.record(18, 40, 9 + 0.07 * (i % 2) + 0.07 * random.nextGaussian())
+                                    .with(RecordField.ARM, "arm " + i % 2)
+                                    .with(RecordField.OPERATOR, "Operator " + i / 2 % 2)
+                                    .with(RecordField.BASKET, "basket " + i / 4 % 2)));
                 }
-                Question question = Question.of(List.of(Variable.of(SheetFactor.ARM), Variable.of(SheetFactor.OPERATOR),
-                        Variable.of(SheetFactor.BASKET)), List.of(StandardResponse.STRENGTH));
+                Question question = Question
+                        .of(List.of(Variable.of(RecordFactor.ARM), Variable.of(RecordFactor.OPERATOR),
+                                Variable.of(RecordFactor.BASKET)), List.of(StandardResponse.STRENGTH));
                 Question holm = new Question(question.variables(), List.of(), question.responses(), question.basis(),
                         question.block(), java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true);
                 for (Effect effect : Comparison.of(holm, shots).answers().get(0).effects()) {
@@ -391,7 +392,7 @@ class MisleadingAnswersTest {
         void whatAFactorChangesItselfIsNoCovariateOfIt() {
             List<MeasuredShot> shots = SimulatedStudy.grinds(4, 5, 2.2, 2.4, 2.6);
             Comparison comparison = Comparison.of(
-                    Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(EY)).on(ComparisonBasis.EQUAL_TIME),
+                    Question.of(List.of(Variable.of(RecordFactor.GRIND)), List.of(EY)).on(ComparisonBasis.EQUAL_TIME),
                     shots);
             assertThat(effect(comparison).verdict()).isEqualTo(new Verdict.Mediated("time (pump on to pump off)"));
             assertThat(comparison.sentence().headline()).startsWith(
@@ -418,7 +419,7 @@ class MisleadingAnswersTest {
     @Test
     void anEntryThatWasHardlyMeantIsAskedAboutInTheAnswer() {
         List<MeasuredShot> shots = new ArrayList<>(MisleadingStudies.straySetting().compared());
-        ShotSheet slipped = shots.get(2).sheet().with(SheetField.DOSE, "1.8");
+        ShotRecord slipped = shots.get(2).record().with(RecordField.DOSE, "1.8");
         shots.set(2, new MeasuredShot("3", slipped, ShotMeasures.of(new Shot(slipped, Bench.SILENT))));
         assertThat(Comparison.of(MisleadingStudies.straySetting().question(EY), shots).sentence().text())
                 .contains("Shot 3: dose, 1.8 g is no usual dose: meant 18? Without shot 3: ");
@@ -433,10 +434,10 @@ class MisleadingAnswersTest {
         List<MeasuredShot> known = MisleadingStudies.oneShotEach().compared();
         List<MeasuredShot> unknown = new ArrayList<>();
         for (MeasuredShot shot : known) {
-            ShotSheet sheet = shot.sheet().with(SheetField.REFRACTOMETER, "");
-            unknown.add(new MeasuredShot(shot.name(), sheet, ShotMeasures.of(new Shot(sheet, Bench.SILENT))));
+            ShotRecord record = shot.record().with(RecordField.REFRACTOMETER, "");
+            unknown.add(new MeasuredShot(shot.name(), record, ShotMeasures.of(new Shot(record, Bench.SILENT))));
         }
-        Question question = Question.of(List.of(Variable.of(SheetFactor.ARM)), List.of(StandardResponse.STRENGTH));
+        Question question = Question.of(List.of(Variable.of(RecordFactor.ARM)), List.of(StandardResponse.STRENGTH));
         assertThat(effect(Comparison.of(question, unknown)).halfWidth())
                 .isGreaterThan(1.8 * effect(Comparison.of(question, known)).halfWidth());
         assertThat(effect(Comparison.of(question, unknown)).verdict()).isEqualTo(new Verdict.SeenOnce(true));

@@ -4,22 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 
 /** Small studies whose plain answer would mislead; other modules show them in window, report and tables. */
 public final class MisleadingStudies {
@@ -38,8 +39,8 @@ public final class MisleadingStudies {
 
         List<MeasuredShot> compared() {
             List<MeasuredShot> all = new ArrayList<>();
-            shots.forEach(shot -> all.add(new MeasuredShot(Integer.toString(all.size() + 1), shot.sheet(),
-                    org.grenu.core.study.ShotMeasures.of(shot))));
+            shots.forEach(shot -> all.add(new MeasuredShot(Integer.toString(all.size() + 1), shot.record(),
+                    org.grenu.core.record.ShotMeasures.of(shot))));
             return all;
         }
 
@@ -61,24 +62,24 @@ public final class MisleadingStudies {
                 "least beverage", leastBeverage(), "one shot each", oneShotEach());
     }
 
-    static Shot shot(int number, double yield, ShotSheet sheet) {
-        ShotSheet whole = with(sheet,
-                Map.of(SheetField.DOSE, "18", SheetField.BEVERAGE, "40", SheetField.REFRACTOMETER, "R-2",
-                        SheetField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
+    static Shot shot(int number, double yield, ShotRecord record) {
+        ShotRecord whole = with(record,
+                Map.of(RecordField.DOSE, "18", RecordField.BEVERAGE, "40", RecordField.REFRACTOMETER, "R-2",
+                        RecordField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
         ShotLog silent = new ShotLog(Samples.of(0, 1, 2, 3 + number), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
         return new Shot(whole, silent);
     }
 
-    private static ShotSheet with(ShotSheet sheet, Map<SheetField, String> usual) {
-        ShotSheet whole = sheet;
-        for (Map.Entry<SheetField, String> entry : usual.entrySet()) {
+    private static ShotRecord with(ShotRecord record, Map<RecordField, String> usual) {
+        ShotRecord whole = record;
+        for (Map.Entry<RecordField, String> entry : usual.entrySet()) {
             whole = whole.has(entry.getKey()) ? whole : whole.with(entry.getKey(), entry.getValue());
         }
         return whole;
     }
 
-    private static ShotSheet at(int day, int minute) {
-        return ShotSheet.EMPTY.with(SheetField.PULLED_AT,
+    private static ShotRecord at(int day, int minute) {
+        return ShotRecord.EMPTY.with(RecordField.PULLED_AT,
                 String.format(Locale.ROOT, "2026-05-%02dT09:%02d", day, minute));
     }
 
@@ -88,32 +89,32 @@ public final class MisleadingStudies {
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
             shots.add(shot(i, 20 + (i < 6 ? 0 : 1.2) + off[i % 6],
-                    at(i < 6 ? 11 : 12, 8 * (i % 6)).with(SheetField.TEMPERATURE, i < 6 ? 91 : 94)));
+                    at(i < 6 ? 11 : 12, 8 * (i % 6)).with(RecordField.TEMPERATURE, i < 6 ? 91 : 94)));
         }
-        return new Study(shots, SheetFactor.TEMPERATURE, List.of());
+        return new Study(shots, RecordFactor.TEMPERATURE, List.of());
     }
 
     /** What moved along with the grind in the study of eight fields. */
-    static final Map<SheetField,
-            List<String>> EIGHT = Map.of(SheetField.BAG, List.of("bag A", "bag B"), SheetField.OPERATOR,
+    static final Map<RecordField,
+            List<String>> EIGHT = Map.of(RecordField.BAG, List.of("bag A", "bag B"), RecordField.OPERATOR,
                     List.of("Operator 1", "Operator 2"),
-                    SheetField.PREPARATION, List.of("stirred", "tapped"), SheetField.FLUSH, List.of("2", "6"),
-                    SheetField.DWELL, List.of("4", "20"),
-                    SheetField.MINUTES_ON, List.of("25", "70"), SheetField.SCALE, List.of("S-1", "S-2"),
-                    SheetField.HARDNESS, List.of("60", "140"));
+                    RecordField.PREPARATION, List.of("stirred", "tapped"), RecordField.FLUSH, List.of("2", "6"),
+                    RecordField.DWELL, List.of("4", "20"),
+                    RecordField.MINUTES_ON, List.of("25", "70"), RecordField.SCALE, List.of("S-1", "S-2"),
+                    RecordField.HARDNESS, List.of("60", "140"));
 
     /** Grinds alternate within a day, and eight other entries with them. */
     static Study eightFields() {
         double[] off = {0.1, -0.1, 0.15, -0.05, -0.1, 0.05, 0.02, -0.07};
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 8; i++) {
-            ShotSheet sheet = at(11, 5 * i).with(SheetField.GRIND, i % 2 == 0 ? 2.2 : 2.4);
-            for (Map.Entry<SheetField, List<String>> entry : EIGHT.entrySet()) {
-                sheet = sheet.with(entry.getKey(), entry.getValue().get(i % 2));
+            ShotRecord record = at(11, 5 * i).with(RecordField.GRIND, i % 2 == 0 ? 2.2 : 2.4);
+            for (Map.Entry<RecordField, List<String>> entry : EIGHT.entrySet()) {
+                record = record.with(entry.getKey(), entry.getValue().get(i % 2));
             }
-            shots.add(shot(i, 21 - (i % 2) + off[i], sheet.withExtra("shot in file", Integer.toString(i + 1))));
+            shots.add(shot(i, 21 - (i % 2) + off[i], record.withExtra("shot in file", Integer.toString(i + 1))));
         }
-        return new Study(shots, SheetFactor.GRIND, List.of());
+        return new Study(shots, RecordFactor.GRIND, List.of());
     }
 
     /** Finer raises extraction with one profile by as much as it lowers it with the other. */
@@ -124,10 +125,10 @@ public final class MisleadingStudies {
             boolean fine = i % 2 == 0;
             boolean gentle = i / 2 % 2 == 0;
             shots.add(shot(i, 20 + (fine == gentle ? 0.6 : -0.6) + off[i % 8],
-                    at(11, 3 * i).with(SheetField.GRIND, fine ? 2.2 : 2.4)
-                            .with(SheetField.PROFILE, gentle ? "Gentle ramp" : "Straight nine")));
+                    at(11, 3 * i).with(RecordField.GRIND, fine ? 2.2 : 2.4)
+                            .with(RecordField.PROFILE, gentle ? "Gentle ramp" : "Straight nine")));
         }
-        return new Study(shots, SheetFactor.GRIND, List.of(SheetFactor.PROFILE));
+        return new Study(shots, RecordFactor.GRIND, List.of(RecordFactor.PROFILE));
     }
 
     /** Grinds of 2 and 3 differ by 1.6 points; one stray shot was pulled at 2.05. */
@@ -136,9 +137,9 @@ public final class MisleadingStudies {
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
             double grind = i == 5 ? 2.05 : i % 2 == 0 ? 2 : 3;
-            shots.add(shot(i, 22 - 1.6 * (grind - 2) + off[i % 6], at(11, 4 * i).with(SheetField.GRIND, grind)));
+            shots.add(shot(i, 22 - 1.6 * (grind - 2) + off[i % 6], at(11, 4 * i).with(RecordField.GRIND, grind)));
         }
-        return new Study(shots, SheetFactor.GRIND, List.of());
+        return new Study(shots, RecordFactor.GRIND, List.of());
     }
 
     /** Seven and seven, a point apart; one shot of the better arm went wrong and nobody noticed. */
@@ -148,9 +149,9 @@ public final class MisleadingStudies {
         for (int i = 0; i < 14; i++) {
             double yield = i == 8 ? 16.5 : 20 + (i % 2 == 0 ? 0.8 : 0) + off[i / 2];
             shots.add(shot(i, yield,
-                    at(11, 4 * i).with(SheetField.BEANS_TREATMENT, i % 2 == 0 ? "frozen" : "as it was")));
+                    at(11, 4 * i).with(RecordField.BEANS_TREATMENT, i % 2 == 0 ? "frozen" : "as it was")));
         }
-        return new Study(shots, SheetFactor.BEANS_TREATMENT, List.of());
+        return new Study(shots, RecordFactor.BEANS_TREATMENT, List.of());
     }
 
     /** Ten simulated shots to about 38 g and one that was stopped at 15 g. */
@@ -158,21 +159,22 @@ public final class MisleadingStudies {
         List<Shot> shots = new ArrayList<>();
         for (int i = 0; i < 11; i++) {
             double grind = i % 2 == 0 ? 2.2 : 2.4;
-            SimulatedShot shot = new SimulatedRig(40 + i).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 16, 18, grind,
-                    93, DemoProfile.STRAIGHT_NINE.profile(), i == 6 ? 14 : 37, 90), List.of());
-            ShotSheet sheet = at(11, 4 * i).with(SheetField.DOSE, 18)
-                    .with(SheetField.GRIND, grind)
-                    .with(SheetField.REFRACTOMETER, "R-2")
-                    .with(SheetField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
-            shots.add(new Shot(sheet, shot.log()));
+            SimulatedShot shot = new SimulatedRig(40 + i)
+                    .pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 16, 18, grind, 93),
+                            DemoProfile.STRAIGHT_NINE.profile(), i == 6 ? 14 : 37, 90), List.of());
+            ShotRecord record = at(11, 4 * i).with(RecordField.DOSE, 18)
+                    .with(RecordField.GRIND, grind)
+                    .with(RecordField.REFRACTOMETER, "R-2")
+                    .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+            shots.add(new Shot(record, shot.log()));
         }
-        return new Study(shots, SheetFactor.GRIND, List.of());
+        return new Study(shots, RecordFactor.GRIND, List.of());
     }
 
     /** One shot each, read on the same instrument: 9.40 and 9.50 %. */
     static Study oneShotEach() {
-        List<Shot> shots = List.of(shot(0, 9.40 * 40 / 18, at(11, 0).with(SheetField.ARM, "control")),
-                shot(1, 9.50 * 40 / 18, at(11, 6).with(SheetField.ARM, "treated")));
-        return new Study(shots, SheetFactor.ARM, List.of());
+        List<Shot> shots = List.of(shot(0, 9.40 * 40 / 18, at(11, 0).with(RecordField.ARM, "control")),
+                shot(1, 9.50 * 40 / 18, at(11, 6).with(RecordField.ARM, "treated")));
+        return new Study(shots, RecordFactor.ARM, List.of());
     }
 }

@@ -10,20 +10,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntFunction;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.puck.DemoStudy.DemoShot;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.demo.DemoStudy.DemoShot;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** The answer in words, for every verdict; responses and steps; and the demo study against its own truth. */
 class SentenceTest {
 
-    private static final Variable ARM = Variable.of(SheetFactor.ARM);
+    private static final Variable ARM = Variable.of(RecordFactor.ARM);
 
     private static List<MeasuredShot> arms(int each, double points, double spread) {
         Random random = new Random(8);
@@ -41,7 +41,7 @@ class SentenceTest {
         for (int i = 0; i < 2 * each; i++) {
             double yield = 20 + (i % 2 == 0 ? points : 0) + spread * random.nextGaussian();
             shots.add(Bench.shot("s" + i,
-                    Bench.sheet(18, 40, yield * 18 / 40).with(SheetField.ARM, i % 2 == 0 ? "chilled" : "usual")));
+                    Bench.record(18, 40, yield * 18 / 40).with(RecordField.ARM, i % 2 == 0 ? "chilled" : "usual")));
         }
         return shots;
     }
@@ -114,13 +114,13 @@ class SentenceTest {
             double[] off = {0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3, 0.3, -0.3};
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < off.length; i++) {
-                shots.add(Bench.shot("s" + i, Bench.sheet(18, 40, (20 + off[i]) * 18 / 40)));
+                shots.add(Bench.shot("s" + i, Bench.record(18, 40, (20 + off[i]) * 18 / 40)));
             }
             Comparison comparison = Comparison.of(
                     Question.of(List.of(ARM), List.of(StandardResponse.BEVERAGE, StandardResponse.EY_AS_DOSED)), shots);
             assertThat(Repeatability.of(comparison.answers().get(0))).as("the arm is unknown in all").isEmpty();
             List<MeasuredShot> named = shots.stream()
-                    .map(shot -> Bench.shot(shot.name(), shot.sheet().with(SheetField.ARM, "one")))
+                    .map(shot -> Bench.shot(shot.name(), shot.record().with(RecordField.ARM, "one")))
                     .toList();
             Repeatability repeats = Repeatability
                     .of(Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.EY_AS_DOSED)), named)
@@ -143,7 +143,7 @@ class SentenceTest {
         @Test
         void oneShotHasNoSpread() {
             Comparison one = Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)),
-                    List.of(Bench.shot("s", Bench.sheet(18, 40, 9).with(SheetField.ARM, "a"))));
+                    List.of(Bench.shot("s", Bench.record(18, 40, 9).with(RecordField.ARM, "a"))));
             assertThat(Repeatability.of(one.answers().get(0))).isEmpty();
             assertThat(one.sentence().headline()).isEqualTo("Arm did not change among these shots.");
         }
@@ -154,9 +154,9 @@ class SentenceTest {
     void effectsAreStatedForTheRangeUsedOrTheStepNamed(String values, double range) {
         List<MeasuredShot> shots = new ArrayList<>();
         for (String value : values.split(";")) {
-            shots.add(Bench.shot(value, Bench.sheet(18, 40, 9).with(SheetField.GRIND, value)));
+            shots.add(Bench.shot(value, Bench.record(18, 40, 9).with(RecordField.GRIND, value)));
         }
-        Variable grind = Variable.of(SheetFactor.GRIND);
+        Variable grind = Variable.of(RecordFactor.GRIND);
         Question question = Question.of(List.of(grind), List.of(StandardResponse.STRENGTH));
         assertThat(Steps.of(question, grind, shots)).isEqualTo(range);
         assertThat(Steps.of(question.stepping(grind, 0.25), grind, shots)).isEqualTo(0.25);
@@ -169,10 +169,11 @@ class SentenceTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (MeasuredShot shot : arms(10, 1, 0.2)) {
                 shots.add(
-                        Bench.shot(shot.name(), shot.sheet().with(SheetField.BLOCK, "day " + shots.size() / 2 % days)));
+                        Bench.shot(shot.name(),
+                                shot.record().with(RecordField.BLOCK, "day " + shots.size() / 2 % days)));
             }
             return Comparison.of(Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH))
-                    .inBlocks(Optional.of(SheetFactor.BLOCK)), shots).answers().get(0).model();
+                    .inBlocks(Optional.of(RecordFactor.BLOCK)), shots).answers().get(0).model();
         };
         assertThat(model.apply(2)).contains("2 blocks (block) as themselves");
         assertThat(model.apply(5))
@@ -184,10 +185,10 @@ class SentenceTest {
         List<MeasuredShot> shots = new ArrayList<>();
         for (MeasuredShot shot : arms(4, 1, 0.2)) {
             shots.add(Bench.shot(shot.name(),
-                    shot.sheet().with(SheetField.BLOCK, shot.sheet().text(SheetField.ARM).orElseThrow())));
+                    shot.record().with(RecordField.BLOCK, shot.record().text(RecordField.ARM).orElseThrow())));
         }
         Comparison comparison = Comparison.of(
-                Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(SheetFactor.BLOCK)),
+                Question.of(List.of(ARM), List.of(StandardResponse.STRENGTH)).inBlocks(Optional.of(RecordFactor.BLOCK)),
                 shots);
         assertThat(comparison.sentence().headline())
                 .isEqualTo("Arm and block moved together: these shots cannot tell which of them changed strength.");
@@ -199,14 +200,14 @@ class SentenceTest {
         List<MeasuredShot> shots = new ArrayList<>();
         for (int i = 0; i < 16; i++) {
             shots.add(Bench.shot("s" + i,
-                    Bench.sheet(18, 40, 9 + 0.09 * (i % 2) + 0.07 * random.nextGaussian())
-                            .with(SheetField.ARM, "arm " + i % 2)
-                            .with(SheetField.OPERATOR, "Operator " + i / 2 % 2)
-                            .with(SheetField.BASKET, "basket " + i / 4 % 2)
-                            .with(SheetField.WATER, "water " + i / 8)));
+                    Bench.record(18, 40, 9 + 0.09 * (i % 2) + 0.07 * random.nextGaussian())
+                            .with(RecordField.ARM, "arm " + i % 2)
+                            .with(RecordField.OPERATOR, "Operator " + i / 2 % 2)
+                            .with(RecordField.BASKET, "basket " + i / 4 % 2)
+                            .with(RecordField.WATER, "water " + i / 8)));
         }
-        List<Variable> four = List.of(ARM, Variable.of(SheetFactor.OPERATOR), Variable.of(SheetFactor.BASKET),
-                Variable.of(SheetFactor.WATER));
+        List<Variable> four = List.of(ARM, Variable.of(RecordFactor.OPERATOR), Variable.of(RecordFactor.BASKET),
+                Variable.of(RecordFactor.WATER));
         Question plain = new Question(four, List.of(), List.of(StandardResponse.STRENGTH),
                 ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("strength", 0.0), Map.of(), false);
         Question corrected = new Question(four, List.of(), List.of(StandardResponse.STRENGTH),
@@ -233,11 +234,11 @@ class SentenceTest {
                 double strength = 9 + (chilled ? 0.2 : 0) + (fine ? 0.3 : 0) + (chilled && fine ? together : 0)
                         + 0.1 * random.nextGaussian();
                 shots.add(Bench.shot("s" + i,
-                        Bench.sheet(18, 40, strength)
-                                .with(SheetField.ARM, chilled ? "chilled" : "usual")
-                                .with(SheetField.GRIND, fine ? 2.2 : 2.4)));
+                        Bench.record(18, 40, strength)
+                                .with(RecordField.ARM, chilled ? "chilled" : "usual")
+                                .with(RecordField.GRIND, fine ? 2.2 : 2.4)));
             }
-            Variable grind = Variable.of(SheetFactor.GRIND);
+            Variable grind = Variable.of(RecordFactor.GRIND);
             Question question = new Question(List.of(ARM, grind), List.of(new Question.Pair(ARM, grind)),
                     List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING,
                     Optional.empty(), Map.of(), Map.of(), false);
@@ -272,7 +273,7 @@ class SentenceTest {
     void responsesAreFoundByTheirKeysAndReadOffTheShot(StandardResponse response) {
         assertThat(StandardResponse.find(response.key())).contains(response);
         DemoShot demo = DemoStudy.shots().get(1);
-        MeasuredShot shot = new MeasuredShot("x", demo.shot().sheet(), ShotMeasures.of(demo.shot()));
+        MeasuredShot shot = new MeasuredShot("x", demo.shot().record(), ShotMeasures.of(demo.shot()));
         Optional<Measured> value = response.of(shot);
         assertThat(value).isPresent();
         assertThat(response.usualMargin()).isPositive();
@@ -280,17 +281,17 @@ class SentenceTest {
         response.convention()
                 .ifPresent(convention -> assertThat(value.orElseThrow().value())
                         .isEqualTo(convention.of(shot.measures().curve().times()).orElseThrow()));
-        assertThat(response.of(Bench.shot("bare", ShotSheet.EMPTY)).isPresent()).as("what was not measured is unknown")
+        assertThat(response.of(Bench.shot("bare", ShotRecord.EMPTY)).isPresent()).as("what was not measured is unknown")
                 .isEqualTo(
                         response == StandardResponse.PEAK_PRESSURE);
     }
 
     @ParameterizedTest
-    @EnumSource(SheetFactor.class)
-    void factorsAreFoundByTheirKeys(SheetFactor factor) {
-        assertThat(SheetFactor.find(factor.key())).contains(factor);
-        assertThat(factor.level(ShotSheet.EMPTY)).isEmpty();
-        assertThat(factor.number(ShotSheet.EMPTY)).isEmpty();
+    @EnumSource(RecordFactor.class)
+    void factorsAreFoundByTheirKeys(RecordFactor factor) {
+        assertThat(RecordFactor.find(factor.key())).contains(factor);
+        assertThat(factor.level(ShotRecord.EMPTY)).isEmpty();
+        assertThat(factor.number(ShotRecord.EMPTY)).isEmpty();
         assertThat(Variable.of(factor).numeric()).isEqualTo(factor.numeric());
     }
 
@@ -300,12 +301,12 @@ class SentenceTest {
         List<DemoShot> demo = DemoStudy.shots()
                 .subList(0, 18)
                 .stream()
-                .filter(shot -> !shot.shot().sheet().has(SheetField.FAULT))
+                .filter(shot -> !shot.shot().record().has(RecordField.FAULT))
                 .toList();
-        List<Variable> asked = List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE),
-                Variable.of(SheetFactor.PROFILE));
+        List<Variable> asked = List.of(Variable.of(RecordFactor.GRIND), Variable.of(RecordFactor.TEMPERATURE),
+                Variable.of(RecordFactor.PROFILE));
         List<MeasuredShot> seen = demo.stream()
-                .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot())))
+                .map(shot -> new MeasuredShot(shot.name(), shot.shot().record(), ShotMeasures.of(shot.shot())))
                 .toList();
         List<Effect> found = Comparison.of(Question.of(asked, List.of(StandardResponse.EY_AS_DOSED)), seen)
                 .answers()
@@ -313,13 +314,14 @@ class SentenceTest {
                 .effects();
         List<MeasuredShot> known = demo.stream()
                 .map(shot -> new MeasuredShot(shot.name(), shot.shot()
-                        .sheet()
+                        .record()
                         .withExtra("truth", Double.toString(
-                                shot.truth().yieldPercent(shot.shot().sheet().number(SheetField.DOSE).orElseThrow()))),
+                                shot.truth()
+                                        .yieldPercent(shot.shot().record().number(RecordField.DOSE).orElseThrow()))),
                         ShotMeasures.of(shot.shot())))
                 .toList();
         Response truth = new OwnResponse(
-                OwnFactor.of("truth", known.stream().map(MeasuredShot::sheet).toList()).orElseThrow(), 0.5);
+                OwnFactor.of("truth", known.stream().map(MeasuredShot::record).toList()).orElseThrow(), 0.5);
         List<Effect> real = Comparison.of(Question.of(asked, List.of(truth)), known).answers().get(0).effects();
         for (Effect effect : found) {
             // Without noise more acts together beyond chance: then the truth is told at several places, and their

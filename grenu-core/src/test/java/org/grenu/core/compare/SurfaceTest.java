@@ -13,15 +13,15 @@ import org.grenu.core.property.Seeds;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
 class SurfaceTest {
 
     private static final Question QUESTION = Question.of(
-            List.of(Variable.of(SheetFactor.GRIND), Variable.of(SheetFactor.TEMPERATURE)),
+            List.of(Variable.of(RecordFactor.GRIND), Variable.of(RecordFactor.TEMPERATURE)),
             List.of(StandardResponse.EY_AS_DOSED, StandardResponse.STRENGTH));
 
     private static double truth(double grind, double celsius) {
@@ -37,9 +37,9 @@ class SurfaceTest {
             for (int k = 0; k < each; k++) {
                 double yield = truth(setting[0], setting[1]) + spread * random.nextGaussian();
                 shots.add(Bench.shot("s" + shots.size(),
-                        Bench.sheet(18, 40, yield * 18 / 40)
-                                .with(SheetField.GRIND, setting[0])
-                                .with(SheetField.TEMPERATURE, setting[1])));
+                        Bench.record(18, 40, yield * 18 / 40)
+                                .with(RecordField.GRIND, setting[0])
+                                .with(RecordField.TEMPERATURE, setting[1])));
             }
         }
         return Comparison.of(QUESTION, shots);
@@ -92,7 +92,7 @@ class SurfaceTest {
         assertThat(ResponseSurface.of(study(new double[][] {{2.2, 90}, {2.4, 92}, {2.6, 94}}, 3, 0.05), Map.of()))
                 .isEmpty();
         Comparison one = Comparison.of(
-                Question.of(List.of(Variable.of(SheetFactor.GRIND)), List.of(StandardResponse.STRENGTH)),
+                Question.of(List.of(Variable.of(RecordFactor.GRIND)), List.of(StandardResponse.STRENGTH)),
                 study(NINE, 2, 0.1).shots());
         assertThat(ResponseSurface.of(one, Map.of())).isEqualTo(Optional.empty());
     }

@@ -16,8 +16,8 @@ import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 class VerdictRatesTest {
 
     private static final int STUDIES = 400;
-    private static final Variable ARM = Variable.of(SheetFactor.ARM);
+    private static final Variable ARM = Variable.of(RecordFactor.ARM);
     private static final double THREE_ERRORS = 3 * Math.sqrt(0.05 * 0.95 / STUDIES);
 
     /** Without the guard, which asks many more questions. */
@@ -50,9 +50,9 @@ class VerdictRatesTest {
                                 yield * 18 / 40 + readingSpread * random.nextGaussian()));
             }
             shots.add(Bench.shot("s" + i,
-                    Bench.sheet(18, 40, 9)
-                            .with(SheetField.READINGS, text.toString())
-                            .with(SheetField.ARM, i % 2 == 0 ? "a" : "b")));
+                    Bench.record(18, 40, 9)
+                            .with(RecordField.READINGS, text.toString())
+                            .with(RecordField.ARM, i % 2 == 0 ? "a" : "b")));
         }
         Question question = new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED),
                 ComparisonBasis.EQUAL_SETTING, Optional.empty(),
@@ -115,7 +115,7 @@ class VerdictRatesTest {
             List<MeasuredShot> shots = new ArrayList<>();
             for (int i = 0; i < 15; i++) {
                 shots.add(Bench.shot("s" + i,
-                        Bench.sheet(18, 40, 9 + 0.1 * random.nextGaussian()).with(SheetField.ARM, "arm " + i % 3)));
+                        Bench.record(18, 40, 9 + 0.1 * random.nextGaussian()).with(RecordField.ARM, "arm " + i % 3)));
             }
             wrong += answer(new Question(List.of(ARM), List.of(), List.of(StandardResponse.STRENGTH),
                     ComparisonBasis.EQUAL_SETTING, Optional.empty(),

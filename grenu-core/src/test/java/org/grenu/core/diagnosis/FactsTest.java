@@ -11,10 +11,10 @@ import java.util.function.DoubleUnaryOperator;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,8 +33,8 @@ class FactsTest {
             t -> Math.max(0, Math.min(t, 28) - 7) * 1.8 + (t > 28 ? 1.3 * (1 - Math.exp(-(t - 28) / 0.7)) : 0),
             Channel.TEMPERATURE, t -> 91.5);
 
-    private static ShotContext context(ShotSheet sheet, Map<Channel, DoubleUnaryOperator> courses,
-            Optional<ShotSheet> before) {
+    private static ShotContext context(ShotRecord record, Map<Channel, DoubleUnaryOperator> courses,
+            Optional<ShotRecord> before) {
         double[] time = new double[360];
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
         courses.forEach((channel, course) -> {
@@ -45,17 +45,17 @@ class FactsTest {
             }
             channels.put(channel, Samples.of(values));
         });
-        return new ShotContext(sheet, ShotMeasures.of(new Shot(sheet, new ShotLog(Samples.of(time), channels))),
+        return new ShotContext(record, ShotMeasures.of(new Shot(record, new ShotLog(Samples.of(time), channels))),
                 before);
     }
 
-    private static ShotSheet sheet(String entries) {
-        ShotSheet sheet = ShotSheet.EMPTY;
+    private static ShotRecord record(String entries) {
+        ShotRecord record = ShotRecord.EMPTY;
         for (String entry : entries.isEmpty() ? new String[0] : entries.split(" & ")) {
             String[] pair = entry.split("=");
-            sheet = sheet.with(SheetField.find(pair[0]).orElseThrow(() -> new AssertionError(pair[0])), pair[1]);
+            record = record.with(RecordField.find(pair[0]).orElseThrow(() -> new AssertionError(pair[0])), pair[1]);
         }
-        return sheet;
+        return record;
     }
 
     private static OptionalDouble value(String fact, ShotContext context) {
@@ -73,15 +73,15 @@ class FactsTest {
             "flow_mean_g_s, 1.8, 0.03",
             "flow_at_end_g_s, 0, 0.05", "soak_s, 0, 0.01", "overshoot_g, 1.3, 0.5", "temperature_shown_c, 91.5, 0.01"})
     void factsOfTheCurve(String fact, double expected, double within) {
-        assertThat(value(fact, context(ShotSheet.EMPTY, PLAIN, Optional.empty()))).as(fact).isPresent();
-        assertThat(value(fact, context(ShotSheet.EMPTY, PLAIN, Optional.empty())).getAsDouble()).as(fact)
+        assertThat(value(fact, context(ShotRecord.EMPTY, PLAIN, Optional.empty()))).as(fact).isPresent();
+        assertThat(value(fact, context(ShotRecord.EMPTY, PLAIN, Optional.empty())).getAsDouble()).as(fact)
                 .isCloseTo(expected, within(within));
     }
 
     /** The stream runs evenly from the drip on, though the main phase began before it: nothing has risen. */
     @Test
     void whatTheMainPhaseLostAndGained() {
-        ShotContext context = context(ShotSheet.EMPTY, PLAIN, Optional.empty());
+        ShotContext context = context(ShotRecord.EMPTY, PLAIN, Optional.empty());
         double sag = value("pressure_sag_bar", context).getAsDouble();
         assertThat(sag).isCloseTo(0.05 * (26.5 - 10), within(0.05));
         assertThat(value("flow_rise_g_s", context).getAsDouble()).isCloseTo(0, within(0.1));
@@ -117,7 +117,7 @@ class FactsTest {
             "strength_zero_pct=-0.12 & strength_readings_pct=9.3; 9.4; 9.5 | readings | 3",
     })
     void factsOfTheRecord(String entries, String fact, double expected) {
-        OptionalDouble value = value(fact, context(sheet(entries), PLAIN, Optional.empty()));
+        OptionalDouble value = value(fact, context(record(entries), PLAIN, Optional.empty()));
         assertThat(value).as("%s of %s", fact, entries).isPresent();
         assertThat(value.getAsDouble()).as("%s of %s", fact, entries)
                 .isCloseTo(expected, within(fact.equals("stop_at_g") ? 0.3 : 0.005 * Math.max(1, Math.abs(expected))));
@@ -131,12 +131,12 @@ class FactsTest {
             "inside_share_pct", "weighed_g",
             "channel_likelihood_pct", "stop_at_g", "purge_g", "temperature_off_c"})
     void whatIsNotRecordedIsUnknown(String fact) {
-        assertThat(value(fact, context(ShotSheet.EMPTY, PLAIN, Optional.empty()))).as(fact).isEmpty();
+        assertThat(value(fact, context(ShotRecord.EMPTY, PLAIN, Optional.empty()))).as(fact).isEmpty();
     }
 
     @Test
     void aLogWithoutACupSaysNothingOfTheCup() {
-        ShotContext dry = context(ShotSheet.EMPTY, Map.of(Channel.PRESSURE, PLAIN.get(Channel.PRESSURE)),
+        ShotContext dry = context(ShotRecord.EMPTY, Map.of(Channel.PRESSURE, PLAIN.get(Channel.PRESSURE)),
                 Optional.empty());
         for (String fact : new String[] {"cup_gain_g", "flow_mean_g_s", "drip_wait_s", "overshoot_g", "peak_resistance",
                 "flow_at_end_g_s"}) {
@@ -147,16 +147,16 @@ class FactsTest {
 
     @Test
     void theGrindIsComparedOnTheSameGrinderOnly() {
-        ShotSheet now = sheet("grinder=Bench mill & grind=2.4");
-        assertThat(value("grind_changed", context(now, PLAIN, Optional.of(sheet("grinder=Bench mill & grind=3"))))
+        ShotRecord now = record("grinder=Bench mill & grind=2.4");
+        assertThat(value("grind_changed", context(now, PLAIN, Optional.of(record("grinder=Bench mill & grind=3"))))
                 .getAsDouble()).isCloseTo(0.6, within(1e-9));
-        assertThat(value("grind_changed", context(now, PLAIN, Optional.of(sheet("grinder=Other mill & grind=3")))))
+        assertThat(value("grind_changed", context(now, PLAIN, Optional.of(record("grinder=Other mill & grind=3")))))
                 .isEmpty();
     }
 
     @Test
     void aProfileTellsWhatThePressureFellShortOf() {
-        ShotSheet meant = sheet("profile_steps=soak: pressure 3 until 4 s; main: pressure 10 until 60 s");
+        ShotRecord meant = record("profile_steps=soak: pressure 3 until 4 s; main: pressure 10 until 60 s");
         ShotContext context = context(meant, PLAIN, Optional.empty());
         assertThat(value("pressure_short_bar", context).getAsDouble()).isCloseTo(1, within(0.05));
         assertThat(value("inside_share_pct", context).getAsDouble()).isBetween(0.0, 40.0);

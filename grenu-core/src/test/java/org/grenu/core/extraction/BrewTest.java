@@ -7,9 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.quantity.Measured;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -51,10 +51,10 @@ class BrewTest {
         /** The same numbers come out of a record in which only dose, beverage mass and one reading are entered. */
         @Test
         void aRecordWithoutInstrumentDataGivesTheWorkedExample() {
-            ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
-                    .with(SheetField.BEVERAGE, "41.2")
-                    .with(SheetField.READINGS, "9.41");
-            Brew brew = Masses.of(sheet, Optional.empty()).brew().orElseThrow();
+            ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, "18")
+                    .with(RecordField.BEVERAGE, "41.2")
+                    .with(RecordField.READINGS, "9.41");
+            Brew brew = Masses.of(record, Optional.empty()).brew().orElseThrow();
             assertThat(brew.asDosed().percent().expanded()).isCloseTo(WORKED.asDosed().percent().expanded(),
                     within(1e-12));
         }
@@ -116,13 +116,13 @@ class BrewTest {
                     readings.append(Math.round(100 * (trueStrength + bias + 0.015 * random.nextGaussian())) / 100.0)
                             .append(' ');
                 }
-                ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.READINGS, readings.toString())
-                        .with(SheetField.DOSE, Math.round(10 * (18 + 0.1 * (random.nextDouble() - 0.5))) / 10.0)
-                        .with(SheetField.BEVERAGE, Math.round(10 * (41.2 + 2 * (random.nextDouble() - 0.5))) / 10.0);
-                double trueDose = sheet.number(SheetField.DOSE).getAsDouble() + 0.1 * (random.nextDouble() - 0.5);
-                double trueBeverage = sheet.number(SheetField.BEVERAGE).getAsDouble()
+                ShotRecord record = ShotRecord.EMPTY.with(RecordField.READINGS, readings.toString())
+                        .with(RecordField.DOSE, Math.round(10 * (18 + 0.1 * (random.nextDouble() - 0.5))) / 10.0)
+                        .with(RecordField.BEVERAGE, Math.round(10 * (41.2 + 2 * (random.nextDouble() - 0.5))) / 10.0);
+                double trueDose = record.number(RecordField.DOSE).getAsDouble() + 0.1 * (random.nextDouble() - 0.5);
+                double trueBeverage = record.number(RecordField.BEVERAGE).getAsDouble()
                         + 0.1 * (random.nextDouble() - 0.5);
-                Measured yield = Masses.of(sheet, Optional.empty()).brew().orElseThrow().asDosed().percent();
+                Measured yield = Masses.of(record, Optional.empty()).brew().orElseThrow().asDosed().percent();
                 if (Math.abs(yield.value() - trueStrength * trueBeverage / trueDose) <= yield.expanded()) {
                     covered++;
                 }

@@ -6,17 +6,18 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
 
@@ -78,8 +79,9 @@ class HydraulicsTest {
         for (int i = 0; i < 200; i++) {
             boolean opens = i % 2 == 0;
             DemoProfile profile = DemoProfile.values()[random.nextInt(4)];
-            PuckRecipe recipe = new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.1 + 0.7 * random.nextDouble(), 93,
-                    profile.profile(), 38, 100);
+            RigRecipe recipe = new RigRecipe(
+                    new Puck(SimulatedCoffee.REFERENCE, 14, 18, 2.1 + 0.7 * random.nextDouble(), 93), profile.profile(),
+                    38, 100);
             SimulatedShot shot = new SimulatedRig(500 + i).withChannel(opens ? 0.4 + 0.6 * random.nextDouble() : 0)
                     .pull(recipe, List.of());
             boolean found = Hydraulics.of(CurveMeasures.of(shot.log(), CurveSettings.STANDARD), NOTHING)
@@ -95,8 +97,9 @@ class HydraulicsTest {
     /** What the pump gave is in the cup, in the puck, in the headspace, or was let go at the stop. */
     @Test
     void theWaterBalanceHoldsTheTruth() {
-        SimulatedShot shot = new SimulatedRig(8).pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93,
-                DemoProfile.STRAIGHT_NINE.profile(), 38, 100), List.of());
+        SimulatedShot shot = new SimulatedRig(8)
+                .pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, 2.4, 93),
+                        DemoProfile.STRAIGHT_NINE.profile(), 38, 100), List.of());
         CurveMeasures measures = CurveMeasures.of(shot.log(), CurveSettings.STANDARD);
         WaterBalance balance = Hydraulics
                 .of(measures, new Hydraulics.Known(Optional.empty(), Optional.empty(), measures.beverage(),

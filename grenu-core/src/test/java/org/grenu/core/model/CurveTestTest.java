@@ -88,7 +88,7 @@ class CurveTestTest {
         y[0] += wild;
         Term.Numeric term = new Term.Numeric("x", Samples.of(x));
         Design full = new Design(n, List.of(term));
-        return RankCheck.p(full, new Design(n, List.of()), full.slope(term), Samples.of(y),
+        return RankPermutationTest.p(full, new Design(n, List.of()), full.slope(term), Samples.of(y),
                 List.of(IntStream.range(0, 8).toArray(), IntStream.range(8, 16).toArray()), 199, random.nextLong());
     }
 }

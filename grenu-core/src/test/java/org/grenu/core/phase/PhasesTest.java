@@ -6,17 +6,18 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.profile.PlannedRun;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
-import org.grenu.core.puck.SimulatedShot;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
+import org.grenu.core.rig.SimulatedShot;
 import org.junit.jupiter.api.Test;
 
 class PhasesTest {
@@ -24,7 +25,8 @@ class PhasesTest {
     private static final DemoProfile GENTLE = DemoProfile.GENTLE_RAMP;
     private static final SimulatedShot SHOT = new SimulatedRig(5).loggingSteps()
             .pull(
-                    new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, 2.5, 93, GENTLE.profile(), 38, 100), List.of());
+                    new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, 2.5, 93), GENTLE.profile(), 38, 100),
+                    List.of());
     private static final CurveMeasures MEASURES = CurveMeasures.of(SHOT.log(), CurveSettings.STANDARD);
 
     @Test

@@ -5,14 +5,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
+import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.puck.DemoProfile;
-import org.grenu.core.puck.PuckRecipe;
 import org.grenu.core.puck.SimulatedCoffee;
-import org.grenu.core.puck.SimulatedRig;
+import org.grenu.core.rig.RigRecipe;
+import org.grenu.core.rig.SimulatedRig;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -26,7 +27,8 @@ class ProfileTest {
             rig.loggingSteps();
         }
         return CurveMeasures
-                .of(rig.pull(new PuckRecipe(SimulatedCoffee.REFERENCE, 14, 18, grind, 93, profile, 38, 100), List.of())
+                .of(rig.pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, grind, 93), profile, 38, 100),
+                        List.of())
                         .log(), CurveSettings.STANDARD);
     }
 

@@ -13,12 +13,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 class SimulatedBedTest {
 
     /** No swelling, compaction, collapse or erosion; grains that take up nothing. */
-    private static BedSettings plain(double openSolids, double openRate, double saturation, int layers) {
-        return new BedSettings(layers, 26, 1.5, 0.2, 150e-6, 500, 0.3, 0, 1, 1, 0, 0, 0, 1, openSolids, 0, openRate,
+    private static BedParameters plain(double openSolids, double openRate, double saturation, int layers) {
+        return BedParameters.of(layers, 26, 1.5, 0.2, 150e-6, 500, 0.3, 0, 1, 1, 0, 0, 0, 1, openSolids, 0, openRate,
                 openRate, saturation);
     }
 
-    private static SimulatedBed wetted(BedSettings settings, double flow, double step) {
+    private static SimulatedBed wetted(BedParameters settings, double flow, double step) {
         SimulatedBed bed = new SimulatedBed(settings);
         while (!bed.wet()) {
             bed.advance(flow, 3, step);
@@ -32,7 +32,7 @@ class SimulatedBedTest {
         double flow = any.number(0.3, 8);
         double bar = any.number(0, 9);
         double rate = any.number(0, 50);
-        BedSettings settings = new BedSettings(30, 26, 1.5, 0.19, 150e-6, 500, 0.3, 15, 5, 3, 0.1, 0.5, 1.4, 24, 2.5,
+        BedParameters settings = BedParameters.of(30, 26, 1.5, 0.19, 150e-6, 500, 0.3, 15, 5, 3, 0.1, 0.5, 1.4, 24, 2.5,
                 2.5, rate, 0.05, 0.32);
         SimulatedBed bed = new SimulatedBed(settings);
         double in = 0;
@@ -48,7 +48,7 @@ class SimulatedBedTest {
     @Seeds(30)
     void constantPermeabilityGivesDarcysFlowExactly(Draws any) {
         double bar = any.number(0.5, 12);
-        BedSettings settings = plain(0, 0, 0.3, 25);
+        BedParameters settings = plain(0, 0, 0.3, 25);
         SimulatedBed bed = wetted(settings, 2, 0.01);
         double permeability = 0.2 * 0.2 * 0.2 * 150e-6 * 150e-6 / (180 * 0.8 * 0.8) / 500;
         Bed reference = new Bed(Math.sqrt(4 * 26e-4 / Math.PI), 0.015);
@@ -74,7 +74,7 @@ class SimulatedBedTest {
     void instantEquilibriumInPlugFlowHasItsAnalyticCurve() {
         double solids = 4;
         double saturation = 0.25;
-        BedSettings settings = plain(solids, 1e9, saturation, 400);
+        BedParameters settings = plain(solids, 1e9, saturation, 400);
         SimulatedBed bed = wetted(settings, 1, 0.001);
         double before = bed.waterOut();
         for (int i = 0; i < 40_000; i++) {

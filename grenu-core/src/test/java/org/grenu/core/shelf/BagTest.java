@@ -9,8 +9,8 @@ import java.util.OptionalLong;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
@@ -69,8 +69,8 @@ class BagTest {
         Entries bag = Entries.NONE.with(ShelfField.NET_MASS, "250")
                 .with(ShelfField.WASTE, "2026-04-03 6 spilled")
                 .with(ShelfField.LIFE, "2026-04-01 roasted; 2026-04-02 portioned 100 for the freezer");
-        ShotSheet shot = ShotSheet.EMPTY.with(SheetField.DOSE, 18).with(SheetField.PURGE, 2);
-        BagStock stock = BagStock.of(bag, List.of(shot, shot, shot, ShotSheet.EMPTY));
+        ShotRecord shot = ShotRecord.EMPTY.with(RecordField.DOSE, 18).with(RecordField.PURGE, 2);
+        BagStock stock = BagStock.of(bag, List.of(shot, shot, shot, ShotRecord.EMPTY));
         assertThat(stock.left().orElseThrow()).isCloseTo(250 - 3 * 20 - 6 - 100, within(1e-9));
         assertThat(stock.dosesLeft()).hasValue(4);
         assertThat(stock.withoutDose()).isEqualTo(1);

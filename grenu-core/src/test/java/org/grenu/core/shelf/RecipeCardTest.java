@@ -6,28 +6,28 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Row;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 
 class RecipeCardTest {
 
     private static final Shot SHOT = DemoStudy.shots().get(0).shot();
     private static final ShotMeasures MEASURES = ShotMeasures.of(SHOT);
-    private static final Entries CARD = RecipeCard.of(1, SHOT.sheet(), MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
+    private static final Entries CARD = RecipeCard.of(1, SHOT.record(), MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
 
     @Test
     void theCardHoldsTheConditionsAndWhatCameOfThem() {
-        assertThat(CARD.number(SheetField.GRIND)).hasValue(2.4);
-        assertThat(CARD.text(SheetField.WATER)).hasValue("Brew water 3");
-        assertThat(CARD.text(SheetField.BASKET)).hasValue("18 g ridgeless");
-        assertThat(CARD.number(SheetField.DOSE_TARGET)).hasValue(18);
+        assertThat(CARD.number(RecordField.GRIND)).hasValue(2.4);
+        assertThat(CARD.text(RecordField.WATER)).hasValue("Brew water 3");
+        assertThat(CARD.text(RecordField.BASKET)).hasValue("18 g ridgeless");
+        assertThat(CARD.number(RecordField.DOSE_TARGET)).hasValue(18);
         assertThat(CARD.number(ShelfField.FROM_SHOT)).hasValue(1);
         assertThat(CARD.text(ShelfField.CLOCK)).hasValue(TimeConvention.PUMP_ON_TO_PUMP_OFF.title());
         assertThat(CARD.number(ShelfField.YIELD_MEANT).orElseThrow())
@@ -47,10 +47,10 @@ class RecipeCardTest {
 
     @Test
     void aDoseThatWasNotMeantIsTakenAsItWas() {
-        ShotSheet plain = SHOT.sheet().with(SheetField.DOSE_TARGET, "").with(SheetField.BEVERAGE_TARGET, "");
+        ShotRecord plain = SHOT.record().with(RecordField.DOSE_TARGET, "").with(RecordField.BEVERAGE_TARGET, "");
         Entries card = RecipeCard.of(1, plain, MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
-        assertThat(card.number(SheetField.DOSE_TARGET)).hasValue(18);
-        assertThat(card.number(SheetField.BEVERAGE_TARGET)).hasValue(40);
+        assertThat(card.number(RecordField.DOSE_TARGET)).hasValue(18);
+        assertThat(card.number(RecordField.BEVERAGE_TARGET)).hasValue(40);
     }
 
     @Test
@@ -58,14 +58,14 @@ class RecipeCardTest {
         ShelfItem recipe = new ShelfItem(1, ShelfKind.RECIPE, "Heron, nine",
                 List.of(new ShelfVersion(1, 1, Optional.empty(), "", Entries.NONE),
                         new ShelfVersion(2, 2, Optional.empty(), "", CARD)));
-        ShotSheet started = ShotSheet.EMPTY.with(SheetField.GRIND, 3.0).with(SheetField.DOSE, 17.0);
-        for (SheetEdit edit : RecipeCard.start(recipe, recipe.newest(), started)) {
+        ShotRecord started = ShotRecord.EMPTY.with(RecordField.GRIND, 3.0).with(RecordField.DOSE, 17.0);
+        for (RecordEdit edit : RecipeCard.start(recipe, recipe.newest(), started)) {
             started = edit.apply(started);
         }
-        assertThat(started.text(SheetField.RECIPE)).hasValue("Heron, nine v2");
-        assertThat(started.number(SheetField.GRIND)).as("entered before").hasValue(3);
-        assertThat(started.profileSteps()).isEqualTo(SHOT.sheet().profileSteps());
-        assertThat(started.has(SheetField.READINGS)).isFalse();
+        assertThat(started.text(RecordField.RECIPE)).hasValue("Heron, nine v2");
+        assertThat(started.number(RecordField.GRIND)).as("entered before").hasValue(3);
+        assertThat(started.profileSteps()).isEqualTo(SHOT.record().profileSteps());
+        assertThat(started.has(RecordField.READINGS)).isFalse();
         assertThat(RecipeCard.start(recipe, recipe.newest(), started)).isEmpty();
     }
 }

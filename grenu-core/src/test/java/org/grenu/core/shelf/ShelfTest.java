@@ -8,8 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.entry.Entries;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 
 class ShelfTest {
@@ -39,52 +39,52 @@ class ShelfTest {
             item(ShelfKind.REFRACTOMETER, "R-2",
                     Entries.NONE.with(ShelfField.READS, "brix").with(ShelfField.READING_STEP, "0.1"))));
 
-    private static ShotSheet shot(String pulled) {
-        return ShotSheet.EMPTY.with(SheetField.PULLED_AT, pulled)
-                .with(SheetField.BAG, "heron bag 1")
-                .with(SheetField.SCALE, "S-1")
-                .with(SheetField.MACHINE, "Rig 1")
-                .with(SheetField.BASKET, "18 g")
-                .with(SheetField.SITE, "Hill")
-                .with(SheetField.REFRACTOMETER, "R-2")
-                .with(SheetField.READINGS, "11");
+    private static ShotRecord shot(String pulled) {
+        return ShotRecord.EMPTY.with(RecordField.PULLED_AT, pulled)
+                .with(RecordField.BAG, "heron bag 1")
+                .with(RecordField.SCALE, "S-1")
+                .with(RecordField.MACHINE, "Rig 1")
+                .with(RecordField.BASKET, "18 g")
+                .with(RecordField.SITE, "Hill")
+                .with(RecordField.REFRACTOMETER, "R-2")
+                .with(RecordField.READINGS, "11");
     }
 
     @Test
     void whatARecordLeavesOpenItsGearTells() {
-        ShotSheet complete = SHELF.complete(shot("2026-05-13T09:00"));
-        assertThat(complete.text(SheetField.COFFEE)).hasValue("Lot Heron 14");
+        ShotRecord complete = SHELF.complete(shot("2026-05-13T09:00"));
+        assertThat(complete.text(RecordField.COFFEE)).hasValue("Lot Heron 14");
         assertThat(complete.ageDays().orElseThrow()).as("16 days, 10 of them frozen").isEqualTo(6);
         assertThat(complete.moisture().orElseThrow().shared()).isEqualTo(0.3);
-        assertThat(complete.number(SheetField.BASKET_CAPACITY)).hasValue(18);
-        assertThat(complete.number(SheetField.ALTITUDE)).hasValue(1370);
+        assertThat(complete.number(RecordField.BASKET_CAPACITY)).hasValue(18);
+        assertThat(complete.number(RecordField.ALTITUDE)).hasValue(1370);
         assertThat(complete.strengthSeries().strength().orElseThrow().value()).as("0.85 points per °Brix")
                 .isCloseTo(9.35, within(1e-9));
     }
 
     @Test
     void whatTheRecordSaysGoesFirst() {
-        ShotSheet own = shot("2026-05-13T09:00").with(SheetField.ALTITUDE, 12)
-                .with(SheetField.ROASTED_ON, "2026-05-01");
-        assertThat(SHELF.complete(own).number(SheetField.ALTITUDE)).hasValue(12);
-        assertThat(SHELF.complete(own).entry(SheetField.ROASTED_ON)).hasValue("2026-05-01");
+        ShotRecord own = shot("2026-05-13T09:00").with(RecordField.ALTITUDE, 12)
+                .with(RecordField.ROASTED_ON, "2026-05-01");
+        assertThat(SHELF.complete(own).number(RecordField.ALTITUDE)).hasValue(12);
+        assertThat(SHELF.complete(own).entry(RecordField.ROASTED_ON)).hasValue("2026-05-01");
     }
 
     @Test
     void oldShotsKeepTheVersionTheyWerePulledOn() {
-        assertThat(SHELF.complete(shot("2026-05-09T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.1);
-        assertThat(SHELF.complete(shot("2026-05-10T09:00")).number(SheetField.SCALE_RESOLUTION)).hasValue(0.01);
-        assertThat(SHELF.complete(shot("2026-05-09T09:00")).text(SheetField.MACHINE_VERSION)).hasValue("v1");
-        assertThat(SHELF.complete(shot("2026-05-13T09:00")).text(SheetField.MACHINE_VERSION))
+        assertThat(SHELF.complete(shot("2026-05-09T09:00")).number(RecordField.SCALE_RESOLUTION)).hasValue(0.1);
+        assertThat(SHELF.complete(shot("2026-05-10T09:00")).number(RecordField.SCALE_RESOLUTION)).hasValue(0.01);
+        assertThat(SHELF.complete(shot("2026-05-09T09:00")).text(RecordField.MACHINE_VERSION)).hasValue("v1");
+        assertThat(SHELF.complete(shot("2026-05-13T09:00")).text(RecordField.MACHINE_VERSION))
                 .hasValue("v2: new screen");
-        ShotSheet undated = ShotSheet.EMPTY.with(SheetField.SCALE, "S-1");
-        assertThat(SHELF.complete(undated).has(SheetField.SCALE_RESOLUTION)).as("of an unknown day nothing is told")
+        ShotRecord undated = ShotRecord.EMPTY.with(RecordField.SCALE, "S-1");
+        assertThat(SHELF.complete(undated).has(RecordField.SCALE_RESOLUTION)).as("of an unknown day nothing is told")
                 .isFalse();
     }
 
     @Test
     void aRecordThatNamesNothingStaysAsItIs() {
-        ShotSheet bare = ShotSheet.EMPTY.with(SheetField.GRINDER, "not on the shelf");
+        ShotRecord bare = ShotRecord.EMPTY.with(RecordField.GRINDER, "not on the shelf");
         assertThat(SHELF.complete(bare)).isSameAs(bare);
     }
 

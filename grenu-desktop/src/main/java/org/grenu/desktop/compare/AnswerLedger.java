@@ -12,8 +12,8 @@ public final class AnswerLedger extends ScrollPane {
     public AnswerLedger(CompareViewModel model, Appearance appearance) {
         getStyleClass().add(Styles.LEDGER);
         setId("answer-ledger");
-        VBox column = new VBox(new SentenceSection(model), new GuardSection(model),
-                new LeftOverSection(model, appearance), new SpreadSection(model),
+        VBox column = new VBox(new SentenceSection(model), new BalanceSection(model),
+                new ResidualSection(model, appearance), new SpreadSection(model),
                 new ModelSection(model), new NextShotsSection(model));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(model.answeredProperty().isNotNull());

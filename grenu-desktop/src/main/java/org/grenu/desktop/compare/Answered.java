@@ -14,8 +14,8 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.OverlayFigure;
 import org.grenu.figures.theme.TreatmentScale;
@@ -55,7 +55,7 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
     static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual,
             String reference) {
         List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
-        List<ShotSheet> sheets = sound.stream().map(MeasuredShot::sheet).toList();
+        List<ShotRecord> sheets = sound.stream().map(MeasuredShot::record).toList();
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());

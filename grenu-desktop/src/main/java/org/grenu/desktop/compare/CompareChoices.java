@@ -16,8 +16,8 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * What the user asks and wants to see.
@@ -195,7 +195,7 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
     }
 
     /** {@return the question with that first variable, about those shots} */
-    Question question(Factor first, List<ShotSheet> sheets, List<Response> usual) {
+    Question question(Factor first, List<ShotRecord> sheets, List<Response> usual) {
         Variable main = new Variable.Treatment(first, byLevel || !first.numeric());
         List<Variable> beside = others.orElseGet(() -> Proposal.treatments(sheets, first))
                 .stream()

@@ -24,12 +24,13 @@ import org.grenu.core.response.Response;
 import org.grenu.core.response.RunOrder;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Latest;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.figures.compare.OverlayFigure;
@@ -52,7 +53,7 @@ public final class CompareViewModel implements AutoCloseable {
     private final DoubleProperty cursor = new SimpleDoubleProperty(Double.NaN);
     private final ObjectProperty<AxisRange> view = new SimpleObjectProperty<>(new AxisRange(0, 1));
     private final StringProperty numbers = new SimpleStringProperty("");
-    private volatile long wish;
+    private final Latest latest;
     /** Whether the user has seen an answer. */
     private boolean asked;
     /** The colour the user had, and the one that was put in its place; null while none was. */
@@ -65,6 +66,7 @@ public final class CompareViewModel implements AutoCloseable {
         this.picked = picked;
         this.appearance = appearance;
         this.background = new Background("grenu-compare", interfaceThread);
+        this.latest = new Latest(background);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
         InvalidationListener ask = observable -> ask();
         picked.changesProperty().addListener(ask);
@@ -126,7 +128,7 @@ public final class CompareViewModel implements AutoCloseable {
 
     /** {@return variables that may be asked about beside the one that gives the colour, own entries among them} */
     List<Variable> possibleVariables() {
-        List<ShotSheet> sheets = sheets();
+        List<ShotRecord> sheets = sheets();
         List<Variable> all = new ArrayList<>();
         Proposal.factors(sheets)
                 .stream()
@@ -177,7 +179,7 @@ public final class CompareViewModel implements AutoCloseable {
 
     /** {@return factors whose levels can stand side by side, or be taken out as blocks} */
     List<Factor> dividingFactors() {
-        List<ShotSheet> sheets = sheets();
+        List<ShotRecord> sheets = sheets();
         return Proposal.factors(sheets).stream().filter(factor -> Proposal.changed(factor, sheets)).toList();
     }
 
@@ -216,8 +218,8 @@ public final class CompareViewModel implements AutoCloseable {
         return answered.get() == null ? Optional.empty() : answered.get().overlay();
     }
 
-    private List<ShotSheet> sheets() {
-        return picked.shots().stream().map(ShotSummary::sheet).toList();
+    private List<ShotRecord> sheets() {
+        return picked.shots().stream().map(ShotSummary::record).toList();
     }
 
     private void ask() {
@@ -226,33 +228,29 @@ public final class CompareViewModel implements AutoCloseable {
         }
         List<ShotSummary> shots = picked.shots();
         Factor proposed = proposedColour(
-                shots.stream().map(ShotSummary::sheet).filter(sheet -> !sheet.has(SheetField.FAULT)).toList());
+                shots.stream().map(ShotSummary::record).filter(record -> !record.has(RecordField.FAULT)).toList());
         if (!proposed.equals(appearance.colourByProperty().get())) {
             // Asks again by itself, in that colour.
             appearance.colourByProperty().set(proposed);
             return;
         }
-        long own = ++wish;
         CompareChoices chosen = choices.get();
         Factor first = appearance.colourByProperty().get();
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
         String reference = desk.openProperty().get() == null ? ""
                 : Integer.toString(desk.openProperty().get().summary().number());
         busy.set(true);
-        background.run(() -> wish == own ? Answered.of(measured(shots), chosen, first, usual, reference) : null,
-                found -> {
-                    if (wish == own) {
-                        busy.set(false);
-                        show(found);
-                    }
-                }, failure -> {
-                    busy.set(false);
-                    desk.failed(failure);
-                });
+        latest.ask(() -> Answered.of(measured(shots), chosen, first, usual, reference), found -> {
+            busy.set(false);
+            show(found);
+        }, failure -> {
+            busy.set(false);
+            desk.failed(failure);
+        });
     }
 
     /** A colour that tells nothing gives way to one that does, until the user chooses one in sight of an answer. */
-    private Factor proposedColour(List<ShotSheet> sheets) {
+    private Factor proposedColour(List<ShotRecord> sheets) {
         Factor current = appearance.colourByProperty().get();
         boolean chosen = asked && !current.equals(proposed);
         if (chosen) {

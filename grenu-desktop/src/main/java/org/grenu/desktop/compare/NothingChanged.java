@@ -8,7 +8,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Repeatability;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 

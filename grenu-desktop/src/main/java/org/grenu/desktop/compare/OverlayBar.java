@@ -7,7 +7,6 @@ import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CustomMenuItem;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -15,14 +14,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.control.WrappingBar;
 
 /**
  * What stands below the overlaid curves: where they are lined up, what stands side by side, which strips are shown.
  */
-final class OverlayBar extends HBox {
+final class OverlayBar extends WrappingBar {
 
     private final CompareViewModel model;
     private final ToggleGroup axes = new ToggleGroup();
@@ -30,10 +30,7 @@ final class OverlayBar extends HBox {
     private final MenuButton strips = new MenuButton("Strips");
 
     OverlayBar(CompareViewModel model) {
-        super(8);
         this.model = model;
-        getStyleClass().add(Styles.WORK_FOOT);
-        setAlignment(Pos.CENTER_LEFT);
         HBox choices = new HBox(2);
         for (AxisKind kind : AxisKind.values()) {
             ToggleButton choice = new ToggleButton(kind.title());
@@ -53,16 +50,9 @@ final class OverlayBar extends HBox {
         strips.setMinWidth(Region.USE_PREF_SIZE);
         strips.setOnShowing(event -> fillStrips());
         sideBySide.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(word("Zero at"), choices, word("Side by side"), sideBySide, strips);
+        getChildren().addAll(named("Zero at", choices), named("Side by side", sideBySide), strips);
         model.answeredProperty().addListener((o, was, is) -> describe());
         describe();
-    }
-
-    private static Label word(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add(Styles.MUTED);
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        return label;
     }
 
     private void describe() {

@@ -65,7 +65,7 @@ final class PointsPane extends Region {
         PointsFigure wanted = figure;
         Theme look = theme.getValue();
         TreatmentScale colors = scale.getValue();
-        Function<PointsFigure.Point, Color> ink = point -> colors.color(point.row().shot().sheet(), look);
+        Function<PointsFigure.Point, Color> ink = point -> colors.color(point.row().shot().record(), look);
         image.setLayoutX(SIDE);
         image.paint((g, pen, width, height) -> PointsPainter.paint(g, look, wanted, ink, width, height),
                 getWidth() - 2 * SIDE, getHeight());

@@ -28,13 +28,14 @@ import org.grenu.core.quantity.Title;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.control.WrappingBar;
 import org.grenu.desktop.desk.Appearance;
 
 /** What is asked: what changed, about what, on which basis, in which blocks. */
-final class QuestionBar extends HBox {
+final class QuestionBar extends WrappingBar {
 
     private static final int MOST_PAIRS = 6;
     private static final double UNIT_WIDTH = 48;
@@ -48,11 +49,8 @@ final class QuestionBar extends HBox {
     private final ComboBox<ComparisonBasis> basis;
 
     QuestionBar(CompareViewModel model, Appearance appearance) {
-        super(8);
         this.model = model;
         this.appearance = appearance;
-        getStyleClass().add(Styles.WORK_FOOT);
-        setAlignment(Pos.CENTER_LEFT);
         changed.setOnShowing(event -> fillChanged());
         asked.setOnShowing(event -> fillAsked());
         basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()),
@@ -60,7 +58,7 @@ final class QuestionBar extends HBox {
                 ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
         basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
         blocks.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(word("What changed"), changed, word("Asked"), asked, basis, word("Blocks"), blocks);
+        getChildren().addAll(named("What changed", changed), named("Asked", asked), basis, named("Blocks", blocks));
         model.answeredProperty().addListener((o, was, is) -> describe());
         appearance.colourByProperty().addListener((o, was, is) -> describe());
         model.choicesProperty().addListener((o, was, is) -> describe());

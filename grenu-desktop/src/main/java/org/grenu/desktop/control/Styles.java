@@ -1,6 +1,6 @@
 package org.grenu.desktop.control;
 
-/** Style classes that Java and the style sheet share. */
+/** Style classes that Java and the style record share. */
 public final class Styles {
 
     public static final String ACTION = "action";

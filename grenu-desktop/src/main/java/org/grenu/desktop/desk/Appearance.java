@@ -6,9 +6,9 @@ import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ObservableList;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.ShotSummary;
@@ -17,13 +17,13 @@ import org.grenu.library.ShotSummary;
 public final class Appearance {
 
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
-    private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(SheetFactor.GRIND);
+    private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(RecordFactor.GRIND);
     private final ObjectBinding<TreatmentScale> scale;
 
     /** The look of a study with those shots. */
     public Appearance(ObservableList<ShotSummary> shots) {
         scale = Bindings.createObjectBinding(() -> {
-            List<ShotSheet> sheets = shots.stream().map(ShotSummary::sheet).toList();
+            List<ShotRecord> sheets = shots.stream().map(ShotSummary::record).toList();
             return TreatmentScale.of(colourBy.get(), sheets);
         }, shots, colourBy);
     }

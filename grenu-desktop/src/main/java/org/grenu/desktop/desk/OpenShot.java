@@ -13,9 +13,9 @@ import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.phase.Phase;
 import org.grenu.core.phase.PhaseBorder;
-import org.grenu.core.study.Plausibility;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -55,7 +55,7 @@ public record OpenShot(ShotAnalysis analysis, List<Finding> findings) {
 
     /** {@return entries that were hardly meant} */
     public List<Plausibility.Doubt> doubts() {
-        return Plausibility.of(summary().sheet(), measures().masses());
+        return Plausibility.of(summary().record(), measures().masses());
     }
 
     /** {@return where its phases begin} */

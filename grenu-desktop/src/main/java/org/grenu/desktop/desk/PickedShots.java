@@ -66,11 +66,11 @@ public final class PickedShots {
     public void beginWithTheStudy() {
         if (ids.isEmpty()) {
             List<String> studies = Optional.ofNullable(desk.openProperty().get())
-                    .map(open -> open.summary().sheet().studies())
+                    .map(open -> open.summary().record().studies())
                     .orElse(List.of());
             pickOnly(desk.shots()
                     .stream()
-                    .filter(shot -> studies.isEmpty() || !Collections.disjoint(shot.sheet().studies(), studies))
+                    .filter(shot -> studies.isEmpty() || !Collections.disjoint(shot.record().studies(), studies))
                     .toList());
         }
     }

@@ -18,7 +18,7 @@ public final class ShelfSteps {
 
     /** Puts a thing on the shelf, then hands it over. */
     public void add(ShelfKind kind, String name, Entries entries, Consumer<ShelfItem> then) {
-        desk.step(() -> desk.library().addItem(kind, name, entries.texts()),
+        desk.step(() -> desk.library().write(tx -> tx.shelf().add(kind, name, entries.texts())),
                 step -> desk.shelfProperty().get().find(step.changes().get(0).id()).ifPresent(then));
     }
 
@@ -28,12 +28,15 @@ public final class ShelfSteps {
                 .filter(item -> desk.shelfProperty().get().find(item.kind(), item.name()).isEmpty())
                 .toList();
         if (!others.isEmpty()) {
-            desk.step(() -> desk.library().addItems(others, words), step -> {});
+            desk.step(() -> desk.library().write(tx -> tx.shelf().add(others, words)), step -> {});
         }
     }
 
     /** Begins a new version of a thing whose parts were changed. */
     public void addVersion(ShelfItem item, LocalDate since, String changed) {
-        desk.step(() -> desk.library().addVersion(item.id(), since, changed, item.entries().texts()), step -> {});
+        desk.step(
+                () -> desk.library()
+                        .write(tx -> tx.shelf().addVersion(item.id(), since, changed, item.entries().texts())),
+                step -> {});
     }
 }

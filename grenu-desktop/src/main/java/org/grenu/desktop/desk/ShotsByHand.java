@@ -6,9 +6,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import org.grenu.app.importing.LateLog;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.core.study.ShotState;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 import org.grenu.library.ShotSummary;
 
 /** Shots that are written down, and logs that come to them later; each a step that can be undone. */
@@ -25,9 +25,9 @@ public final class ShotsByHand {
 
     /** Begins a shot that was pulled now, hands it over, and opens it. */
     public void begin(Consumer<ShotSummary> begun) {
-        ShotSheet now = ShotSheet.EMPTY.with(SheetField.PULLED_AT,
+        ShotRecord now = ShotRecord.EMPTY.with(RecordField.PULLED_AT,
                 LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString());
-        desk.step(() -> desk.library().write(now, ShotState.RECORDED, 0), step -> {
+        desk.step(() -> desk.library().write(tx -> tx.shots().write(now, ShotState.RECORDED, 0)), step -> {
             begun.accept(step.shot());
             desk.select(step.shot().id());
         });
@@ -38,7 +38,8 @@ public final class ShotsByHand {
         desk.background()
                 .run(reading, late -> desk.step(
                         () -> desk.library()
-                                .giveLog(shot, late.fileName(), late.bytes(), late.log(), late.beside(shot)),
+                                .write(tx -> tx.shots()
+                                        .giveLog(shot, late.fileName(), late.bytes(), late.log(), late.beside(shot))),
                         step -> desk.noticeProperty()
                                 .set(Notice.done("Shot " + shot.number() + " has its log. Ctrl Z takes it back."))),
                         desk::failed);

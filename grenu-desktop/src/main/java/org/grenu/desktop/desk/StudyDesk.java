@@ -31,9 +31,9 @@ import org.grenu.app.study.ShotOrder;
 import org.grenu.app.study.ShotsByTime;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.shelf.Shelf;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.library.Binned;
 import org.grenu.library.Change;
 import org.grenu.library.EditDepth;
@@ -68,7 +68,7 @@ public final class StudyDesk implements AutoCloseable {
     private final ReadOnlyObjectWrapper<StudySettings> settings = new ReadOnlyObjectWrapper<>(StudySettings.USUAL);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
     private volatile long wanted = -1;
-    private final StepsUnderWay underWay = new StepsUnderWay();
+    private final PendingSteps underWay = new PendingSteps();
 
     /** The desk for that library; {@link #load} fills it. */
     public StudyDesk(OpenLibrary opened, Executor interfaceThread) {
@@ -140,9 +140,9 @@ public final class StudyDesk implements AutoCloseable {
     public void load(List<ShotSummary> found) {
         shots.list().setAll(found);
         loaded.set(true);
-        background.run(library::shelf, shelf::set, this::failed);
-        background.run(library::editDepth, editDepth::set, this::failed);
-        background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
+        background.run(() -> library.read(tx -> tx.shelf().all()), shelf::set, this::failed);
+        background.run(() -> library.read(tx -> tx.journal().depth()), editDepth::set, this::failed);
+        background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
         if (!found.isEmpty() && open.get() == null) {
             select(ShotOrder.newestFirst(found).get(0).id());
         }
@@ -151,7 +151,7 @@ public final class StudyDesk implements AutoCloseable {
     /** Reads the shots that {@link #load} was not given, and looks a large library through. */
     public void loadTheRest() {
         background.run(() -> {
-            List<ShotSummary> all = library.summaries();
+            List<ShotSummary> all = library.read(tx -> tx.shots().all());
             all.forEach(derived::of);
             return all;
         }, all -> {
@@ -170,9 +170,9 @@ public final class StudyDesk implements AutoCloseable {
     public void reload(List<ShotSummary> found) {
         opened.analyses().forget();
         shots.list().setAll(found);
-        background.run(library::shelf, shelf::set, this::failed);
-        background.run(library::editDepth, editDepth::set, this::failed);
-        background.run(() -> StudySettings.of(library.settings()), this::apply, this::failed);
+        background.run(() -> library.read(tx -> tx.shelf().all()), shelf::set, this::failed);
+        background.run(() -> library.read(tx -> tx.journal().depth()), editDepth::set, this::failed);
+        background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
         openAnother();
         markStored();
     }
@@ -182,13 +182,14 @@ public final class StudyDesk implements AutoCloseable {
      * window's to undo.
      */
     public void lookElsewhere() {
-        stepping(StepsUnderWay.Kind.LOOK, () -> {
+        stepping(PendingSteps.Kind.LOOK, () -> {
             if (!library.changedElsewhere()) {
                 return null;
             }
-            List<ShotSummary> now = library.summaries();
-            underWay.made(now);
-            return new Elsewhere(now, library.shelf(), library.editDepth());
+            Elsewhere found = library
+                    .read(tx -> new Elsewhere(tx.shots().all(), tx.shelf().all(), tx.journal().depth()));
+            underWay.made(found.shots);
+            return found;
         }, found -> {
             if (found != null) {
                 takeIn(found);
@@ -226,7 +227,7 @@ public final class StudyDesk implements AutoCloseable {
         List<RulePack> packs = settings.get().packs();
         ShotsByTime order = shots.byTime();
         shots.find(id)
-                .ifPresent(summary -> stepping(StepsUnderWay.Kind.LOOK,
+                .ifPresent(summary -> stepping(PendingSteps.Kind.LOOK,
                         () -> wanted == id
                                 ? OpenShot.of(analyses().of(underWay.now(summary)), order.before(summary), packs)
                                 : null,
@@ -244,24 +245,25 @@ public final class StudyDesk implements AutoCloseable {
      * @return whether that changes anything
      * @throws org.grenu.core.entry.RefusedEntry if it is not a possible entry; nothing is changed
      */
-    public boolean enter(SheetField field, String typed) {
-        return open.get() != null && enter(SheetEdit.of(latestSheet(), field, typed));
+    public boolean enter(RecordField field, String typed) {
+        return open.get() != null && enter(RecordEdit.of(latestSheet(), field, typed));
     }
 
     /**
-     * Enters a value under a name that the user made up; as {@link #enter(SheetField, String)}.
+     * Enters a value under a name that the user made up; as {@link #enter(RecordField, String)}.
      *
      * @throws org.grenu.core.entry.RefusedEntry if the name or the entry is not possible; nothing is changed
      */
     public boolean enterOwn(String key, String typed) {
-        return open.get() != null && enter(SheetEdit.ofOwn(latestSheet(), key, typed));
+        return open.get() != null && enter(RecordEdit.ofOwn(latestSheet(), key, typed));
     }
 
-    private boolean enter(SheetEdit edit) {
+    private boolean enter(RecordEdit edit) {
         OpenShot shot = open.get();
         if (edit.changes()) {
             underWay.expect(edit.apply(latestSheet()));
-            change(() -> Optional.of(library.apply(shot.summary().id(), edit)), false, step -> {});
+            change(() -> Optional.of(library.write(tx -> tx.journal().make(shot.summary().id(), edit))), false,
+                    step -> {});
         }
         return edit.changes();
     }
@@ -270,19 +272,19 @@ public final class StudyDesk implements AutoCloseable {
      * {@return the open shot's record with the edits that are still on their way to the library; empty while none
      * is open}
      */
-    public ShotSheet latestSheet() {
+    public ShotRecord latestSheet() {
         return underWay.latest()
-                .orElseGet(() -> open.get() == null ? ShotSheet.EMPTY : open.get().summary().recorded());
+                .orElseGet(() -> open.get() == null ? ShotRecord.EMPTY : open.get().summary().written());
     }
 
     /** Takes the last step back, whatever it was made on, and shows the shot it was made on. */
     public void undo() {
-        change(library::undo, true, step -> tell("Undone", step));
+        change(() -> library.write(tx -> tx.journal().undo()), true, step -> tell("Undone", step));
     }
 
     /** Makes the step again that was undone last, and shows its shot. */
     public void redo() {
-        change(library::redo, true, step -> tell("Redone", step));
+        change(() -> library.write(tx -> tx.journal().redo()), true, step -> tell("Redone", step));
     }
 
     /** Stores changes that belong together, of shots or of the shelf. */
@@ -293,7 +295,8 @@ public final class StudyDesk implements AutoCloseable {
                     .filter(change -> shot != null && change.target() == Target.SHOT
                             && change.id() == shot.summary().id() && change.ofEntry())
                     .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
-            change(() -> Optional.of(library.apply(words, changes, reason)), false, step -> {});
+            change(() -> Optional.of(library.write(tx -> tx.journal().make(words, changes, reason))), false,
+                    step -> {});
         }
     }
 
@@ -306,20 +309,20 @@ public final class StudyDesk implements AutoCloseable {
     public void bin(List<ShotSummary> binned) {
         String words = binned.size() == 1 ? "Shot " + binned.get(0).number() + " put into the bin"
                 : binned.size() + " shots put into the bin";
-        step(() -> library.bin(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words),
+        step(() -> library.write(tx -> tx.bin().put(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words)),
                 step -> noticeProperty().set(Notice.done(words + ". Ctrl Z takes it back.")));
     }
 
     /** Takes something out of the bin. */
     public void restore(Binned binned) {
-        step(() -> library.restore(binned), step -> {});
+        step(() -> library.write(tx -> tx.bin().restore(binned)), step -> {});
     }
 
     /** Takes what is in the bin out of the library for good. */
     public void emptyBin(Runnable then) {
         background.run(() -> {
-            library.emptyBin();
-            return library.editDepth();
+            library.store(tx -> tx.bin().empty());
+            return library.read(tx -> tx.journal().depth());
         }, depth -> {
             editDepth.set(depth);
             markStored();
@@ -338,8 +341,8 @@ public final class StudyDesk implements AutoCloseable {
         shots.add(summaries);
         markStored();
         // The shelf may have changed while they were on their way.
-        stepping(StepsUnderWay.Kind.LOOK, () -> {
-            List<ShotSummary> now = library.refreshed(underWay.over(summaries));
+        stepping(PendingSteps.Kind.LOOK, () -> {
+            List<ShotSummary> now = library.write(tx -> tx.shots().refresh(underWay.over(summaries)));
             underWay.made(now);
             return now;
         }, now -> shots.change(now, List.of()));
@@ -350,7 +353,7 @@ public final class StudyDesk implements AutoCloseable {
         List<ShotSummary> added = List.copyOf(together);
         background.run(() -> {
             ShotImport.keepTogether(library, added);
-            return library.editDepth();
+            return library.read(tx -> tx.journal().depth());
         }, editDepth::set, this::failed);
     }
 
@@ -359,7 +362,7 @@ public final class StudyDesk implements AutoCloseable {
         if (!chosen.equals(settings.get())) {
             apply(chosen);
             background.run(() -> {
-                library.keep(chosen.kept());
+                library.store(tx -> tx.settings().keep(chosen.kept()));
                 return chosen;
             }, kept -> {}, this::failed);
         }
@@ -423,7 +426,7 @@ public final class StudyDesk implements AutoCloseable {
     private void change(Supplier<Optional<StoredStep>> making, boolean leadsToShot, Consumer<StoredStep> then) {
         List<RulePack> packs = settings.get().packs();
         List<ShotSummary> shown = shots.now();
-        stepping(StepsUnderWay.Kind.EDIT, () -> {
+        stepping(PendingSteps.Kind.EDIT, () -> {
             Optional<StoredStep> made = making.get();
             return made.isEmpty() ? null : changed(made.get(), shown, leadsToShot, packs);
         }, changed -> {
@@ -434,7 +437,7 @@ public final class StudyDesk implements AutoCloseable {
         });
     }
 
-    private <T> void stepping(StepsUnderWay.Kind kind, Callable<T> work, Consumer<T> then) {
+    private <T> void stepping(PendingSteps.Kind kind, Callable<T> work, Consumer<T> then) {
         underWay.begin(kind);
         background.run(work, done -> {
             underWay.end(kind);
@@ -449,14 +452,15 @@ public final class StudyDesk implements AutoCloseable {
     private Changed changed(StoredStep step, List<ShotSummary> shown, boolean leadsToShot, List<RulePack> packs) {
         underWay.made(step);
         List<ShotSummary> known = underWay.over(shown);
-        List<ShotSummary> after = step.shelf().isEmpty() ? step.shots() : library.refreshed(known);
+        List<ShotSummary> after = step.shelf().isEmpty() ? step.shots()
+                : library.write(tx -> tx.shots().refresh(known));
         underWay.made(after);
         long leading = leadsToShot && !step.shots().isEmpty() ? step.shots().get(0).id() : wanted;
         Optional<OpenShot> opened = Stream.concat(step.shots().stream(), after.stream())
                 .filter(shot -> shot.id() == leading)
                 .findFirst()
                 .map(shot -> OpenShot.of(analyses().of(shot), ShotsByTime.of(known).before(shot), packs));
-        return new Changed(step, opened, after, library.editDepth());
+        return new Changed(step, opened, after, library.read(tx -> tx.journal().depth()));
     }
 
     private void show(Changed changed) {

@@ -72,7 +72,7 @@ public final class HistoryViewModel {
     /** Says why the correction was made. */
     void giveReason(HistoryEntry entry, String reason) {
         desk.background().run(() -> {
-            desk.library().giveReason(entry.id(), reason);
+            desk.library().store(tx -> tx.history().giveReason(entry.id(), reason));
             return reason;
         }, given -> read(), desk::failed);
     }
@@ -81,7 +81,8 @@ public final class HistoryViewModel {
         List<Subject> wanted = subjects.get();
         desk.background().run(() -> {
             List<HistoryEntry> found = new ArrayList<>();
-            wanted.forEach(subject -> found.addAll(desk.library().history(subject.target, subject.id)));
+            wanted.forEach(
+                    subject -> found.addAll(desk.library().read(tx -> tx.history().of(subject.target, subject.id))));
             found.removeIf(HistoryEntry::undone);
             found.sort(Comparator.comparing(HistoryEntry::id).reversed());
             return found;

@@ -122,7 +122,7 @@ public final class ImportPanel extends VBox {
             if (outcome instanceof ImportOutcome.Failed) {
                 getStyleClass().add(Styles.FAILED);
             }
-            // A cell with a size in the sheet asks its graphic for the least height only.
+            // A cell with a size in the record asks its graphic for the least height only.
             box.setMinHeight(
                     words.getLayoutBounds().getHeight() + (outcome instanceof ImportOutcome.Failed ? LINK_HEIGHT : 0));
         }

@@ -13,7 +13,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.grenu.app.importing.SavedMappings;
 import org.grenu.app.importing.ShotSource;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;

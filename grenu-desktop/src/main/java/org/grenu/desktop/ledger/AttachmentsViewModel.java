@@ -37,12 +37,15 @@ public final class AttachmentsViewModel {
 
     /** Hands the file's bytes over once they are read. */
     void read(Attachment file, Consumer<byte[]> then) {
-        desk.background().run(() -> desk.library().attachmentBytes(file.id()), then, desk::failed);
+        desk.background().run(() -> desk.library().read(tx -> tx.attachments().bytes(file.id())), then, desk::failed);
     }
 
     /** Puts the file into the bin. */
     void bin(Attachment file) {
-        desk.step(() -> desk.library().bin(Target.ATTACHMENT, List.of(file.id()), file.name() + " put into the bin"),
+        desk.step(
+                () -> desk.library()
+                        .write(tx -> tx.bin()
+                                .put(Target.ATTACHMENT, List.of(file.id()), file.name() + " put into the bin")),
                 step -> {});
     }
 
@@ -52,7 +55,7 @@ public final class AttachmentsViewModel {
             files.clear();
             return;
         }
-        desk.background().run(() -> desk.library().attachments(shot), found -> {
+        desk.background().run(() -> desk.library().read(tx -> tx.attachments().of(shot)), found -> {
             if (desk.openProperty().get() != null && desk.openProperty().get().summary().id() == shot
                     && !files.equals(found)) {
                 files.setAll(found);

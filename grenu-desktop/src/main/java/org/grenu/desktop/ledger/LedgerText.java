@@ -16,10 +16,10 @@ import org.grenu.core.profile.StepEnding;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.BeverageSource;
+import org.grenu.core.record.BeverageSource;
 import org.grenu.core.entry.FieldKind;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.OpenShot;
 
 /**
@@ -136,7 +136,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     }
 
     private static String readings(OpenShot shot) {
-        var series = shot.summary().sheet().strengthSeries();
+        var series = shot.summary().record().strengthSeries();
         int n = series.readings().size();
         if (n == 0) {
             return "none yet";
@@ -213,18 +213,18 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     /**
      * {@return the entry as the field shows it: masses with one decimal, strengths with two, or more where entered}
      */
-    static String shown(OpenShot shot, SheetField field) {
-        return written(shot == null ? "" : shot.summary().recorded().entry(field).orElse(""), field);
+    static String shown(OpenShot shot, RecordField field) {
+        return written(shot == null ? "" : shot.summary().written().entry(field).orElse(""), field);
     }
 
     /** {@return what coffee and gear tell of an entry that the record leaves open; empty when they tell nothing} */
-    static String told(OpenShot shot, SheetField field) {
-        return shot == null || shot.summary().recorded().has(field) ? ""
-                : written(shot.summary().sheet().entry(field).orElse(""), field);
+    static String told(OpenShot shot, RecordField field) {
+        return shot == null || shot.summary().written().has(field) ? ""
+                : written(shot.summary().record().entry(field).orElse(""), field);
     }
 
     /** {@return an entry as it is shown} */
-    static String written(String text, SheetField field) {
+    static String written(String text, RecordField field) {
         int decimals = switch (field) {
             case DOSE, BEVERAGE, MOISTURE, MOISTURE_U -> 1;
             case ZERO -> 2;

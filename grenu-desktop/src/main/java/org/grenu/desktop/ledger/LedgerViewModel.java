@@ -39,13 +39,13 @@ import org.grenu.core.quantity.Reported;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
-import org.grenu.core.study.Caffeine;
-import org.grenu.core.study.Plausibility;
-import org.grenu.core.study.SameRecipe;
-import org.grenu.core.study.SetUp;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Caffeine;
+import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.SameRecipe;
+import org.grenu.core.record.SetUp;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
@@ -120,10 +120,10 @@ public final class LedgerViewModel {
 
     /** Shots of the open one's recipe, the open one not among them. */
     private Siblings siblings() {
-        SameRecipe recipe = SameRecipe.of(open().summary().sheet());
+        SameRecipe recipe = SameRecipe.of(open().summary().record());
         List<ShotSummary> others = desk.shots()
                 .stream()
-                .filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.sheet()))
+                .filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.record()))
                 .toList();
         return Siblings.of(others.size(),
                 others.stream()
@@ -132,7 +132,7 @@ public final class LedgerViewModel {
     }
 
     /** {@return the question that the entry raises; empty when it raises none} */
-    Optional<Plausibility.Doubt> doubt(SheetField field) {
+    Optional<Plausibility.Doubt> doubt(RecordField field) {
         return open() == null ? Optional.empty()
                 : open().doubts().stream().filter(doubt -> doubt.field() == field).findFirst();
     }
@@ -143,7 +143,7 @@ public final class LedgerViewModel {
     }
 
     /** {@return an editor for that entry} */
-    EntryViewModel entry(SheetField field) {
+    EntryViewModel entry(RecordField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field),
                 typed -> desk.enter(field, typed))
                 .instead(() -> LedgerText.told(open(), field))
@@ -153,7 +153,7 @@ public final class LedgerViewModel {
     /** {@return what was corrected in the open shot's record} */
     HistoryViewModel history() {
         return new HistoryViewModel(desk, desk.openProperty(),
-                key -> SheetField.find(key).map(SheetField::title).orElse(key),
+                key -> RecordField.find(key).map(RecordField::title).orElse(key),
                 () -> open() == null ? List.of()
                         : List.of(new HistoryViewModel.Subject(Target.SHOT, open().summary().id())));
     }
@@ -165,7 +165,7 @@ public final class LedgerViewModel {
 
     /** {@return what was set up otherwise than for the shot before} */
     List<SetUp.Changed> changed() {
-        return before().map(shot -> SetUp.changed(shot.sheet(), shot.masses(), open().summary().sheet(),
+        return before().map(shot -> SetUp.changed(shot.record(), shot.masses(), open().summary().record(),
                 open().measures().masses())).orElse(List.of());
     }
 
@@ -174,16 +174,16 @@ public final class LedgerViewModel {
      * was not tasted}
      */
     Optional<String> caffeine() {
-        if (open() == null || !open().summary().sheet().has(SheetField.TASTE)
-                || open().summary().sheet().pulledAt().isEmpty()) {
+        if (open() == null || !open().summary().record().has(RecordField.TASTE)
+                || open().summary().record().pulledAt().isEmpty()) {
             return Optional.empty();
         }
-        LocalDate day = open().summary().sheet().pulledAt().get().toLocalDate();
-        List<ShotSheet> tasted = desk.shots()
+        LocalDate day = open().summary().record().pulledAt().get().toLocalDate();
+        List<ShotRecord> tasted = desk.shots()
                 .stream()
-                .map(ShotSummary::sheet)
-                .filter(sheet -> sheet.has(SheetField.TASTE)
-                        && sheet.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
+                .map(ShotSummary::record)
+                .filter(record -> record.has(RecordField.TASTE)
+                        && record.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
                 .toList();
         return Optional.of(String.format(Locale.ROOT,
                 "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). "
@@ -195,13 +195,13 @@ public final class LedgerViewModel {
 
     /** {@return how many entries the shot before could lend} */
     int offered() {
-        return before().map(shot -> SetUp.takenOver(shot.recorded(), open().summary().sheet()).size()).orElse(0);
+        return before().map(shot -> SetUp.takenOver(shot.written(), open().summary().record()).size()).orElse(0);
     }
 
     /** Fills what is unknown with what was set up for the shot before, as one step. */
     public void takeOver() {
         before().ifPresent(shot -> desk.change("Entries copied from shot " + shot.number(),
-                SetUp.takenOver(shot.recorded(), open().summary().sheet())
+                SetUp.takenOver(shot.written(), open().summary().record())
                         .stream()
                         .map(edit -> Change.of(open().summary().id(), edit))
                         .toList(),
@@ -209,19 +209,19 @@ public final class LedgerViewModel {
     }
 
     /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
-    List<String> known(SheetField field) {
+    List<String> known(RecordField field) {
         Map<String, Integer> used = new HashMap<>();
         ShelfKind.of(field)
                 .ifPresent(kind -> desk.shelfProperty()
                         .get()
                         .of(kind)
                         .forEach(item -> used.merge(item.name(), 1, Integer::sum)));
-        if (field == SheetField.ARM) {
+        if (field == RecordField.ARM) {
             armsNamed().forEach(arm -> used.merge(arm, 1, Integer::sum));
         }
         desk.shots()
-                .forEach(shot -> (field == SheetField.STUDY ? shot.sheet().studies().stream()
-                        : shot.sheet().text(field).stream())
+                .forEach(shot -> (field == RecordField.STUDY ? shot.record().studies().stream()
+                        : shot.record().text(field).stream())
                         .forEach(text -> used.merge(text, 1, Integer::sum)));
         return used.entrySet()
                 .stream()
@@ -233,7 +233,7 @@ public final class LedgerViewModel {
     /** Of the studies that the open shot belongs to. */
     private List<String> armsNamed() {
         return open() == null ? List.of() : open().summary()
-                .sheet()
+                .record()
                 .studies()
                 .stream()
                 .flatMap(study -> desk.shelfProperty().get().find(ShelfKind.STUDY, study).stream())
@@ -243,16 +243,16 @@ public final class LedgerViewModel {
     }
 
     /** {@return what stood in that entry of the shots pulled last, the newest first, each once; a moment is now} */
-    List<String> last(SheetField field) {
+    List<String> last(RecordField field) {
         return field.kind() == FieldKind.MOMENT
                 ? List.of(
                         LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field))
-                : last(shot -> LedgerText.written(shot.recorded().entry(field).orElse(""), field));
+                : last(shot -> LedgerText.written(shot.written().entry(field).orElse(""), field));
     }
 
     /** {@return likewise for an entry that the user made up} */
     List<String> lastOwn(String key) {
-        return last(shot -> shot.recorded().extras().getOrDefault(key, ""));
+        return last(shot -> shot.written().extras().getOrDefault(key, ""));
     }
 
     private List<String> last(Function<ShotSummary, String> value) {
@@ -268,7 +268,7 @@ public final class LedgerViewModel {
     List<String> ownKeys() {
         return desk.shots()
                 .stream()
-                .flatMap(shot -> shot.sheet().extras().keySet().stream())
+                .flatMap(shot -> shot.record().extras().keySet().stream())
                 .distinct()
                 .sorted()
                 .toList();
@@ -277,14 +277,14 @@ public final class LedgerViewModel {
     /** {@return an editor for an entry that the user made up} */
     EntryViewModel own(String key) {
         return new EntryViewModel(desk.openProperty(), key,
-                () -> open() == null ? "" : open().summary().sheet().extras().getOrDefault(key, ""),
+                () -> open() == null ? "" : open().summary().record().extras().getOrDefault(key, ""),
                 typed -> desk.enterOwn(key, typed));
     }
 
     /** {@return whether a name can be given to a new entry, and if not why} */
     Optional<String> refusedName(String key) {
         try {
-            SheetEdit.ofOwn(ShotSheet.EMPTY, key, "x");
+            RecordEdit.ofOwn(ShotRecord.EMPTY, key, "x");
             return Optional.empty();
         } catch (RefusedEntry refused) {
             return Optional.of(refused.getMessage());
@@ -329,11 +329,11 @@ public final class LedgerViewModel {
         } else {
             off.add(kind);
         }
-        desk.enter(SheetField.REPAIRS_OFF, off.stream().map(RepairKind::key).collect(Collectors.joining("; ")));
+        desk.enter(RecordField.REPAIRS_OFF, off.stream().map(RepairKind::key).collect(Collectors.joining("; ")));
     }
 
     private String shownReading(int index) {
-        List<Double> readings = open() == null ? List.of() : open().summary().sheet().numbers(SheetField.READINGS);
+        List<Double> readings = open() == null ? List.of() : open().summary().record().numbers(RecordField.READINGS);
         return index < readings.size() ? DecimalText.padded(DecimalText.exact(readings.get(index)), 2) : "";
     }
 
@@ -346,7 +346,7 @@ public final class LedgerViewModel {
         if (index >= readings.size()) {
             texts.add(typed);
         }
-        return desk.enter(SheetField.READINGS, String.join("; ", texts));
+        return desk.enter(RecordField.READINGS, String.join("; ", texts));
     }
 
     /** A reading that is typed again keeps its time and temperatures. */
@@ -364,7 +364,7 @@ public final class LedgerViewModel {
             Optional<PlaneFigure.Point> point = derived.ratio()
                     .filter(ratio -> ratio.value() > 0)
                     .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(),
-                            scale.color(shot.sheet(), theme)));
+                            scale.color(shot.record(), theme)));
             if (shot.id() == chosen) {
                 open = point;
             } else {

@@ -11,7 +11,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -36,15 +36,15 @@ final class MassesSection extends Section {
         rest.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().addAll(name, value, rest);
         source.setId("beverage-source");
-        dose = row(0, "Dose", SheetField.DOSE, word("g"));
-        beverage = row(1, "Beverage", SheetField.BEVERAGE, source);
-        HBox moisture = new HBox(4, word("%   u"), field(SheetField.MOISTURE_U, 44).hinting("0.2")
+        dose = row(0, "Dose", RecordField.DOSE, word("g"));
+        beverage = row(1, "Beverage", RecordField.BEVERAGE, source);
+        HBox moisture = new HBox(4, word("%   u"), field(RecordField.MOISTURE_U, 44).hinting("0.2")
                 .explained("Standard uncertainty of the moisture; 0.2 % where nothing is entered"), word("%"));
-        row(2, "Moisture", SheetField.MOISTURE, moisture);
-        HBox scale = new HBox(4, word("g   bias ±"), field(SheetField.SCALE_BIAS, 44).hinting("0")
+        row(2, "Moisture", RecordField.MOISTURE, moisture);
+        HBox scale = new HBox(4, word("g   bias ±"), field(RecordField.SCALE_BIAS, 44).hinting("0")
                 .explained("Limit of the scale's systematic error: u = limit/√3, shared by all its weighings"),
                 word("g"));
-        row(3, "Scale step", SheetField.SCALE_RESOLUTION, scale).hinting("0.1")
+        row(3, "Scale step", RecordField.SCALE_RESOLUTION, scale).hinting("0.1")
                 .explained("Display step of the scale: u = step/√12 for each weighing");
         getChildren().add(grid);
         source.getStyleClass().add(Styles.CAPTION);
@@ -57,7 +57,7 @@ final class MassesSection extends Section {
         return Stream.of(dose.field()).filter(field -> field.getText().isBlank()).toList();
     }
 
-    private EntryField row(int row, String name, SheetField field, Region rest) {
+    private EntryField row(int row, String name, RecordField field, Region rest) {
         Label label = new Label(name);
         grid.add(label, 0, row);
         EntryField entry = field(field, 62);
@@ -75,7 +75,7 @@ final class MassesSection extends Section {
         return entry;
     }
 
-    private EntryField field(SheetField field, double width) {
+    private EntryField field(RecordField field, double width) {
         return new EntryField(model.entry(field), field.key()).wide(width);
     }
 

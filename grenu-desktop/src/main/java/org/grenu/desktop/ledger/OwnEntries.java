@@ -65,7 +65,7 @@ final class OwnEntries extends VBox {
 
     /** {@return the fields of those entries that the shot before has, or that were just made} */
     Stream<TextField> expected() {
-        Set<String> before = model.before().map(shot -> shot.sheet().extras().keySet()).orElse(Set.of());
+        Set<String> before = model.before().map(shot -> shot.record().extras().keySet()).orElse(Set.of());
         return shown.stream().filter(key -> before.contains(key) || added.contains(key)).map(fields::get);
     }
 

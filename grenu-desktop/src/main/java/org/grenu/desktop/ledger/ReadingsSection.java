@@ -10,8 +10,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import org.grenu.core.study.Plausibility;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Section;
@@ -39,16 +39,16 @@ final class ReadingsSection extends Section {
         readings.setPrefWrapLength(250);
         summary.setId("readings-summary");
         summary.getStyleClass().add(Styles.CAPTION);
-        EntryField zeroCheck = entry(SheetField.ZERO, 52, "")
+        EntryField zeroCheck = entry(RecordField.ZERO, 52, "")
                 .explained("What the instrument showed for the rinse water; it is subtracted");
-        EntryField repeats = entry(SheetField.REFRACTOMETER_REPEATABILITY, 40, "0.015")
+        EntryField repeats = entry(RecordField.REFRACTOMETER_REPEATABILITY, 40, "0.015")
                 .explained("Standard deviation of one reading, display step included, in strength points");
-        EntryField bias = entry(SheetField.REFRACTOMETER_BIAS, 40, "0.045")
+        EntryField bias = entry(RecordField.REFRACTOMETER_BIAS, 40, "0.045")
                 .explained("Limit of the instrument's systematic error: u = limit/√3, shared by all its readings");
-        EntryField step = entry(SheetField.REFRACTOMETER_RESOLUTION, 34, "0.01")
+        EntryField step = entry(RecordField.REFRACTOMETER_RESOLUTION, 34, "0.01")
                 .explained("Display step of the refractometer");
         HBox zero = line(word("Zero check"), zeroCheck, word("%  by"),
-                entry(SheetField.REFRACTOMETER, 86, "instrument"));
+                entry(RecordField.REFRACTOMETER, 86, "instrument"));
         HBox instrument = line(word("Repeatability"), repeats, word("bias ±"), bias, word("step"), step);
         instrument.setSpacing(4);
         instrument.getStyleClass().add(Styles.INSTRUMENT);
@@ -69,11 +69,11 @@ final class ReadingsSection extends Section {
 
     private void show() {
         OpenShot open = model.open();
-        int count = open == null ? 0 : open.summary().sheet().numbers(SheetField.READINGS).size();
+        int count = open == null ? 0 : open.summary().record().numbers(RecordField.READINGS).size();
         remark().setText(open == null ? ""
-                : open.summary().sheet().flag(SheetField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
+                : open.summary().record().flag(RecordField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
         summary.setText(model.text().get() == null ? "" : model.text().get().readings());
-        doubt.setText(model.doubt(SheetField.READINGS).map(Plausibility.Doubt::question).orElse(""));
+        doubt.setText(model.doubt(RecordField.READINGS).map(Plausibility.Doubt::question).orElse(""));
         long id = open == null ? -1 : open.summary().id();
         if (count == shown && id == shot) {
             return;
@@ -112,7 +112,7 @@ final class ReadingsSection extends Section {
         return box;
     }
 
-    private EntryField entry(SheetField field, double width, String hint) {
+    private EntryField entry(RecordField field, double width, String hint) {
         return new EntryField(model.entry(field), field.key()).wide(width).hinting(hint);
     }
 

@@ -18,9 +18,9 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.Title;
-import org.grenu.core.study.Completeness;
-import org.grenu.core.study.SetUp;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.Completeness;
+import org.grenu.core.record.SetUp;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Fold;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -35,25 +35,25 @@ import org.grenu.desktop.entry.Suggestions;
  */
 final class RecordSection extends Section {
 
-    private static final Map<SheetField, String> EXPLAINED = Map.ofEntries(
-            Map.entry(SheetField.PROFILE_STEPS,
+    private static final Map<RecordField, String> EXPLAINED = Map.ofEntries(
+            Map.entry(RecordField.PROFILE_STEPS,
                     "Such as: soak: pressure 2.4 ±0.4, flow at most 4 until 2 s after drip or 25 s; main: pressure 9 "
                             + "over 3 s ±0.6"),
-            Map.entry(SheetField.PHASES,
+            Map.entry(RecordField.PHASES,
                     "Such as: wetting 0; soak 4.2; ramp 22.6; empty: found in the curves. Drag the borders on the "
                             + "strips."),
-            Map.entry(SheetField.MOMENT_NOTES,
+            Map.entry(RecordField.MOMENT_NOTES,
                     "Such as: 12.5 first blond streak; N on the strips notes something at the hairline"),
-            Map.entry(SheetField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log"),
-            Map.entry(SheetField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them"),
-            Map.entry(SheetField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days"),
-            Map.entry(SheetField.STUDY, "One study or several, with semicolons between"),
-            Map.entry(SheetField.ARM, "One arm, or study: arm for each study, with semicolons between"),
-            Map.entry(SheetField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means"),
-            Map.entry(SheetField.DWELL, "How long the loaded holder stood in the hot group before the pump came on"));
+            Map.entry(RecordField.SCALE_LAG, "How late the scale's values reach the log; empty: found from the log"),
+            Map.entry(RecordField.TASTE, "Words such as sour, thin, bitter, ashy: rules look for them"),
+            Map.entry(RecordField.ROASTED_ON, "Such as 2026-04-27; unknown is not zero days"),
+            Map.entry(RecordField.STUDY, "One study or several, with semicolons between"),
+            Map.entry(RecordField.ARM, "One arm, or study: arm for each study, with semicolons between"),
+            Map.entry(RecordField.FAULT_ON_PURPOSE, "yes: pulled faulty on purpose; such a shot is left out of means"),
+            Map.entry(RecordField.DWELL, "How long the loaded holder stood in the hot group before the pump came on"));
 
     private final LedgerViewModel model;
-    private final Map<SheetField, EntryField> editors = new EnumMap<>(SheetField.class);
+    private final Map<RecordField, EntryField> editors = new EnumMap<>(RecordField.class);
     private final Map<RecordGroup, Fold> folds = new EnumMap<>(RecordGroup.class);
     private final OwnEntries own;
     private final Label score = new Label();
@@ -118,7 +118,7 @@ final class RecordSection extends Section {
         if (open == null) {
             return;
         }
-        Completeness complete = Completeness.of(open.summary().sheet());
+        Completeness complete = Completeness.of(open.summary().record());
         remark().setText(complete.known() + " of " + complete.counted() + " known");
         score.setText(complete.missing().isEmpty() ? "Complete: every entry that others need is known."
                 : "Unknown: " + complete.missing()
@@ -132,8 +132,8 @@ final class RecordSection extends Section {
                 : "Copy " + offered + " entries from the previous shot");
         folds.forEach((group, fold) -> fold.summarise(group.summary(open)));
         caffeine.setText(model.caffeine().orElse(""));
-        String treated = open.summary().sheet().text(SheetField.BEANS_TREATMENT).orElse("") + " "
-                + open.summary().sheet().text(SheetField.GROUNDS_TREATMENT).orElse("");
+        String treated = open.summary().record().text(RecordField.BEANS_TREATMENT).orElse("") + " "
+                + open.summary().record().text(RecordField.GROUNDS_TREATMENT).orElse("");
         cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
     }
 
@@ -155,7 +155,7 @@ final class RecordSection extends Section {
                 .strip();
     }
 
-    private GridPane grid(List<SheetField> fields) {
+    private GridPane grid(List<RecordField> fields) {
         GridPane grid = new GridPane();
         grid.setHgap(6);
         grid.setVgap(3);
@@ -163,7 +163,7 @@ final class RecordSection extends Section {
         value.setHgrow(Priority.ALWAYS);
         grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
         for (int i = 0; i < fields.size(); i++) {
-            SheetField field = fields.get(i);
+            RecordField field = fields.get(i);
             Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());
             name.setPadding(new Insets(4, 0, 0, 0));
             name.setTooltip(new Tooltip(field.title()));
@@ -173,14 +173,14 @@ final class RecordSection extends Section {
         return grid;
     }
 
-    private Node editor(SheetField field) {
+    private Node editor(RecordField field) {
         if (field.kind() == FieldKind.FLAG) {
             return new ChoiceEntry(model.entry(field), field.key(), List.of("yes", "no"));
         }
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
-        Suggestions.on(entry, typed -> typed.isBlank() || field.kind() != FieldKind.TEXT ? List.of()
-                : field == SheetField.STUDY ? Suggestions.amongParts(model.known(field), typed)
+        Suggestions.on(entry, typed -> typed.isBlank() || !field.kind().free() ? List.of()
+                : field == RecordField.STUDY ? Suggestions.amongParts(model.known(field), typed)
                         : Suggestions.among(model.known(field), typed),
                 () -> model.last(field),
                 field.kind() == FieldKind.MOMENT ? "↓ now" : Suggestions.LAST);

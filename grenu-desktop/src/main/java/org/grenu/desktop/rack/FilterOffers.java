@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.beans.Observable;
-import org.grenu.core.study.SheetField;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.core.record.RecordField;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.Suggestions.Offer;
 
@@ -20,15 +20,15 @@ final class FilterOffers {
             "strength:", "time<", "time:", "age<", "dose:", "ratio:",
             "temp:", "taste:", "finding:", "study:", "arm:", "day:", "bag:", "basket:", "machine:", "water:",
             "operator:", "is:faulty", "-is:faulty", "unknown:taste");
-    private static final List<SheetField> NAMED = List.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.GRINDER,
-            SheetField.MACHINE, SheetField.OPERATOR, SheetField.STUDY);
+    private static final List<RecordField> NAMED = List.of(RecordField.COFFEE, RecordField.PROFILE, RecordField.GRINDER,
+            RecordField.MACHINE, RecordField.OPERATOR, RecordField.STUDY);
 
     private final StudyDesk desk;
-    private final FoundInShots found;
+    private final FindingSearch found;
     /** What stands in a field of the shots, until one of them changes. */
-    private final Map<SheetField, List<String>> values = new EnumMap<>(SheetField.class);
+    private final Map<RecordField, List<String>> values = new EnumMap<>(RecordField.class);
 
-    FilterOffers(StudyDesk desk, FoundInShots found) {
+    FilterOffers(StudyDesk desk, FindingSearch found) {
         this.desk = desk;
         this.found = found;
         desk.shots().addListener((Observable o) -> values.clear());
@@ -56,7 +56,7 @@ final class FilterOffers {
             STARTS.stream()
                     .filter(start -> start.startsWith(last) && !start.equals(last))
                     .forEach(start -> offers.add(new Offer(start, before + start)));
-            for (SheetField field : NAMED) {
+            for (RecordField field : NAMED) {
                 values(field.key()).stream()
                         .filter(value -> value.toLowerCase(Locale.ROOT).contains(word))
                         .forEach(value -> offers.add(offer(before, sign + field.key(), value)));
@@ -89,13 +89,13 @@ final class FilterOffers {
         if (name.equals("finding")) {
             return found.names();
         }
-        return SheetField.find(name).map(field -> values.computeIfAbsent(field, this::used)).orElse(List.of());
+        return RecordField.find(name).map(field -> values.computeIfAbsent(field, this::used)).orElse(List.of());
     }
 
     /** The most frequent first. */
-    private List<String> used(SheetField field) {
+    private List<String> used(RecordField field) {
         Map<String, Integer> counts = new HashMap<>();
-        desk.shots().forEach(shot -> shot.sheet().text(field).ifPresent(text -> counts.merge(text, 1, Integer::sum)));
+        desk.shots().forEach(shot -> shot.record().text(field).ifPresent(text -> counts.merge(text, 1, Integer::sum)));
         return counts.entrySet()
                 .stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))

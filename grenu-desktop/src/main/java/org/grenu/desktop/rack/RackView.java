@@ -24,9 +24,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.util.StringConverter;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.SheetFactor;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
@@ -132,14 +132,14 @@ public final class RackView extends VBox {
         choice.setId("colour-by");
         // One by one: a list that is replaced would lose its choice for a moment.
         Runnable offer = () -> {
-            List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.sheet()).toList());
+            List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.record()).toList());
             choice.getItems()
                     .removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor)
                             && !factor.equals(choice.getValue()));
             own.stream().filter(factor -> !choice.getItems().contains(factor)).forEach(choice.getItems()::add);
         };
         desk.shots().addListener((Observable o) -> offer.run());
-        choice.getItems().setAll(SheetFactor.values());
+        choice.getItems().setAll(RecordFactor.values());
         choice.setConverter(new StringConverter<>() {
             @Override
             public String toString(Factor factor) {

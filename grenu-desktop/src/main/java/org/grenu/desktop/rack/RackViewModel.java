@@ -22,10 +22,10 @@ import org.grenu.app.study.StoredSubject;
 import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotFilter;
-import org.grenu.core.study.ShotSheet;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotFilter;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.library.ShotSummary;
@@ -42,7 +42,7 @@ public final class RackViewModel {
     private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
     private final ObservableList<RackRow> rows = FXCollections.observableArrayList();
 
-    private final FoundInShots found;
+    private final FindingSearch found;
     private final FilterOffers offers;
     private final Map<Long, Known> known = new HashMap<>();
     private List<ShotSummary> ordered = List.of();
@@ -51,7 +51,7 @@ public final class RackViewModel {
     }
 
     /** The rack of that desk's shots, searched by what is found in them too. */
-    public RackViewModel(StudyDesk desk, FoundInShots found) {
+    public RackViewModel(StudyDesk desk, FindingSearch found) {
         this.desk = desk;
         this.found = found;
         this.offers = new FilterOffers(desk, found);
@@ -93,7 +93,7 @@ public final class RackViewModel {
     String misunderstood() {
         ShotFilter asked = ShotFilter.parse(filter.get());
         Set<String> names = StoredSubject.names();
-        ordered.forEach(shot -> shot.sheet()
+        ordered.forEach(shot -> shot.record()
                 .extras()
                 .keySet()
                 .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
@@ -175,10 +175,10 @@ public final class RackViewModel {
         if (desk.openProperty().get() == null) {
             return Optional.empty();
         }
-        ShotSheet sheet = desk.openProperty().get().summary().sheet();
+        ShotRecord record = desk.openProperty().get().summary().record();
         List<String> parts = new ArrayList<>();
-        sheet.text(SheetField.COFFEE).ifPresent(coffee -> parts.add("coffee:" + FilterOffers.quoted(coffee)));
-        sheet.text(SheetField.GRINDER).ifPresent(grinder -> parts.add("grinder:" + FilterOffers.quoted(grinder)));
+        record.text(RecordField.COFFEE).ifPresent(coffee -> parts.add("coffee:" + FilterOffers.quoted(coffee)));
+        record.text(RecordField.GRINDER).ifPresent(grinder -> parts.add("grinder:" + FilterOffers.quoted(grinder)));
         TargetWindow window = TargetWindow.USUAL;
         return parts.isEmpty() ? Optional.empty()
                 : Optional.of(String.join(" ", parts) + " -is:faulty ey:" + DecimalText.exact(window.yieldLow()) + "-"
@@ -204,7 +204,7 @@ public final class RackViewModel {
     }
 
     private boolean replaced(ShotSummary was, ShotSummary is) {
-        if (!was.sheet().pulledAt().equals(is.sheet().pulledAt()) || !passes(is)) {
+        if (!was.record().pulledAt().equals(is.record().pulledAt()) || !passes(is)) {
             return false;
         }
         for (int i = 0; i < rows.size(); i++) {
@@ -226,7 +226,7 @@ public final class RackViewModel {
             there = new Known(shot,
                     new StoredSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(),
                             () -> found.of(shot.id())),
-                    shot.sheet().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY),
+                    shot.record().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY),
                     new RackRow.Slip(shot));
             known.put(shot.id(), there);
         }

@@ -76,7 +76,7 @@ final class SlipCell extends ListCell<RackRow> {
     private void fill(ShotSummary shot, SlipText text) {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         Theme theme = appearance.themeProperty().get();
-        card.show(shot, text, FxColor.of(appearance.scale().get().color(shot.sheet(), theme)), theme);
+        card.show(shot, text, FxColor.of(appearance.scale().get().color(shot.record(), theme)), theme);
         if (workspace.getValue() == Workspace.COMPARE) {
             card.offerToPick(picked.contains(shot), picked::toggle);
         } else {

@@ -10,11 +10,11 @@ import org.grenu.app.analysis.DerivedValues;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -43,7 +43,7 @@ record SlipText(String number, String masses, String time, String yield, String 
                 grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
                 yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
-                chips(shot.sheet(), colourBy), shot.sheet().text(SheetField.FAULT).orElse(""));
+                chips(shot.record(), colourBy), shot.record().text(RecordField.FAULT).orElse(""));
     }
 
     private static String missing(Masses masses) {
@@ -58,23 +58,23 @@ record SlipText(String number, String masses, String time, String yield, String 
         return mass.map(m -> Reported.fixed(m.value(), 1)).orElse(UNKNOWN);
     }
 
-    private static List<String> chips(ShotSheet sheet, Factor colourBy) {
+    private static List<String> chips(ShotRecord record, Factor colourBy) {
         List<String> chips = new ArrayList<>();
-        chip(sheet, colourBy).ifPresent(chips::add);
-        for (Factor factor : List.of(SheetFactor.GRIND, SheetFactor.TEMPERATURE, SheetFactor.PROFILE)) {
+        chip(record, colourBy).ifPresent(chips::add);
+        for (Factor factor : List.of(RecordFactor.GRIND, RecordFactor.TEMPERATURE, RecordFactor.PROFILE)) {
             if (factor != colourBy) {
-                chip(sheet, factor).ifPresent(chips::add);
+                chip(record, factor).ifPresent(chips::add);
             }
         }
         return chips;
     }
 
-    static Optional<String> chip(ShotSheet sheet, Factor factor) {
-        if (factor == SheetFactor.AGE) {
-            return factor.level(sheet).map(level -> level + " d off roast");
+    static Optional<String> chip(ShotRecord record, Factor factor) {
+        if (factor == RecordFactor.AGE) {
+            return factor.level(record).map(level -> level + " d off roast");
         }
-        return factor.level(sheet)
-                .map(level -> !factor.numeric() || factor == SheetFactor.TEMPERATURE
+        return factor.level(record)
+                .map(level -> !factor.numeric() || factor == RecordFactor.TEMPERATURE
                         ? (level + " " + factor.unit()).strip()
                         : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
     }

@@ -52,7 +52,7 @@ public final class FigureImage extends ImageView {
             return;
         }
         double scale = getScene() == null || getScene().getWindow() == null ? 1
-                : getScene().getWindow().getRenderScaleX();
+                : getScene().getWindow().getRenderScaleX() * getLocalToSceneTransform().getMxx();
         if (wish.getAndSet(new Wish(painting, width, height, Math.max(1, scale))) == null) {
             PAINTERS.execute(this::work);
         }

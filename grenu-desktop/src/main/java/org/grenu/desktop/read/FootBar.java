@@ -15,15 +15,15 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.control.WrappingBar;
 import org.grenu.desktop.desk.StudyDesk;
 
 /** What stands below the strips: where they begin, which are shown, the ghost, and how the phases were found. */
-final class FootBar extends HBox {
+final class FootBar extends WrappingBar {
 
     private final ReadViewModel model;
     private final Label processing = new Label();
@@ -33,13 +33,7 @@ final class FootBar extends HBox {
     private final Button found = new Button("Find phases again");
 
     FootBar(ReadViewModel model, StudyDesk desk) {
-        super(10);
         this.model = model;
-        getStyleClass().add(Styles.WORK_FOOT);
-        setAlignment(Pos.CENTER_LEFT);
-        Label zero = new Label("Zero at");
-        zero.getStyleClass().add(Styles.MUTED);
-        zero.setMinWidth(Region.USE_PREF_SIZE);
         HBox choices = new HBox(2);
         for (AxisKind kind : AxisKind.values()) {
             choices.getChildren().add(axis(kind));
@@ -62,9 +56,7 @@ final class FootBar extends HBox {
         found.managedProperty().bind(found.visibleProperty());
         processing.getStyleClass().add(Styles.MUTED);
         processing.setMinWidth(0);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        getChildren().addAll(zero, choices, strips, ghost, showAll(), gap, found, processing);
+        getChildren().addAll(named("Zero at", choices), strips, ghost, showAll(), found, processing);
         desk.openProperty().addListener((o, was, is) -> describe());
         desk.settingsProperty().addListener((o, was, is) -> describe());
         model.ghostProperty().addListener((o, was, is) -> describe());

@@ -11,7 +11,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -19,8 +19,9 @@ import org.grenu.desktop.entry.EntryViewModel;
 /** In the place of the strips where a shot has no log: what a notebook says of it. */
 final class NotebookView extends VBox {
 
-    private static final List<SheetField> WRITTEN = List.of(SheetField.PULLED_AT, SheetField.DOSE, SheetField.BEVERAGE,
-            SheetField.READINGS);
+    private static final List<
+            RecordField> WRITTEN = List.of(RecordField.PULLED_AT, RecordField.DOSE, RecordField.BEVERAGE,
+                    RecordField.READINGS);
     private static final String HEADING = "time [s]; pressure [bar]; cup mass [g]\n";
 
     private final NotebookViewModel model;
@@ -46,7 +47,7 @@ final class NotebookView extends VBox {
         model.unloggedProperty().addListener((o, was, is) -> putAway());
         model.begunProperty()
                 .addListener((o, was, is) -> Platform
-                        .runLater(() -> lookup("#notebook-" + SheetField.DOSE.key()).requestFocus()));
+                        .runLater(() -> lookup("#notebook-" + RecordField.DOSE.key()).requestFocus()));
     }
 
     private Node entries() {
@@ -54,7 +55,7 @@ final class NotebookView extends VBox {
         grid.setHgap(12);
         grid.setVgap(8);
         grid.setAlignment(Pos.CENTER);
-        for (SheetField field : WRITTEN) {
+        for (RecordField field : WRITTEN) {
             String unit = field.unit().isEmpty() ? "" : ", " + field.unit();
             row(grid, field.title() + unit, model.entry(field), "notebook-" + field.key());
         }

@@ -12,9 +12,9 @@ import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.ShotsByHand;
 import org.grenu.desktop.desk.StudyDesk;
@@ -57,15 +57,15 @@ public final class NotebookViewModel {
     }
 
     /** {@return an entry of its record} */
-    EntryViewModel entry(SheetField field) {
+    EntryViewModel entry(RecordField field) {
         return new EntryViewModel(desk.openProperty(), field.title(),
                 () -> open() == null ? ""
-                        : open().summary().recorded().entry(field).map(entry -> shown(field, entry)).orElse(""),
+                        : open().summary().written().entry(field).map(entry -> shown(field, entry)).orElse(""),
                 typed -> desk.enter(field, typed));
     }
 
-    private static String shown(SheetField field, String entry) {
-        return field == SheetField.PULLED_AT ? entry.replace('T', ' ') : entry;
+    private static String shown(RecordField field, String entry) {
+        return field == RecordField.PULLED_AT ? entry.replace('T', ' ') : entry;
     }
 
     /** {@return the time as a stopwatch gave it, which counts as that from pump on to pump off} */
@@ -83,11 +83,11 @@ public final class NotebookViewModel {
         if (!typed.isBlank() && !(DecimalText.parse(typed).orElse(-1) > 0)) {
             throw new RefusedEntry("The time must be a number of seconds above 0.");
         }
-        ShotSheet now = desk.latestSheet();
+        ShotRecord now = desk.latestSheet();
         List<Change> changes = Stream
-                .of(SheetEdit.of(now, SheetField.PUMP_ON, typed.isBlank() ? "" : "0"),
-                        SheetEdit.of(now, SheetField.PUMP_OFF, typed))
-                .filter(SheetEdit::changes)
+                .of(RecordEdit.of(now, RecordField.PUMP_ON, typed.isBlank() ? "" : "0"),
+                        RecordEdit.of(now, RecordField.PUMP_OFF, typed))
+                .filter(RecordEdit::changes)
                 .map(edit -> Change.of(open().summary().id(), edit))
                 .toList();
         desk.change("Time", changes, "");

@@ -34,9 +34,10 @@ public final class ReadView extends BorderPane {
                 ? appearance.themeProperty().get().color("muted")
                 : appearance.scale()
                         .get()
-                        .color(desk.openProperty().get().summary().sheet(), appearance.themeProperty().get()),
+                        .color(desk.openProperty().get().summary().record(), appearance.themeProperty().get()),
                 desk.openProperty(), appearance.scale(), appearance.themeProperty());
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
+        setId("read");
         setTop(titleRow(rack, menus));
         NotebookView written = new NotebookView(notebook, chooseLog);
         FootBar foot = new FootBar(model, desk);

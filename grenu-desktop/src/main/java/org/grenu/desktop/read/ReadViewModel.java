@@ -17,8 +17,8 @@ import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.figures.read.AxisRange;
@@ -88,14 +88,14 @@ public final class ReadViewModel {
         if (shot == null) {
             return "";
         }
-        ShotSheet sheet = shot.summary().sheet();
+        ShotRecord record = shot.summary().record();
         List<String> parts = new ArrayList<>();
-        sheet.text(SheetField.COFFEE).ifPresent(parts::add);
-        sheet.text(SheetField.PROFILE).ifPresent(parts::add);
-        sheet.entry(SheetField.GRIND).ifPresent(grind -> parts.add("grind " + grind));
-        sheet.entry(SheetField.TEMPERATURE).ifPresent(celsius -> parts.add(celsius + " °C"));
-        sheet.pulledAt().ifPresent(moment -> parts.add(CLOCK.format(moment)));
-        if (sheet.flag(SheetField.SIMULATED)) {
+        record.text(RecordField.COFFEE).ifPresent(parts::add);
+        record.text(RecordField.PROFILE).ifPresent(parts::add);
+        record.entry(RecordField.GRIND).ifPresent(grind -> parts.add("grind " + grind));
+        record.entry(RecordField.TEMPERATURE).ifPresent(celsius -> parts.add(celsius + " °C"));
+        record.pulledAt().ifPresent(moment -> parts.add(CLOCK.format(moment)));
+        if (record.flag(RecordField.SIMULATED)) {
             parts.add("simulated");
         }
         return String.join(" · ", parts);
@@ -103,7 +103,7 @@ public final class ReadViewModel {
 
     /** {@return why the shot counts as faulty; empty when it does not} */
     public String fault() {
-        return shot == null ? "" : shot.summary().sheet().text(SheetField.FAULT).orElse("");
+        return shot == null ? "" : shot.summary().record().text(RecordField.FAULT).orElse("");
     }
 
     /** {@return who says where the phases begin} */
@@ -271,7 +271,7 @@ public final class ReadViewModel {
             double begin = i == index ? kept : shot.phases().get(i).seconds();
             borders.add(shot.phases().get(i).kind().key() + " " + DecimalText.exact(begin));
         }
-        desk.enter(SheetField.PHASES, String.join("; ", borders));
+        desk.enter(RecordField.PHASES, String.join("; ", borders));
     }
 
     /** Moves the border nearest to the hairline. */
@@ -284,12 +284,12 @@ public final class ReadViewModel {
 
     /** {@return whether phases were set by hand} */
     boolean phasesEdited() {
-        return shot != null && shot.summary().sheet().has(SheetField.PHASES);
+        return shot != null && shot.summary().record().has(RecordField.PHASES);
     }
 
     /** Forgets borders set by hand. */
     void findPhases() {
-        desk.enter(SheetField.PHASES, "");
+        desk.enter(RecordField.PHASES, "");
     }
 
     /** Notes words at the hairline; blank words note nothing. */
@@ -303,7 +303,7 @@ public final class ReadViewModel {
                     .map(note -> DecimalText.exact(note.seconds()) + " " + note.words())
                     .collect(Collectors.joining("; "));
             String note = DecimalText.exact(Math.rint(10 * seconds) / 10) + " " + plain;
-            desk.enter(SheetField.MOMENT_NOTES, others.isEmpty() ? note : others + "; " + note);
+            desk.enter(RecordField.MOMENT_NOTES, others.isEmpty() ? note : others + "; " + note);
         }
     }
 

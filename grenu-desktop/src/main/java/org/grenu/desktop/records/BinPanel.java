@@ -52,7 +52,8 @@ public final class BinPanel extends VBox {
         close.setOnAction(event -> setVisible(false));
         empty.setId("bin-empty-it");
         empty.getStyleClass().add(Styles.ACTION);
-        empty.setOnAction(event -> desk.background().run(desk.library()::binLoss, this::ask, desk::failed));
+        empty.setOnAction(event -> desk.background()
+                .run(() -> desk.library().read(tx -> tx.bin().loss()), this::ask, desk::failed));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         ScrollPane scroll = new ScrollPane(list);
@@ -100,7 +101,7 @@ public final class BinPanel extends VBox {
 
     private void read() {
         if (isVisible()) {
-            desk.background().run(desk.library()::bin, this::show, desk::failed);
+            desk.background().run(() -> desk.library().read(tx -> tx.bin().list()), this::show, desk::failed);
         }
     }
 

@@ -14,8 +14,8 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
@@ -97,19 +97,19 @@ public final class BulkViewModel {
     List<String> entries() {
         List<String> own = desk.shots()
                 .stream()
-                .flatMap(shot -> shot.recorded().extras().keySet().stream())
+                .flatMap(shot -> shot.written().extras().keySet().stream())
                 .distinct()
                 .sorted()
                 .toList();
-        return Stream.concat(Arrays.stream(SheetField.values()).map(SheetField::title), own.stream()).toList();
+        return Stream.concat(Arrays.stream(RecordField.values()).map(RecordField::title), own.stream()).toList();
     }
 
     /** {@return values that shots have in that entry} */
     List<String> values() {
         return desk.shots()
                 .stream()
-                .flatMap(shot -> field().map(field -> shot.recorded().entry(field))
-                        .orElseGet(() -> Optional.ofNullable(shot.recorded().extras().get(entry.get().strip())))
+                .flatMap(shot -> field().map(field -> shot.written().entry(field))
+                        .orElseGet(() -> Optional.ofNullable(shot.written().extras().get(entry.get().strip())))
                         .stream())
                 .distinct()
                 .sorted()
@@ -128,12 +128,12 @@ public final class BulkViewModel {
     }
 
     private String title() {
-        return field().map(SheetField::title).orElse(entry.get().strip());
+        return field().map(RecordField::title).orElse(entry.get().strip());
     }
 
-    private Optional<SheetField> field() {
+    private Optional<RecordField> field() {
         String wanted = entry.get().strip();
-        return Arrays.stream(SheetField.values())
+        return Arrays.stream(RecordField.values())
                 .filter(field -> field.title().equalsIgnoreCase(wanted) || field.key().equalsIgnoreCase(wanted))
                 .findFirst();
     }
@@ -147,8 +147,8 @@ public final class BulkViewModel {
         int replaced = 0;
         try {
             for (ShotSummary shot : shots.get()) {
-                SheetEdit edit = field().map(field -> SheetEdit.of(shot.recorded(), field, value.get()))
-                        .orElseGet(() -> SheetEdit.ofOwn(shot.recorded(), entry.get().strip(), value.get()));
+                RecordEdit edit = field().map(field -> RecordEdit.of(shot.written(), field, value.get()))
+                        .orElseGet(() -> RecordEdit.ofOwn(shot.written(), entry.get().strip(), value.get()));
                 already += edit.changes() ? 0 : 1;
                 replaced += edit.changes() && !edit.before().isEmpty() ? 1 : 0;
                 if (edit.changes()) {

@@ -9,6 +9,7 @@ import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.strength.DriedSamples;
 import org.grenu.core.strength.ReadingLine;
 import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Subscriptions;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.RowsEntry;
 
@@ -30,8 +31,7 @@ final class CalibrationSection extends Section {
         how.getStyleClass().add(Styles.MUTED);
         how.setWrapText(true);
         getChildren().addAll(sentence, how, new RowsEntry(model.entry(ShelfField.DRIED), ShelfField.DRIED, "dried"));
-        model.chosenProperty().addListener((o, was, is) -> show());
-        show();
+        Subscriptions.whileShown(this, this::show, model.chosenProperty());
     }
 
     private void show() {

@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.SiteHeat;
 import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Subscriptions;
 import org.grenu.desktop.control.Styles;
 
 /** What the site's altitude allows, in words. */
@@ -24,8 +25,7 @@ final class HeatSection extends Section {
         caution.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
         caution.setWrapText(true);
         getChildren().addAll(sentence, caution);
-        model.chosenProperty().addListener((o, was, is) -> show());
-        show();
+        Subscriptions.whileShown(this, this::show, model.chosenProperty());
     }
 
     private void show() {

@@ -12,7 +12,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.shelf.RecipeCard;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
@@ -45,18 +45,18 @@ public final class RecipeViewModel {
         }
         return byRecipe(open).map(ShelfItem::name)
                 .orElseGet(
-                        () -> open.summary().sheet().text(SheetField.COFFEE).orElse("Shot " + open.summary().number())
+                        () -> open.summary().record().text(RecordField.COFFEE).orElse("Shot " + open.summary().number())
                                 + open.summary()
-                                        .sheet()
-                                        .text(SheetField.PROFILE)
+                                        .record()
+                                        .text(RecordField.PROFILE)
                                         .map(profile -> ", " + profile.toLowerCase(Locale.ROOT))
                                         .orElse(""));
     }
 
     private Optional<ShelfItem> byRecipe(OpenShot open) {
         return open.summary()
-                .sheet()
-                .text(SheetField.RECIPE)
+                .record()
+                .text(RecordField.RECIPE)
                 .flatMap(name -> desk.shelfProperty().get().find(ShelfKind.RECIPE, name.replaceFirst(" v\\d+$", "")));
     }
 
@@ -66,7 +66,7 @@ public final class RecipeViewModel {
         if (open == null) {
             return;
         }
-        Entries card = RecipeCard.of(open.summary().number(), open.summary().sheet(), open.measures(),
+        Entries card = RecipeCard.of(open.summary().number(), open.summary().record(), open.measures(),
                 desk.settingsProperty().get().convention());
         String name = suggestedName();
         Optional<ShelfItem> there = desk.shelfProperty().get().find(ShelfKind.RECIPE, name);
@@ -76,8 +76,10 @@ public final class RecipeViewModel {
         }
         desk.step(
                 () -> desk.library()
-                        .addVersion(there.get().id(), LocalDate.now(clock), "from shot " + open.summary().number(),
-                                card.texts()),
+                        .write(tx -> tx.shelf()
+                                .addVersion(there.get().id(), LocalDate.now(clock),
+                                        "from shot " + open.summary().number(),
+                                        card.texts())),
                 step -> desk.shelfProperty().get().find(there.get().id()).ifPresent(then));
     }
 
@@ -91,7 +93,7 @@ public final class RecipeViewModel {
         OpenShot open = desk.openProperty().get();
         if (open != null) {
             desk.change("Shot " + open.summary().number() + " starts from " + recipe.name(),
-                    RecipeCard.start(recipe, recipe.newest(), open.summary().recorded())
+                    RecipeCard.start(recipe, recipe.newest(), open.summary().written())
                             .stream()
                             .map(edit -> Change.of(open.summary().id(), edit))
                             .toList(),

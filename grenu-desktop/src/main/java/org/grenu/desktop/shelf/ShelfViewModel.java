@@ -35,6 +35,7 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.Latest;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.entry.HistoryViewModel;
@@ -57,13 +58,14 @@ public final class ShelfViewModel implements AutoCloseable {
     private final ObservableList<ShelfCard> cards = FXCollections.observableArrayList();
     private long wanted = -1;
     private int wantedVersion = -1;
-    private int asked;
+    private final Latest latest;
 
     /** The shelf of that desk; today is what the clock says. */
     public ShelfViewModel(StudyDesk desk, Executor interfaceThread, Clock clock) {
         this.desk = desk;
         this.clock = clock;
         this.worker = new Background("grenu-shelf", interfaceThread);
+        this.latest = new Latest(worker);
         desk.shelfProperty().addListener((o, was, is) -> refresh());
         desk.shots().addListener((ListChangeListener<ShotSummary>) change -> draw());
         desk.settingsProperty().addListener((o, was, is) -> draw());
@@ -155,7 +157,7 @@ public final class ShelfViewModel implements AutoCloseable {
         return shelf().find(sort, name).map(there -> "There is a " + sort.one() + " “" + there.name() + "” already.");
     }
 
-    /** {@return whether the chosen thing was called otherwise before; shots that name it follow} */
+    /** {@return whether the chosen thing was called otherwise before; what refers to it shows the new name} */
     boolean rename(String name) {
         Chosen now = chosen.get();
         if (now == null || now.item().name().equals(name.strip())) {
@@ -166,18 +168,17 @@ public final class ShelfViewModel implements AutoCloseable {
                 throw new RefusedEntry(reason);
             });
         }
-        List<Change> changes = new ArrayList<>();
-        changes.add(new Change(Target.ITEM, now.item().id(), "name", now.item().name(), name.strip()));
-        changes.addAll(Renaming.inShots(now.item(), name.strip(), desk.shots()));
-        changes.addAll(Renaming.onShelf(now.item(), name.strip(), shelf()));
-        desk.change("Renamed " + now.item().name(), changes, "");
+        desk.change("Renamed " + now.item().name(),
+                List.of(new Change(Target.ITEM, now.item().id(), "name", now.item().name(), name.strip())), "");
         return true;
     }
 
     /** Puts the chosen thing into the bin. */
     void bin() {
         ShelfItem item = chosen.get().item();
-        desk.step(() -> desk.library().bin(Target.ITEM, List.of(item.id()), item.name() + " put into the bin"),
+        desk.step(
+                () -> desk.library()
+                        .write(tx -> tx.bin().put(Target.ITEM, List.of(item.id()), item.name() + " put into the bin")),
                 step -> {});
     }
 
@@ -282,9 +283,9 @@ public final class ShelfViewModel implements AutoCloseable {
     private static Set<String> names(ShotSummary shot, ShelfKind sort) {
         Set<String> names = new LinkedHashSet<>();
         if (sort == ShelfKind.STUDY) {
-            names.addAll(shot.sheet().studies());
+            names.addAll(shot.record().studies());
         } else {
-            shot.sheet().text(sort.named()).ifPresent(name -> names.add(name.strip()));
+            shot.record().text(sort.named()).ifPresent(name -> names.add(name.strip()));
         }
         return names;
     }
@@ -361,7 +362,6 @@ public final class ShelfViewModel implements AutoCloseable {
         if (!active.get()) {
             return;
         }
-        int mine = ++asked;
         List<ShelfItem> items = shown();
         Chosen now = chosen.get();
         List<ShotSummary> shots = List.copyOf(desk.shots());
@@ -372,20 +372,16 @@ public final class ShelfViewModel implements AutoCloseable {
                 .flatMap(pack -> RestWindow.of(pack).stream())
                 .findFirst();
         LocalDate today = LocalDate.now(clock);
-        worker.run(() -> {
+        latest.ask(() -> {
             ShelfFigures figures = new ShelfFigures(
-                    shots.stream().map(shot -> new ShelfShot(shot.number(), shot.sheet())).toList(), rest, today);
+                    shots.stream().map(shot -> new ShelfShot(shot.number(), shot.record())).toList(), rest, today);
             List<ShelfCard> drawn = new ArrayList<>();
             for (ShelfItem item : items) {
                 ShelfVersion version = now != null && now.item().id() == item.id() ? now.version() : item.newest();
                 drawn.add(new ShelfCard(item, version, figures.of(item, version)));
             }
             return drawn;
-        }, drawn -> {
-            if (mine == asked) {
-                cards.setAll(drawn);
-            }
-        }, desk::failed);
+        }, cards::setAll, desk::failed);
     }
 
     /** {@return what one of that sort is called, with an article} */

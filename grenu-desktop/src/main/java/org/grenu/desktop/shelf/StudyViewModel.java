@@ -9,8 +9,8 @@ import javafx.beans.binding.StringBinding;
 import org.grenu.core.entry.Row;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.StudyMembership;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.StudyMembership;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.library.Change;
@@ -34,7 +34,7 @@ public final class StudyViewModel {
     StringBinding count() {
         return Bindings.createStringBinding(() -> {
             List<ShotSummary> shown = rack.shown();
-            long in = shown.stream().filter(shot -> shot.sheet().studies().contains(study())).count();
+            long in = shown.stream().filter(shot -> shot.record().studies().contains(study())).count();
             return "Of the " + (shown.size() == 1 ? "1 shot" : shown.size() + " shots") + " in the rack " + in
                     + (in == 1 ? " is" : " are") + " in this study.";
         }, rack.rows(), desk.shots(), shelf.chosenProperty());
@@ -47,9 +47,9 @@ public final class StudyViewModel {
         if (chosen != null && chosen.item().kind() == ShelfKind.STUDY) {
             arms.addAll(chosen.version().entries().rows(ShelfField.ARMS).stream().map(Row::text).toList());
             desk.shots()
-                    .forEach(shot -> shot.sheet()
+                    .forEach(shot -> shot.record()
                             .armIn(study())
-                            .filter(arm -> shot.sheet().studies().contains(study()) && !arms.contains(arm))
+                            .filter(arm -> shot.record().studies().contains(study()) && !arms.contains(arm))
                             .ifPresent(arms::add));
         }
         return arms;
@@ -62,16 +62,16 @@ public final class StudyViewModel {
      * @throws org.grenu.core.entry.RefusedEntry if the arm's name is not possible; nothing is changed
      */
     void take(String arm) {
-        change("Into the study " + study(), shot -> StudyMembership.join(shot.recorded(), study(),
+        change("Into the study " + study(), shot -> StudyMembership.join(shot.written(), study(),
                 Optional.of(arm).filter(name -> !name.isBlank())));
     }
 
     /** Takes the rack's shots out of the study. */
     void leave() {
-        change("Out of the study " + study(), shot -> StudyMembership.leave(shot.recorded(), study()));
+        change("Out of the study " + study(), shot -> StudyMembership.leave(shot.written(), study()));
     }
 
-    private void change(String words, Function<ShotSummary, List<SheetEdit>> edits) {
+    private void change(String words, Function<ShotSummary, List<RecordEdit>> edits) {
         List<Change> changes = new ArrayList<>();
         rack.shown().forEach(shot -> edits.apply(shot).forEach(edit -> changes.add(Change.of(shot.id(), edit))));
         desk.change(words, changes, "");

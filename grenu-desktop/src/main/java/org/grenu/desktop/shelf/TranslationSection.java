@@ -16,6 +16,7 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.Subscriptions;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.RowsEntry;
 
@@ -48,8 +49,7 @@ final class TranslationSection extends Section {
                     }));
         }
         getChildren().add(result);
-        model.chosenProperty().addListener((o, was, is) -> show());
-        show();
+        Subscriptions.whileShown(this, this::show, model.chosenProperty());
     }
 
     private void show() {

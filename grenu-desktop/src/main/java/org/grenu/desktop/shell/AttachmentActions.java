@@ -29,7 +29,9 @@ public record AttachmentActions(StudyDesk desk) {
         }
         long shot = desk.openProperty().get().summary().id();
         for (Path file : files) {
-            desk.step(() -> desk.library().attach(shot, file.getFileName().toString(), bytes(file)),
+            desk.step(
+                    () -> desk.library()
+                            .write(tx -> tx.attachments().attach(shot, file.getFileName().toString(), bytes(file))),
                     step -> desk.noticeProperty().set(Notice.done(file.getFileName() + " is kept with the shot.")));
         }
     }
@@ -50,7 +52,8 @@ public record AttachmentActions(StudyDesk desk) {
     /** Writes a copy of the attachment and says so. */
     void save(Path target, Attachment attachment) {
         desk.background().run(() -> {
-            AtomicFile.replace(target, desk.library().attachmentBytes(attachment.id()));
+            byte[] bytes = desk.library().read(tx -> tx.attachments().bytes(attachment.id()));
+            AtomicFile.replace(target, bytes);
             return target;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()
                 .set(

@@ -7,7 +7,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.ShotsByHand;
 import org.grenu.desktop.desk.StudyDesk;
@@ -26,7 +26,7 @@ import org.grenu.app.OpenLibrary;
 
 /** The desk and the view-models around it, put together once per window. */
 public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked,
-        FoundInShots found, RackViewModel rack,
+        FindingSearch found, RackViewModel rack,
         ReadViewModel read, NotebookViewModel notebook, LedgerViewModel ledger, CompareViewModel compare,
         ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
         ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes,
@@ -49,7 +49,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
         compare.activeProperty().bind(workspace.isEqualTo(Workspace.COMPARE));
         ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
         shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
-        FoundInShots found = new FoundInShots(desk, new Background("grenu-findings", interfaceThread));
+        FindingSearch found = new FindingSearch(desk, new Background("grenu-findings", interfaceThread));
         RackViewModel rack = new RackViewModel(desk, found);
         return new Bench(desk, appearance, workspace, picked, found, rack, read,
                 new NotebookViewModel(desk, new ShotsByHand(desk, Clock.systemDefaultZone())),

@@ -155,7 +155,21 @@ final class BenchActions {
     private List<Action> window() {
         return List.of(
                 Action.of("settings", "Settings", "Schools, time convention", reach::settings).on("Shortcut+,"),
+                Action.of("larger", "Larger text", "Show everything larger, up to 200 %", () -> size(1))
+                        .on("Shortcut+Equals")
+                        .unless(() -> size() < 200 ? Optional.empty() : Optional.of("Larger than 200 % is not shown.")),
+                Action.of("smaller", "Smaller text", "Show everything smaller, down to 100 %", () -> size(-1))
+                        .on("Shortcut+Minus")
+                        .unless(() -> size() > 100 ? Optional.empty() : Optional.of("The text is at 100 %.")),
                 Action.of("look", "Light or dark", "Light or dark", bench.appearance()::switchTheme).on("Shortcut+D"));
+    }
+
+    private int size() {
+        return bench.desk().settingsProperty().get().textSize();
+    }
+
+    private void size(int steps) {
+        bench.desk().choose(bench.desk().settingsProperty().get().larger(steps));
     }
 
     private void newShot() {

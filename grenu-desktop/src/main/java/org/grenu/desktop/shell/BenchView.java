@@ -21,6 +21,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import org.grenu.app.importing.DemoFiles;
+import org.grenu.desktop.control.Magnifier;
 import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.ActionMenu;
 import org.grenu.desktop.action.Actions;
@@ -53,6 +54,10 @@ public final class BenchView extends StackPane {
 
     private static final String UNDO = "undo";
     private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
+    /** Below that, parts of the page would lie over each other. */
+    private static final double LEAST_WIDTH = 1100;
+    private static final double LEAST_HEIGHT = 700;
+    private final StackPane all = new StackPane();
     private final Bench bench;
     private final FileDialogs dialogs;
     private final FileRequests files;
@@ -91,8 +96,13 @@ public final class BenchView extends StackPane {
         page.setTop(new Header(bench.desk(), actions, libraryMenu()));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
-        getChildren().add(whole);
+        all.getChildren().add(whole);
         layOver();
+        Magnifier magnifier = new Magnifier(all, LEAST_WIDTH, LEAST_HEIGHT);
+        bench.desk()
+                .settingsProperty()
+                .addListener((o, was, is) -> magnifier.percentProperty().set(is.textSize()));
+        getChildren().add(magnifier);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();
         setOnDragOver(this::dragOver);
@@ -136,13 +146,13 @@ public final class BenchView extends StackPane {
         List.of(settings, imports, bulk, bin, join, new FindOrDoPanel(finding)).forEach(overlay -> {
             StackPane.setAlignment(overlay, Pos.TOP_CENTER);
             StackPane.setMargin(overlay, new Insets(56, 0, overlay == settings ? 24 : 0, 0));
-            getChildren().add(overlay);
+            all.getChildren().add(overlay);
         });
         NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
         StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
         StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        getChildren().add(getChildren().indexOf(imports) + 1, mapping);
-        getChildren().add(notice);
+        all.getChildren().add(all.getChildren().indexOf(imports) + 1, mapping);
+        all.getChildren().add(notice);
     }
 
     /** {@return everything that can be done, for the table of keys} */

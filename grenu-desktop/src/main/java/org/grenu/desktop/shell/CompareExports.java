@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.concurrent.Executor;
 import org.grenu.app.export.ComparisonExport;
 import org.grenu.core.compare.Comparison;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;

@@ -72,7 +72,7 @@ public final class ExportActions implements AutoCloseable {
 
     /** Paper is light: figures are saved in the light theme, whatever the window wears. */
     private ReadSheet sheet(OpenShot open) {
-        Color treatment = appearance.scale().get().color(open.summary().sheet(), Theme.LIGHT);
+        Color treatment = appearance.scale().get().color(open.summary().record(), Theme.LIGHT);
         String yield = open.measures()
                 .masses()
                 .brew()

@@ -10,7 +10,7 @@ import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.find.Hit;
@@ -45,13 +45,13 @@ record Findables(Bench bench, Actions actions) {
     }
 
     private static String beside(ShotSummary shot) {
-        Stream<String> day = shot.sheet().pulledAt().map(DAY::format).stream();
-        Stream<String> entries = Stream.of(SheetField.COFFEE, SheetField.PROFILE, SheetField.NOTE)
-                .flatMap(field -> shot.sheet().text(field).stream());
+        Stream<String> day = shot.record().pulledAt().map(DAY::format).stream();
+        Stream<String> entries = Stream.of(RecordField.COFFEE, RecordField.PROFILE, RecordField.NOTE)
+                .flatMap(field -> shot.record().text(field).stream());
         return Stream
                 .concat(day,
                         Stream.concat(entries,
-                                shot.sheet().entry(SheetField.GRIND).map(grind -> "grind " + grind).stream()))
+                                shot.record().entry(RecordField.GRIND).map(grind -> "grind " + grind).stream()))
                 .collect(Collectors.joining(" · "));
     }
 

@@ -10,7 +10,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.action.ActionButton;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.control.Icon;
@@ -52,11 +52,11 @@ final class Header extends HBox {
     private void describe(StudyDesk desk) {
         List<String> studies = desk.shots()
                 .stream()
-                .flatMap(shot -> shot.sheet().studies().stream())
+                .flatMap(shot -> shot.record().studies().stream())
                 .distinct()
                 .toList();
         boolean simulated = !desk.shots().isEmpty()
-                && desk.shots().stream().allMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
+                && desk.shots().stream().allMatch(shot -> shot.record().flag(RecordField.SIMULATED));
         String first = studies.isEmpty() ? ""
                 : studies.get(0) + (studies.size() > 1 ? " and " + (studies.size() - 1) + " more" : "");
         study.setText((simulated ? "Basalt Room / " : "") + first + (simulated ? "  (simulated)" : ""));

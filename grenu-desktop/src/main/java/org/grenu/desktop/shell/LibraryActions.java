@@ -82,7 +82,7 @@ public final class LibraryActions implements AutoCloseable {
     }
 
     private void reload() {
-        List<ShotSummary> shots = desk.library().summaries();
+        List<ShotSummary> shots = desk.library().read(tx -> tx.shots().all());
         worker.onInterface(() -> desk.reload(shots));
     }
 

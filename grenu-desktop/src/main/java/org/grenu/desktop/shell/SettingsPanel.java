@@ -49,7 +49,7 @@ final class SettingsPanel extends VBox {
         scroll.setMinHeight(180);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(row(heading("Settings of this library"), close), convention(),
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(), textSize(),
                 heading("Schools that speak"),
                 muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
                 scroll, editor());
@@ -85,6 +85,19 @@ final class SettingsPanel extends VBox {
         desk.settingsProperty().addListener((o, was, is) -> choice.setValue(is.convention()));
         Label label = new Label("A shot's time is counted from");
         HBox line = new HBox(6, label, choice);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private Node textSize() {
+        ChoiceBox<Integer> choice = new ChoiceBox<>(FXCollections.observableArrayList(StudySettings.TEXT_SIZES));
+        choice.setId("settings-text-size");
+        choice.setAccessibleText("Text size, percent");
+        choice.setValue(desk.settingsProperty().get().textSize());
+        choice.valueProperty()
+                .addListener((o, was, is) -> desk.choose(desk.settingsProperty().get().withTextSize(is)));
+        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(is.textSize()));
+        HBox line = new HBox(6, new Label("Everything is shown at"), choice, new Label("%"));
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }

@@ -1,9 +1,8 @@
 package org.grenu.desktop.shell;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import javafx.application.Application;
@@ -31,9 +30,24 @@ public final class ThemeSheet {
 
     /** Dresses the scene in that theme. */
     public static void dress(Scene scene, Theme theme) {
-        Application.setUserAgentStylesheet(
-                theme.dark() ? new PrimerDark().getUserAgentStylesheet() : new PrimerLight().getUserAgentStylesheet());
+        dress(scene, theme, 100);
+    }
+
+    /** Dresses the scene in that theme, with words of that size, %, in what pops up. */
+    public static void dress(Scene scene, Theme theme, int percent) {
+        Application.setUserAgentStylesheet(data(ControlRules.of(theme)));
         scene.getStylesheets().setAll(roles(theme), ThemeSheet.class.getResource(RULES).toExternalForm());
+        if (percent != 100) {
+            scene.getStylesheets().add(data(popups(percent)));
+        }
+    }
+
+    /** Menus, lists and tooltips are windows of their own, which the page's magnifier does not reach. */
+    private static String popups(int percent) {
+        return String.format(Locale.ROOT,
+                ".context-menu, .context-menu .menu-item .label, .combo-box-popup .list-cell, .tooltip "
+                        + "{ -fx-font-size: %.1fpx; }%n",
+                12 * percent / 100.0);
     }
 
     /** The tokens as looked-up colours: role {@code ink} becomes {@code -g-ink}. */
@@ -43,7 +57,10 @@ public final class ThemeSheet {
             css.append(String.format("  -g-%s: #%06X;%n", role.getKey(), role.getValue().getRGB() & 0xFFFFFF));
         }
         css.append("}\n");
-        return "data:text/css;base64,"
-                + Base64.getEncoder().encodeToString(css.toString().getBytes(StandardCharsets.UTF_8));
+        return data(css.toString());
+    }
+
+    private static String data(String css) {
+        return "data:text/css;base64," + Base64.getEncoder().encodeToString(css.getBytes(StandardCharsets.UTF_8));
     }
 }

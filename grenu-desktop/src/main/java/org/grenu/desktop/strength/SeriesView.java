@@ -20,7 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -64,7 +64,7 @@ public final class SeriesView extends BorderPane {
         setId("series");
         reading = new EntryField(model.newReading(), "series-reading").thatAdds().wide(120).hinting("reading");
         reading.field().getStyleClass().add(Styles.LARGE_ENTRY);
-        zero = new EntryField(model.entry(SheetField.ZERO), "series-zero").wide(90).hinting("zero");
+        zero = new EntryField(model.entry(RecordField.ZERO), "series-zero").wide(90).hinting("zero");
         zero.field().getStyleClass().add(Styles.LARGE_ENTRY);
         VBox page = new VBox(12, steps, instruction(), entering(), methodRefusal, readings, picture, result(), advice,
                 warnings, method());
@@ -178,19 +178,19 @@ public final class SeriesView extends BorderPane {
         ToggleButton filtered = toggle("series-filtered", "filtered", true, group);
         ToggleButton unfiltered = toggle("series-unfiltered", "unfiltered", false, group);
         model.openProperty().addListener((o, was, is) -> {
-            boolean known = is != null && is.summary().sheet().has(SheetField.SAMPLE_FILTERED);
-            filtered.setSelected(known && is.summary().sheet().flag(SheetField.SAMPLE_FILTERED));
+            boolean known = is != null && is.summary().record().has(RecordField.SAMPLE_FILTERED);
+            filtered.setSelected(known && is.summary().record().flag(RecordField.SAMPLE_FILTERED));
             unfiltered.setSelected(known && !filtered.isSelected());
         });
         HBox one = new HBox(8, Section.word("Sample"), filtered, unfiltered, Section.word("read with"),
-                new EntryField(model.entry(SheetField.REFRACTOMETER), "series-instrument").wide(130)
+                new EntryField(model.entry(RecordField.REFRACTOMETER), "series-instrument").wide(130)
                         .hinting("instrument"));
         FlowPane two = new FlowPane(8, 4,
                 with("Diluted:",
-                        new EntryField(model.entry(SheetField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60)
+                        new EntryField(model.entry(RecordField.DILUTION_BEVERAGE), "series-dilution-beverage").wide(60)
                                 .hinting("g")),
                 with("g beverage with",
-                        new EntryField(model.entry(SheetField.DILUTION_WATER), "series-dilution-water").wide(60)
+                        new EntryField(model.entry(RecordField.DILUTION_WATER), "series-dilution-water").wide(60)
                                 .hinting("g")),
                 Section.word("g water; the strength is calculated back"));
         one.setAlignment(Pos.TOP_LEFT);

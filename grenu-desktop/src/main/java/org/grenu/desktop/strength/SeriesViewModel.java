@@ -24,9 +24,9 @@ import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.SeriesAdvice;
 import org.grenu.core.strength.SeriesWarnings;
 import org.grenu.core.strength.StrengthSeries;
-import org.grenu.core.study.SameRecipe;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.SameRecipe;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -93,18 +93,18 @@ public final class SeriesViewModel {
     }
 
     /** {@return an editor for an entry of the series' instrument and method} */
-    EntryViewModel entry(SheetField field) {
+    EntryViewModel entry(RecordField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> text(recorded(), field), typed -> {
             boolean changes = desk.enter(field, typed);
-            if (field == SheetField.ZERO && step.get() == SeriesStep.ZERO) {
+            if (field == RecordField.ZERO && step.get() == SeriesStep.ZERO) {
                 next();
             }
             return changes;
         }).instead(() -> text(complete(), field));
     }
 
-    private static String text(ShotSheet sheet, SheetField field) {
-        String text = sheet.entry(field).orElse("");
+    private static String text(ShotRecord record, RecordField field) {
+        String text = record.entry(field).orElse("");
         return text.startsWith("-") ? "\u2212" + text.substring(1) : text;
     }
 
@@ -135,7 +135,7 @@ public final class SeriesViewModel {
             return Optional.of("This series has " + (filtered ? "unfiltered" : "filtered")
                     + " readings. They are different methods: take those out, or read this sample the same way.");
         }
-        desk.enter(SheetField.SAMPLE_FILTERED, filtered ? "yes" : "no");
+        desk.enter(RecordField.SAMPLE_FILTERED, filtered ? "yes" : "no");
         return Optional.empty();
     }
 
@@ -157,8 +157,8 @@ public final class SeriesViewModel {
     }
 
     private Optional<Boolean> filtered() {
-        ShotSheet sheet = desk.latestSheet();
-        return sheet.has(SheetField.SAMPLE_FILTERED) ? Optional.of(sheet.flag(SheetField.SAMPLE_FILTERED))
+        ShotRecord record = desk.latestSheet();
+        return record.has(RecordField.SAMPLE_FILTERED) ? Optional.of(record.flag(RecordField.SAMPLE_FILTERED))
                 : Optional.empty();
     }
 
@@ -186,7 +186,7 @@ public final class SeriesViewModel {
     }
 
     private boolean enter(List<Reading> readings) {
-        return desk.enter(SheetField.READINGS, readings.stream().map(Reading::text).collect(Collectors.joining("; ")));
+        return desk.enter(RecordField.READINGS, readings.stream().map(Reading::text).collect(Collectors.joining("; ")));
     }
 
     // What it comes to
@@ -205,7 +205,7 @@ public final class SeriesViewModel {
     }
 
     boolean brix() {
-        return complete().text(SheetField.REFRACTOMETER_READS).filter("brix"::equals).isPresent();
+        return complete().text(RecordField.REFRACTOMETER_READS).filter("brix"::equals).isPresent();
     }
 
     /** {@return strength with its uncertainty, such as "9.90 ±0.06"; empty without a reading} */
@@ -249,22 +249,22 @@ public final class SeriesViewModel {
     }
 
     List<String> warnings() {
-        return new SeriesWarnings(series(), complete().number(SheetField.COMPENSATED_FROM),
-                complete().number(SheetField.COMPENSATED_TO)).sentences();
+        return new SeriesWarnings(series(), complete().number(RecordField.COMPENSATED_FROM),
+                complete().number(RecordField.COMPENSATED_TO)).sentences();
     }
 
     SeriesAdvice advice() {
         SameRecipe recipe = SameRecipe.of(complete());
         return SeriesAdvice.of(series(), recipe.strengthSpread(
-                desk.shots().stream().map(shot -> new SameRecipe.StrengthOf(shot.sheet(), shot.masses().strength()))));
+                desk.shots().stream().map(shot -> new SameRecipe.StrengthOf(shot.record(), shot.masses().strength()))));
     }
 
-    private ShotSheet complete() {
-        return desk.openProperty().get() == null ? ShotSheet.EMPTY : desk.openProperty().get().summary().sheet();
+    private ShotRecord complete() {
+        return desk.openProperty().get() == null ? ShotRecord.EMPTY : desk.openProperty().get().summary().record();
     }
 
-    private ShotSheet recorded() {
-        return desk.openProperty().get() == null ? ShotSheet.EMPTY : desk.openProperty().get().summary().recorded();
+    private ShotRecord recorded() {
+        return desk.openProperty().get() == null ? ShotRecord.EMPTY : desk.openProperty().get().summary().written();
     }
 
     private void opened(OpenShot open) {
@@ -273,7 +273,7 @@ public final class SeriesViewModel {
         } else if (open.summary().id() != shot) {
             shot = open.summary().id();
             began = null;
-            step.set(open.summary().sheet().readings().isEmpty() ? SeriesStep.STIR : SeriesStep.READ);
+            step.set(open.summary().record().readings().isEmpty() ? SeriesStep.STIR : SeriesStep.READ);
         }
     }
 }

@@ -24,8 +24,8 @@ import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.response.ComparisonBasis;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.formats.ComparisonPackage;
@@ -75,8 +75,8 @@ class CompareTest extends BenchFixture {
         assertThat(text("picked")).isEqualTo("18 picked");
         assertThat(comparison().question().variables()).extracting(v -> v.key())
                 .containsExactly("grind", "temperature", "profile");
-        assertThat(comparison().question().block()).as("both days had every grind").contains((Factor) SheetFactor.DAY);
-        assertThat(bench.compare().sideBySide()).contains((Factor) SheetFactor.PROFILE);
+        assertThat(comparison().question().block()).as("both days had every grind").contains((Factor) RecordFactor.DAY);
+        assertThat(bench.compare().sideBySide()).contains((Factor) RecordFactor.PROFILE);
         assertThat(lookup("#guard").lookup(
                 "Shots 6, 13 are marked faulty: choked: wrong notch after cleaning; gusher: grinder still set for "
                         + "another coffee.")
@@ -135,12 +135,12 @@ class CompareTest extends BenchFixture {
 
     @Test
     void anotherColourIsAnotherQuestion() {
-        reanswered(() -> bench.appearance().colourByProperty().set(SheetFactor.PROFILE));
+        reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.PROFILE));
         assertThat(text("answer")).startsWith(
                 "Gentle ramp, not Straight nine cannot be told from beverage mass: they moved together. EY as dosed "
                         + "came out +0.6");
         assertThat(text("compare-title")).isEqualTo("16 shots, 2 levels of profile");
-        reanswered(() -> bench.appearance().colourByProperty().set(SheetFactor.BASKET));
+        reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.BASKET));
         assertThat(text("answer")).startsWith("Basket did not change among these shots");
     }
 
@@ -241,7 +241,7 @@ class CompareTest extends BenchFixture {
         assertThat(text("answer")).startsWith(
                 "Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.4");
         assertThat(lookup("#nothing-changed").query().isVisible()).isFalse();
-        assertThat(bench.appearance().colourByProperty().get()).isEqualTo(SheetFactor.AGE);
+        assertThat(bench.appearance().colourByProperty().get()).isEqualTo(RecordFactor.AGE);
     }
 
     /** Two shots: a badge for what changed, measuring alone to judge by, and advice to repeat. */
@@ -327,7 +327,7 @@ class CompareTest extends BenchFixture {
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PUMP_ON);
         reanswered(() -> choice("side-by-side").setValue(Optional.empty()));
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets()).hasSize(1);
-        reanswered(() -> choice("side-by-side").setValue(Optional.of(SheetFactor.TEMPERATURE)));
+        reanswered(() -> choice("side-by-side").setValue(Optional.of(RecordFactor.TEMPERATURE)));
         assertThat(bench.compare().answeredProperty().get().overlay().orElseThrow().facets())
                 .extracting(facet -> facet.title())
                 .containsExactly("90", "93");
@@ -353,14 +353,14 @@ class CompareTest extends BenchFixture {
             }
             enter("own-beans-frozen", value);
             until("it is stored", () -> value
-                    .equals(bench.desk().openProperty().get().summary().sheet().extras().get("beans frozen")));
+                    .equals(bench.desk().openProperty().get().summary().record().extras().get("beans frozen")));
         }
         interact(() -> bench.desk().undo());
-        until("the last is taken back", () -> bench.desk().openProperty().get().summary().sheet().extras().isEmpty());
+        until("the last is taken back", () -> bench.desk().openProperty().get().summary().record().extras().isEmpty());
         interact(() -> bench.desk().redo());
-        until("and made again", () -> !bench.desk().openProperty().get().summary().sheet().extras().isEmpty());
+        until("and made again", () -> !bench.desk().openProperty().get().summary().record().extras().isEmpty());
         interact(() -> bench.picked()
-                .pickOnly(bench.desk().shots().stream().filter(shot -> !shot.sheet().extras().isEmpty()).toList()));
+                .pickOnly(bench.desk().shots().stream().filter(shot -> !shot.record().extras().isEmpty()).toList()));
         push(KeyCode.CONTROL, KeyCode.DIGIT3);
         answered(4);
         Factor own = bench.compare()

@@ -13,8 +13,8 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.PickedShots;
@@ -88,10 +88,10 @@ class CompareViewModelTest extends DeskFixture {
         double before = value(3);
         desk.select(desk.shots().stream().filter(shot -> shot.number() == 3).findFirst().orElseThrow().id());
         until(() -> desk.openProperty().get().summary().number() == 3);
-        desk.enter(SheetField.DOSE, "17");
+        desk.enter(RecordField.DOSE, "17");
         until(() -> answered() != null && !model.busyProperty().get() && Math.abs(value(3) - before) > 0.5);
         assertThat(value(3) / before).as("the same solids from less coffee").isBetween(1.05, 1.07);
-        desk.enter(SheetField.FAULT, "tamped askew");
+        desk.enter(RecordField.FAULT, "tamped askew");
         until(() -> answered().comparison().faulty().stream().anyMatch(shot -> shot.name().equals("3")));
     }
 
@@ -122,13 +122,13 @@ class CompareViewModelTest extends DeskFixture {
 
     @Test
     void aColourThatTellsNothingGivesWayOnceAndIsTheUsersFromThenOn() {
-        appearance.colourByProperty().set(SheetFactor.COFFEE);
+        appearance.colourByProperty().set(RecordFactor.COFFEE);
         answer();
-        assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.GRIND);
+        assertThat(appearance.colourByProperty().get()).isEqualTo(RecordFactor.GRIND);
         Answered before = answered();
-        appearance.colourByProperty().set(SheetFactor.BASKET);
+        appearance.colourByProperty().set(RecordFactor.BASKET);
         until(() -> answered() != before && !model.busyProperty().get());
-        assertThat(appearance.colourByProperty().get()).isEqualTo(SheetFactor.BASKET);
+        assertThat(appearance.colourByProperty().get()).isEqualTo(RecordFactor.BASKET);
         assertThat(answered().comparison().sentence().headline()).startsWith("Basket did not change");
     }
 
@@ -139,12 +139,15 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void aProposedColourGivesWayAgainWithOtherPicks() {
         picked.pickOnly(
-                desk.shots().stream().filter(shot -> shot.sheet().number(SheetField.GRIND).orElse(0) == 2.4).toList());
+                desk.shots()
+                        .stream()
+                        .filter(shot -> shot.record().number(RecordField.GRIND).orElse(0) == 2.4)
+                        .toList());
         model.activeProperty().set(true);
         until(() -> answered() != null && !model.busyProperty().get());
-        assertThat(appearance.colourByProperty().get()).isNotEqualTo(SheetFactor.GRIND);
+        assertThat(appearance.colourByProperty().get()).isNotEqualTo(RecordFactor.GRIND);
         picked.pickOnly(desk.shots());
-        until(() -> appearance.colourByProperty().get() == SheetFactor.GRIND && !model.busyProperty().get());
+        until(() -> appearance.colourByProperty().get() == RecordFactor.GRIND && !model.busyProperty().get());
         assertThat(answered().comparison().question().variables().get(0).key()).isEqualTo("grind");
     }
 
@@ -167,8 +170,8 @@ class CompareViewModelTest extends DeskFixture {
                 .doesNotContain("grind", "coffee", "basket")
                 .as("treatments change them themselves")
                 .doesNotContain("beverage", "temperature_shown");
-        assertThat(model.dividingFactors()).contains(SheetFactor.PROFILE)
-                .doesNotContain(SheetFactor.COFFEE, SheetFactor.DAY);
+        assertThat(model.dividingFactors()).contains(RecordFactor.PROFILE)
+                .doesNotContain(RecordFactor.COFFEE, RecordFactor.DAY);
         assertThat(model.others()).extracting(Variable::key).containsExactly("temperature", "profile");
         assertThat(model.possibleResponses()).hasSize(StandardResponse.values().length);
     }
@@ -192,22 +195,22 @@ class CompareViewModelTest extends DeskFixture {
     @Test
     void choicesAreCopies() {
         CompareChoices changed = CompareChoices.USUAL.withBasis(ComparisonBasis.EQUAL_RESISTANCE)
-                .withBlock(Optional.of(SheetFactor.OPERATOR))
+                .withBlock(Optional.of(RecordFactor.OPERATOR))
                 .withByLevel(true)
                 .withChannels(List.of(Channel.PRESSURE))
                 .withInteractions(List.of("grind:profile", "grind:water"))
-                .withOthers(List.of(Variable.of(SheetFactor.PROFILE)))
+                .withOthers(List.of(Variable.of(RecordFactor.PROFILE)))
                 .withResponses(List.of(StandardResponse.STRENGTH))
                 .withSideBySide(Optional.empty())
                 .withMargins(Map.of("strength", 0.1))
                 .withHolm(true);
-        var question = changed.question(SheetFactor.GRIND, desk.shots().stream().map(shot -> shot.sheet()).toList(),
+        var question = changed.question(RecordFactor.GRIND, desk.shots().stream().map(shot -> shot.record()).toList(),
                 List.of());
-        assertThat(question.variables()).containsExactly(new Variable.Treatment(SheetFactor.GRIND, true),
-                new Variable.Treatment(SheetFactor.PROFILE, true));
+        assertThat(question.variables()).containsExactly(new Variable.Treatment(RecordFactor.GRIND, true),
+                new Variable.Treatment(RecordFactor.PROFILE, true));
         assertThat(question.interactions()).hasSize(1);
         assertThat(question.margin(StandardResponse.STRENGTH)).isEqualTo(0.1);
-        assertThat(question.block()).contains(SheetFactor.OPERATOR);
+        assertThat(question.block()).contains(RecordFactor.OPERATOR);
         assertThat(question.basis()).isEqualTo(ComparisonBasis.EQUAL_RESISTANCE);
         assertThat(changed.channels()).containsExactly(Channel.PRESSURE);
         assertThat(CompareChoices.USUAL.basis()).isEqualTo(ComparisonBasis.EQUAL_SETTING);
@@ -226,7 +229,7 @@ class CompareViewModelTest extends DeskFixture {
                 .withResponses(List.of(StandardResponse.STRENGTH, StandardResponse.EROSION))
                 .withChannels(List.of(Channel.PRESSURE, Channel.TEMPERATURE))
                 .withWindows(Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)))
-                .withBlock(Optional.of(SheetFactor.OPERATOR)));
+                .withBlock(Optional.of(RecordFactor.OPERATOR)));
         CompareChoices chosen = model.choicesProperty().get();
         model.close();
         restart();

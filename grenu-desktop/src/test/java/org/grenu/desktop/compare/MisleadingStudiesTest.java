@@ -22,7 +22,7 @@ import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.MisleadingStudies;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Shot;
+import org.grenu.core.record.Shot;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.formats.ShotCsvWriter;
 import org.junit.jupiter.api.Test;

@@ -2,6 +2,7 @@ package org.grenu.desktop.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.util.List;
 import java.util.Map;
 import org.grenu.app.settings.StudySettings;
@@ -24,7 +25,7 @@ class ChoicesTest extends DeskFixture {
                 .with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF)
                 .with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
         desk.choose(chosen);
-        until(() -> desk.library().settings().containsKey("time_convention"));
+        until(() -> Stored.settings(desk.library()).containsKey("time_convention"));
         restart();
         until(() -> desk.settingsProperty().get().equals(chosen));
         assertThat(desk.settingsProperty().get().packs()).hasSize(chosen.packs().size());
@@ -33,7 +34,7 @@ class ChoicesTest extends DeskFixture {
     @Test
     void aSchoolThatFallsSilentTakesItsFindingsAlong() {
         desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(),
-                List.of(), ""));
+                List.of(), "", 100));
         until(() -> desk.openProperty().get().findings().isEmpty());
         assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
     }

@@ -6,9 +6,10 @@ import java.nio.file.Path;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
-import org.grenu.core.puck.DemoStudy;
 import org.grenu.app.OpenLibrary;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.library.ShotSummary;
+import org.grenu.library.Stored;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
@@ -32,7 +33,8 @@ public abstract class DeskFixture {
         DemoStudy.shots()
                 .stream()
                 .limit(shots())
-                .forEach(demo -> library.library().add(demo.name(), new byte[] {1}, demo.shot()));
+                .forEach(demo -> library.library()
+                        .write(tx -> tx.shots().add(demo.name(), new byte[] {1}, demo.shot())));
         openDesk(library);
     }
 
@@ -50,7 +52,7 @@ public abstract class DeskFixture {
 
     private void openDesk(OpenLibrary library) {
         desk = new StudyDesk(library, onInterface::add);
-        desk.load(library.library().summaries());
+        desk.load(Stored.shots(library.library()));
         until(() -> shots() == 0 || desk.openProperty().get() != null);
     }
 

@@ -9,8 +9,8 @@ import java.util.stream.IntStream;
 import javafx.beans.Observable;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,9 +19,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 class ShownShotsTest {
 
     private static ShotSummary shot(int number, String note) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.NOTE, note)
-                .with(SheetField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
-        return new ShotSummary(1000 + number, number, sheet, null);
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.NOTE, note)
+                .with(RecordField.PULLED_AT, "2026-05-14T10:" + (10 + number % 50));
+        return new ShotSummary(1000 + number, number, record, null);
     }
 
     /**
@@ -73,7 +73,7 @@ class ShownShotsTest {
         shown.change(List.of(shot(7, "third")), List.of(1008L));
         assertThat(told[0]).isEqualTo(4);
         assertThat(shown.find(1007))
-                .hasValueSatisfying(shot -> assertThat(shot.sheet().text(SheetField.NOTE)).hasValue("third"));
+                .hasValueSatisfying(shot -> assertThat(shot.record().text(RecordField.NOTE)).hasValue("third"));
         assertThat(shown.find(1008)).isEmpty();
     }
 }

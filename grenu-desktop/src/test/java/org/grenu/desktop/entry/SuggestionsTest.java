@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.junit.jupiter.api.Test;
 
@@ -52,7 +52,7 @@ class SuggestionsTest extends BenchFixture {
         push(KeyCode.ENTER);
         assertThat(filter().getText()).isEqualTo("profile:\"Gentle ramp\" ");
         assertThat(bench.rack().shown()).isNotEmpty()
-                .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.PROFILE)).hasValue("Gentle ramp"));
+                .allSatisfy(shot -> assertThat(shot.record().text(RecordField.PROFILE)).hasValue("Gentle ramp"));
 
         write("co", 0);
         until("fields are offered", () -> Suggestions.shownFor(filter()));
@@ -71,7 +71,7 @@ class SuggestionsTest extends BenchFixture {
     void theLastValueIsTakenByTwoKeys() {
         openShot(5);
         assertThat(inSight(field("preparation"))).isFalse();
-        interact(() -> bench.desk().enter(SheetField.PREPARATION, "stirred with a needle"));
+        interact(() -> bench.desk().enter(RecordField.PREPARATION, "stirred with a needle"));
         openShot(6);
         interact(() -> lookup("#fold-beans").queryButton().fire());
         assertThat(inSight(field("preparation"))).isTrue();
@@ -84,8 +84,8 @@ class SuggestionsTest extends BenchFixture {
                         .openProperty()
                         .get()
                         .summary()
-                        .recorded()
-                        .text(SheetField.PREPARATION)
+                        .written()
+                        .text(RecordField.PREPARATION)
                         .orElse("")
                         .equals("stirred with a needle"));
         interact(() -> lookup("#fold-beans").queryButton().fire());
@@ -111,8 +111,8 @@ class SuggestionsTest extends BenchFixture {
                         .openProperty()
                         .get()
                         .summary()
-                        .recorded()
-                        .text(SheetField.WATER)
+                        .written()
+                        .text(RecordField.WATER)
                         .orElse("")
                         .equals("Brew"));
         interact(() -> lookup("#rack").query().requestFocus());

@@ -2,6 +2,7 @@ package org.grenu.desktop.importing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -144,6 +145,6 @@ class ImportingTest extends BenchFixture {
         int kept = bench.desk().shots().size();
         assertThat(kept).isLessThan(5000);
         assertThat(text("import-summary")).contains("cancelled, " + (5000 - kept) + " left out");
-        assertThat(bench.desk().library().summaries()).hasSize(kept);
+        assertThat(Stored.shots(bench.desk().library())).hasSize(kept);
     }
 }

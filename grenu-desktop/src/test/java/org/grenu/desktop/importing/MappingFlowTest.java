@@ -2,6 +2,7 @@ package org.grenu.desktop.importing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -71,7 +72,8 @@ class MappingFlowTest extends BenchFixture {
         until("both are back", () -> text("mapping-problem").isEmpty());
         interact(() -> lookup("#mapping-name").queryAs(TextInputControl.class).setText("Two channels"));
         interact(() -> lookup("#mapping-keep").queryButton().fire());
-        until("it is kept", () -> bench.desk().library().settings().containsKey("mapping.Two channels"));
+        until("it is kept",
+                () -> Stored.settings(bench.desk().library()).containsKey("mapping.Two channels"));
         chosenTarget = folder.resolve("shared.json");
         interact(() -> lookup("#mapping-save").queryButton().fire());
         until("it is shared", () -> Files.exists(chosenTarget));

@@ -2,6 +2,7 @@ package org.grenu.desktop.importing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -137,8 +138,10 @@ class MappingViewModelTest extends DeskFixture {
         mapping.importAll();
         until(() -> desk.shots().size() == 1 && !importing.runningProperty().get());
         ShotSummary shot = desk.shots().get(0);
-        assertThat(desk.library().log(shot.id()).find(Channel.CUP_MASS).orElseThrow().get(299)).isEqualTo(38);
-        assertThat(desk.library().rawFile(shot.id()).orElseThrow().bytes()).isEqualTo(out.toByteArray());
+        assertThat(Stored.log(desk.library(), shot.id()).find(Channel.CUP_MASS).orElseThrow().get(299))
+                .isEqualTo(38);
+        assertThat(Stored.file(desk.library(), shot.id()).orElseThrow().bytes())
+                .isEqualTo(out.toByteArray());
     }
 
     @Test
@@ -208,7 +211,7 @@ class MappingViewModelTest extends DeskFixture {
         mapping.keep(" psi after all ");
         until(() -> desk.noticeProperty().get() != null);
         assertThat(desk.noticeProperty().get().text()).startsWith("Mapping “psi after all” is kept");
-        desk.library().keep(Map.of("mapping.broken", "{"));
+        desk.library().store(tx -> tx.settings().keep(Map.of("mapping.broken", "{")));
         mapping.putAway();
         open(log("other name.txt", 1));
         assertThat(mapping.mapping().columns().get(1).unit()).contains(Unit.PSI);

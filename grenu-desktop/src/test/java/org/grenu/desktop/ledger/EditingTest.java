@@ -2,10 +2,11 @@ package org.grenu.desktop.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.util.Locale;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.library.Library;
 import org.grenu.library.ShotSummary;
@@ -51,7 +52,7 @@ class EditingTest extends BenchFixture {
     }
 
     private int sheetReadings() {
-        return bench.desk().openProperty().get().summary().sheet().numbers(SheetField.READINGS).size();
+        return bench.desk().openProperty().get().summary().record().numbers(RecordField.READINGS).size();
     }
 
     @Test
@@ -98,7 +99,8 @@ class EditingTest extends BenchFixture {
         openShot(1);
         for (String dose : new String[] {"17.5", "17.6", "17.7"}) {
             enter("dose_g", dose);
-            until("it is stored", () -> stored().sheet().number(SheetField.DOSE).orElse(0) == Double.parseDouble(dose));
+            until("it is stored",
+                    () -> stored().record().number(RecordField.DOSE).orElse(0) == Double.parseDouble(dose));
         }
         assertThat(text("stored")).startsWith("Stored ");
         interact(() -> field("beverage_g").requestFocus());
@@ -133,16 +135,16 @@ class EditingTest extends BenchFixture {
         });
         until("the other shot is open", () -> text("shot-title").equals("Shot 17"));
         until("the edit is stored",
-                () -> bench.desk().shots().get(17).sheet().number(SheetField.DOSE).orElse(0) == 17.2);
+                () -> bench.desk().shots().get(17).record().number(RecordField.DOSE).orElse(0) == 17.2);
         assertThat(text("shot-title")).isEqualTo("Shot 17");
-        assertThat(bench.desk().openProperty().get().summary().sheet().number(SheetField.DOSE).orElse(0))
+        assertThat(bench.desk().openProperty().get().summary().record().number(RecordField.DOSE).orElse(0))
                 .isNotEqualTo(17.2);
     }
 
     /** Read by another connection, so that it is on the disk and not only in this window. */
     private ShotSummary stored() {
         try (Library other = Library.open(folder.resolve("library.sqlite"))) {
-            return other.summaries().get(0);
+            return Stored.shots(other).get(0);
         }
     }
 

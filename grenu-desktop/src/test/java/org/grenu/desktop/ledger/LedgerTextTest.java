@@ -5,15 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.grenu.app.analysis.ShotAnalysis;
 import org.grenu.core.curve.CurveDigest;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.entry.FieldKind;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Input;
-import org.grenu.core.puck.DemoStudy;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.entry.FieldKind;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
@@ -23,26 +23,27 @@ class LedgerTextTest {
 
     private static final Shot SHOT = DemoStudy.shots().get(0).shot();
 
-    private static OpenShot open(ShotSheet sheet) {
-        ShotMeasures measures = ShotMeasures.of(SHOT.with(sheet));
+    private static OpenShot open(ShotRecord record) {
+        ShotMeasures measures = ShotMeasures.of(SHOT.with(record));
         return new OpenShot(
-                new ShotAnalysis(new ShotSummary(1, 1, sheet, CurveDigest.of(measures.curve())), SHOT.log(), measures),
+                new ShotAnalysis(new ShotSummary(1, 1, record, CurveDigest.of(measures.curve())), SHOT.log(), measures),
                 List.of());
     }
 
-    private static LedgerText text(ShotSheet sheet, Basis basis) {
-        return LedgerText.of(open(sheet), basis);
+    private static LedgerText text(ShotRecord record, Basis basis) {
+        return LedgerText.of(open(record), basis);
     }
 
     @Test
     void everythingIsThereWhenEverythingIsKnown() {
-        LedgerText text = text(SHOT.sheet(), Basis.AS_DOSED);
+        LedgerText text = text(SHOT.record(), Basis.AS_DOSED);
         assertThat(text.yield().map(Reported::text)).contains("21.10 ±0.16");
         assertThat(text.otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
         assertThat(text.wanting()).isEmpty();
         assertThat(text.budget()).extracting(LedgerText.Share::input)
                 .containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
-        assertThat(text(SHOT.sheet(), Basis.DRY).budget()).extracting(LedgerText.Share::input).contains(Input.MOISTURE);
+        assertThat(text(SHOT.record(), Basis.DRY).budget()).extracting(LedgerText.Share::input)
+                .contains(Input.MOISTURE);
         assertThat(text.readings()).isEqualTo("3 readings · mean 9.51 % · s 0.015");
         assertThat(text.times()).extracting(LedgerText.Line::name)
                 .startsWith("pump on to pump off", "pump on to last drip", "first drip to pump off");
@@ -52,7 +53,7 @@ class LedgerTextTest {
 
     @Test
     void whatIsUnknownIsNamedAndNotGuessed() {
-        LedgerText nothing = text(ShotSheet.EMPTY, Basis.AS_DOSED);
+        LedgerText nothing = text(ShotRecord.EMPTY, Basis.AS_DOSED);
         assertThat(nothing.yield()).isEmpty();
         assertThat(nothing.wanting()).isEqualTo("Unknown. Enter the dose and a strength reading below.");
         assertThat(nothing.ratio()).isEmpty();
@@ -60,7 +61,7 @@ class LedgerTextTest {
         assertThat(nothing.beverage()).as("the curve gives it").isEqualTo("g, from the curve");
         assertThat(nothing.fromCurve()).isEqualTo("40.0");
         assertThat(nothing.readings()).isEqualTo("none yet");
-        ShotSheet withoutMoisture = SHOT.sheet().with(SheetField.MOISTURE, "");
+        ShotRecord withoutMoisture = SHOT.record().with(RecordField.MOISTURE, "");
         assertThat(text(withoutMoisture, Basis.AS_DOSED).otherBasis()).isEqualTo("dry basis: moisture unknown");
         assertThat(text(withoutMoisture, Basis.DRY).yield()).isEmpty();
         assertThat(text(withoutMoisture, Basis.DRY).wanting()).isEqualTo("Unknown. Enter the coffee's moisture below.");
@@ -68,25 +69,25 @@ class LedgerTextTest {
 
     @Test
     void entriesAreShownWithTheDigitsTheyDeserve() {
-        OpenShot shot = open(SHOT.sheet()
-                .with(SheetField.DOSE, "18")
-                .with(SheetField.ZERO, "-0.1")
-                .with(SheetField.MOISTURE, "2.345"));
-        assertThat(LedgerText.shown(shot, SheetField.DOSE)).isEqualTo("18.0");
-        assertThat(LedgerText.shown(shot, SheetField.ZERO)).isEqualTo("−0.10");
-        assertThat(LedgerText.shown(shot, SheetField.MOISTURE)).isEqualTo("2.345");
-        assertThat(LedgerText.shown(shot, SheetField.PULLED_AT)).as("a hyphen in a date is no minus")
+        OpenShot shot = open(SHOT.record()
+                .with(RecordField.DOSE, "18")
+                .with(RecordField.ZERO, "-0.1")
+                .with(RecordField.MOISTURE, "2.345"));
+        assertThat(LedgerText.shown(shot, RecordField.DOSE)).isEqualTo("18.0");
+        assertThat(LedgerText.shown(shot, RecordField.ZERO)).isEqualTo("−0.10");
+        assertThat(LedgerText.shown(shot, RecordField.MOISTURE)).isEqualTo("2.345");
+        assertThat(LedgerText.shown(shot, RecordField.PULLED_AT)).as("a hyphen in a date is no minus")
                 .isEqualTo("2026-05-13 09:04");
-        assertThat(LedgerText.shown(shot, SheetField.NOTE)).isEmpty();
-        assertThat(LedgerText.shown(null, SheetField.DOSE)).isEmpty();
+        assertThat(LedgerText.shown(shot, RecordField.NOTE)).isEmpty();
+        assertThat(LedgerText.shown(null, RecordField.DOSE)).isEmpty();
     }
 
     @Test
     void fieldsTakeBackWhatTheyShow() {
-        ShotSheet sheet = SHOT.sheet().with(SheetField.ZERO, "-0.1");
-        for (SheetField field : SheetField.values()) {
+        ShotRecord record = SHOT.record().with(RecordField.ZERO, "-0.1");
+        for (RecordField field : RecordField.values()) {
             if (field.kind() != FieldKind.NUMBER_LIST) {
-                assertThat(sheet.with(field, LedgerText.shown(open(sheet), field))).as(field.key()).isEqualTo(sheet);
+                assertThat(record.with(field, LedgerText.shown(open(record), field))).as(field.key()).isEqualTo(record);
             }
         }
     }

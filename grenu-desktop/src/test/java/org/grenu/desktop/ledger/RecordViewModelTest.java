@@ -14,8 +14,8 @@ import javafx.collections.FXCollections;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.entry.Entries;
-import org.grenu.core.study.SetUp;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.SetUp;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.Notice;
@@ -51,62 +51,62 @@ class RecordViewModelTest extends DeskFixture {
     @Test
     void whatIsUnknownIsTakenOverInOneStep() {
         open(3);
-        for (SheetField field : List.of(SheetField.COFFEE, SheetField.WATER, SheetField.PROFILE_STEPS)) {
+        for (RecordField field : List.of(RecordField.COFFEE, RecordField.WATER, RecordField.PROFILE_STEPS)) {
             desk.enter(field, "");
         }
-        until(() -> !open().recorded().has(SheetField.PROFILE_STEPS));
+        until(() -> !open().written().has(RecordField.PROFILE_STEPS));
         assertThat(model.offered()).isEqualTo(3);
         model.takeOver();
-        until(() -> open().recorded().has(SheetField.PROFILE_STEPS));
-        assertThat(open().recorded().text(SheetField.WATER)).hasValue("Brew water 3");
+        until(() -> open().written().has(RecordField.PROFILE_STEPS));
+        assertThat(open().written().text(RecordField.WATER)).hasValue("Brew water 3");
         assertThat(model.offered()).isZero();
         desk.undo();
-        until(() -> !open().recorded().has(SheetField.COFFEE) && !open().recorded().has(SheetField.WATER));
+        until(() -> !open().written().has(RecordField.COFFEE) && !open().written().has(RecordField.WATER));
     }
 
     /** Who types on while entries are still being taken over corrects what was taken over, not what stood before. */
     @Test
     void typeOnWhileEntriesAreTakenOver() {
-        desk.enter(SheetField.WATER, "");
-        until(() -> !open().recorded().has(SheetField.WATER));
+        desk.enter(RecordField.WATER, "");
+        until(() -> !open().written().has(RecordField.WATER));
         model.takeOver();
-        desk.enter(SheetField.WATER, "Spring");
-        until(() -> open().recorded().text(SheetField.WATER).filter("Spring"::equals).isPresent());
+        desk.enter(RecordField.WATER, "Spring");
+        until(() -> open().written().text(RecordField.WATER).filter("Spring"::equals).isPresent());
         assertThat(desk.noticeProperty().get()).isNull();
         desk.undo();
-        until(() -> open().recorded().text(SheetField.WATER).filter("Brew water 3"::equals).isPresent());
+        until(() -> open().written().text(RecordField.WATER).filter("Brew water 3"::equals).isPresent());
     }
 
     @Test
     void namesAreOfferedFromShotsAndShelf() {
         desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> {});
         until(() -> !desk.shelfProperty().get().items().isEmpty());
-        assertThat(model.known(SheetField.WATER)).containsExactly("Brew water 3", "Spring");
+        assertThat(model.known(RecordField.WATER)).containsExactly("Brew water 3", "Spring");
         desk.onShelf()
                 .add(ShelfKind.STUDY, "Grind × profile, blocks 1–2",
                         Entries.NONE.with(ShelfField.ARMS, "gentle; straight"), item -> {});
         until(() -> desk.shelfProperty().get().items().size() == 2);
-        assertThat(model.known(SheetField.ARM)).as("arms that the shot's study names")
+        assertThat(model.known(RecordField.ARM)).as("arms that the shot's study names")
                 .containsExactlyInAnyOrder("gentle", "straight");
     }
 
     @Test
     void whatStoodLastIsOfferedNewestFirst() {
         open(1);
-        desk.enter(SheetField.PURGE, "3");
+        desk.enter(RecordField.PURGE, "3");
         desk.enterOwn("beans frozen", "no");
-        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        until(() -> open().written().extras().containsKey("beans frozen"));
         open(3);
-        desk.enter(SheetField.PURGE, "2");
+        desk.enter(RecordField.PURGE, "2");
         desk.enterOwn("beans frozen", "yes");
-        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        until(() -> open().written().extras().containsKey("beans frozen"));
         open(2);
-        desk.enter(SheetField.PURGE, "3");
-        until(() -> open().recorded().number(SheetField.PURGE).orElse(0) == 3);
-        assertThat(model.last(SheetField.PURGE)).containsExactly("2", "3");
+        desk.enter(RecordField.PURGE, "3");
+        until(() -> open().written().number(RecordField.PURGE).orElse(0) == 3);
+        assertThat(model.last(RecordField.PURGE)).containsExactly("2", "3");
         assertThat(model.lastOwn("beans frozen")).containsExactly("yes", "no");
-        assertThat(model.last(SheetField.PREPARATION)).isEmpty();
-        assertThat(model.last(SheetField.PULLED_AT)).as("no shot is pulled at the time of another")
+        assertThat(model.last(RecordField.PREPARATION)).isEmpty();
+        assertThat(model.last(RecordField.PULLED_AT)).as("no shot is pulled at the time of another")
                 .containsExactly("2026-06-01 08:00");
     }
 
@@ -116,11 +116,11 @@ class RecordViewModelTest extends DeskFixture {
         open(1);
         assertThat(RecordGroup.STUDY.summary(desk.openProperty().get()))
                 .isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 6 unknown");
-        desk.enter(SheetField.PROFILE_STEPS, "");
-        desk.enter(SheetField.DOSE_TARGET, "");
-        desk.enter(SheetField.BEVERAGE_TARGET, "");
+        desk.enter(RecordField.PROFILE_STEPS, "");
+        desk.enter(RecordField.DOSE_TARGET, "");
+        desk.enter(RecordField.BEVERAGE_TARGET, "");
         desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
-        until(() -> !open().recorded().has(SheetField.BEVERAGE_TARGET) && open().sheet().has(SheetField.ALTITUDE));
+        until(() -> !open().written().has(RecordField.BEVERAGE_TARGET) && open().record().has(RecordField.ALTITUDE));
         assertThat(RecordGroup.MEANT.summary(desk.openProperty().get())).isEqualTo("nothing known");
         assertThat(RecordGroup.PLACE.summary(desk.openProperty().get())).contains("Basalt Room · altitude 320 m");
         assertThat(Arrays.stream(RecordGroup.values()).flatMap(group -> group.fields().stream()))
@@ -130,7 +130,7 @@ class RecordViewModelTest extends DeskFixture {
     @Test
     void whatTheGearTellsStandsForAnOpenEntry() {
         desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
-        EntryViewModel altitude = model.entry(SheetField.ALTITUDE);
+        EntryViewModel altitude = model.entry(RecordField.ALTITUDE);
         until(() -> altitude.insteadProperty().get().equals("320"));
         assertThat(altitude.shownProperty().get()).isEmpty();
         altitude.enter("400");
@@ -141,16 +141,16 @@ class RecordViewModelTest extends DeskFixture {
     @Test
     void aCorrectionIsToldWithItsReasonAndReverted() {
         open(1);
-        desk.enter(SheetField.DOSE, "17.5");
-        until(() -> open().recorded().number(SheetField.DOSE).orElse(0) == 17.5);
+        desk.enter(RecordField.DOSE, "17.5");
+        until(() -> open().written().number(RecordField.DOSE).orElse(0) == 17.5);
         HistoryViewModel history = model.history();
         until(() -> history.entries().size() == 1);
         desk.background().run(() -> {
-            desk.library().giveReason(history.entries().get(0).id(), "tared late");
+            desk.library().store(tx -> tx.history().giveReason(history.entries().get(0).id(), "tared late"));
             return 0;
         }, done -> {}, desk::failed);
         desk.change("Dose reverted", List.of(history.entries().get(0).change().inverse()), "reverted");
-        until(() -> open().recorded().number(SheetField.DOSE).orElse(0) == 18 && history.entries().size() == 2);
+        until(() -> open().written().number(RecordField.DOSE).orElse(0) == 18 && history.entries().size() == 2);
         assertThat(history.entries().get(0).reason()).isEqualTo("reverted");
         assertThat(history.entries().get(1).reason()).isEqualTo("tared late");
         open(2);
@@ -165,14 +165,14 @@ class RecordViewModelTest extends DeskFixture {
     void tastingTalliesCaffeineForTheDay() {
         open(2);
         assertThat(model.caffeine()).isEmpty();
-        desk.enter(SheetField.TASTE, "sweet");
-        until(() -> open().recorded().has(SheetField.TASTE));
+        desk.enter(RecordField.TASTE, "sweet");
+        until(() -> open().written().has(RecordField.TASTE));
         assertThat(model.caffeine())
                 .hasValueSatisfying(words -> assertThat(words).startsWith("Tasted on this day: 1, about 194 mg")
                         .contains("200 mg at once and 400 mg a day, in pregnancy 200 mg a day"));
         open(1);
-        desk.enter(SheetField.TASTE, "thin");
-        until(() -> open().recorded().has(SheetField.TASTE));
+        desk.enter(RecordField.TASTE, "thin");
+        until(() -> open().written().has(RecordField.TASTE));
         assertThat(model.caffeine().orElseThrow()).startsWith("Tasted on this day: 2, about 389 mg");
     }
 

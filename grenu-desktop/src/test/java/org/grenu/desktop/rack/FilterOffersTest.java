@@ -2,11 +2,12 @@ package org.grenu.desktop.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.util.List;
 import java.util.Map;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.DeskFixture;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.entry.Suggestions.Offer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -14,12 +15,12 @@ import org.junit.jupiter.api.Test;
 
 class FilterOffersTest extends DeskFixture {
 
-    private FoundInShots found;
+    private FindingSearch found;
     private RackViewModel rack;
 
     @BeforeEach
     void rack() {
-        found = new FoundInShots(desk, new Background("found", onInterface::add));
+        found = new FindingSearch(desk, new Background("found", onInterface::add));
         rack = new RackViewModel(desk, found);
     }
 
@@ -62,7 +63,7 @@ class FilterOffersTest extends DeskFixture {
     @Test
     void aFieldThatIsNoneIsNamed() {
         desk.enterOwn("beans frozen", "yes");
-        until(() -> open().recorded().extras().containsKey("beans frozen"));
+        until(() -> open().written().extras().containsKey("beans frozen"));
         Map.of("temperture:93", "No field is called “temperture”. Did you mean temperature?",
                 "-grnid<2", "No field is called “grnid”. Did you mean grind?",
                 "unknown:taaste", "No field is called “taaste”. Did you mean taste?",
@@ -80,10 +81,10 @@ class FilterOffersTest extends DeskFixture {
         rack.filterProperty().set("  ey>20 gentle ");
         rack.saveSearch();
         assertThat(rack.savedSearches()).containsExactly("ey>20 gentle");
-        until(() -> desk.library().settings().getOrDefault("searches", "").equals("ey>20 gentle"));
+        until(() -> Stored.settings(desk.library()).getOrDefault("searches", "").equals("ey>20 gentle"));
         restart();
         RackViewModel again = new RackViewModel(desk,
-                new FoundInShots(desk, new Background("again", onInterface::add)));
+                new FindingSearch(desk, new Background("again", onInterface::add)));
         until(() -> again.savedSearches().equals(List.of("ey>20 gentle")));
         again.filterProperty().set("ey>20 gentle");
         again.saveSearch();

@@ -8,9 +8,9 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
@@ -26,14 +26,14 @@ class RackTest extends BenchFixture {
         assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
         assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
-        SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), SheetFactor.PROFILE,
+        SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), RecordFactor.PROFILE,
                 TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
         assertThat(text.time()).isEqualTo("45.5 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
         assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)),
-                SheetFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
+                RecordFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
         assertThat(slips()).contains(
                 "Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, "
                         + "Straight nine");
@@ -102,14 +102,14 @@ class RackTest extends BenchFixture {
         assertThat(byGrind.levels()).containsExactly("1.2", "2.2", "2.4", "2.6", "4.4");
         @SuppressWarnings("unchecked")
         ChoiceBox<Factor> choice = lookup("#colour-by").queryAs(ChoiceBox.class);
-        interact(() -> choice.setValue(SheetFactor.PROFILE));
+        interact(() -> choice.setValue(RecordFactor.PROFILE));
         var byProfile = bench.appearance().scale().get();
         assertThat(byProfile.levels()).containsExactly("Even flow", "Gentle ramp", "Low six", "Straight nine");
         var theme = bench.appearance().themeProperty().get();
-        var ofOpen = bench.desk().openProperty().get().summary().sheet();
+        var ofOpen = bench.desk().openProperty().get().summary().record();
         assertThat(byProfile.color(ofOpen, theme)).isEqualTo(theme.color("chip-2"))
                 .isNotEqualTo(byGrind.color(ofOpen, theme));
-        enter(SheetField.PROFILE.key(), "Zigzag");
+        enter(RecordField.PROFILE.key(), "Zigzag");
         until("the new level has a colour", () -> bench.appearance().scale().get().levels().contains("Zigzag"));
     }
 }

@@ -2,6 +2,7 @@ package org.grenu.desktop.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
@@ -16,7 +17,7 @@ import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.desk.Workspace;
@@ -106,7 +107,8 @@ class SearchMenuTest extends BenchFixture {
                 .startsWith("This loses for good: 2 shots and their logs and the files these came from, with"));
         interact(() -> lookup("#bin-empty-for-good").queryButton().fire());
         until("it is empty",
-                () -> lookup("#bin-empty").tryQuery().isPresent() && bench.desk().library().bin().isEmpty());
+                () -> lookup("#bin-empty").tryQuery().isPresent()
+                        && Stored.bin(bench.desk().library()).isEmpty());
         assertThat(bench.desk().shots()).hasSize(37);
     }
 
@@ -114,8 +116,8 @@ class SearchMenuTest extends BenchFixture {
     @Test
     void rowsSayWhatTheirShotsSayHoweverFarTheRackWasScrolled() {
         openShot(5);
-        interact(() -> bench.desk().enter(SheetField.FAULT, "choked"));
-        until("it is faulty", () -> bench.desk().openProperty().get().summary().sheet().has(SheetField.FAULT));
+        interact(() -> bench.desk().enter(RecordField.FAULT, "choked"));
+        until("it is faulty", () -> bench.desk().openProperty().get().summary().record().has(RecordField.FAULT));
         ListView<RackRow> list = lookup("#rack").queryListView();
         VirtualFlow<?> flow = (VirtualFlow<?>) list.lookup(".virtual-flow");
         for (int row : new int[] {0, list.getItems().size() - 1, 12, 30, 3, list.getItems().size() - 1, 0}) {
@@ -192,7 +194,7 @@ class SearchMenuTest extends BenchFixture {
             Canvas anew = new Canvas(canvas(shown).getWidth(), SlipPaint.HEIGHT);
             new SlipPaint(anew.getGraphicsContext2D(), theme, anew.getWidth()).paint(text,
                     slip.shot().digest().miniature(),
-                    FxColor.of(bench.appearance().scale().get().color(slip.shot().sheet(), theme)), 0);
+                    FxColor.of(bench.appearance().scale().get().color(slip.shot().record(), theme)), 0);
             assertThat(pixels(canvas(shown)))
                     .as("shot " + text.number() + " is drawn as if it were the first on its slip")
                     .isEqualTo(pixels(anew));

@@ -2,12 +2,13 @@ package org.grenu.desktop.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.grenu.desktop.desk.Background;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.Test;
@@ -15,7 +16,7 @@ import org.junit.jupiter.api.Test;
 /**
  * How long a keystroke in the filter takes in a large library, from the key to the rack's rows. Its name keeps it out
  * of the
- * test run: {@code mvn -q -pl grenu-desktop -am test -Dtest=SearchPace -Dgrenu.library=PATH
+ * test run: {@code mvn -q -pl grenu-desktop -am test -Dtest.jit= -Dtest=SearchPace -Dgrenu.library=PATH
  * -Dsurefire.failIfNoSpecifiedTests=false}.
  */
 class SearchPace {
@@ -36,9 +37,9 @@ class SearchPace {
     void type() {
         try (StudyDesk desk = new StudyDesk(OpenLibrary.open(Path.of(System.getProperty("grenu.library"))),
                 Runnable::run)) {
-            FoundInShots found = new FoundInShots(desk, new Background("found", task -> {}));
+            FindingSearch found = new FindingSearch(desk, new Background("found", task -> {}));
             RackViewModel rack = new RackViewModel(desk, found);
-            desk.shots().setAll(desk.library().summaries());
+            desk.shots().setAll(Stored.shots(desk.library()));
             sleep();
             for (String query : QUERIES) {
                 List<Long> nanos = new ArrayList<>();

@@ -9,8 +9,8 @@ import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.grenu.app.export.ShotExport;
 import org.grenu.app.importing.LateLog;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.formats.ImportFailure;
@@ -36,7 +36,7 @@ class NotebookTest extends BenchFixture {
         enter("notebook-beverage_g", "40");
         enter("notebook-strength_readings_pct", "9,5; 9,4");
         enter("notebook-time", "27");
-        until("it is stored", () -> open().summary().sheet().number(SheetField.PUMP_OFF).orElse(0) == 27);
+        until("it is stored", () -> open().summary().record().number(RecordField.PUMP_OFF).orElse(0) == 27);
     }
 
     @Test
@@ -58,7 +58,7 @@ class NotebookTest extends BenchFixture {
             interact(bench.desk()::undo);
         }
         until("time, readings, beverage and dose are taken back",
-                () -> open().summary().sheet().number(SheetField.DOSE).isEmpty());
+                () -> open().summary().record().number(RecordField.DOSE).isEmpty());
         interact(bench.desk()::undo);
         until("the shot is gone", () -> bench.desk().shots().size() == 39);
     }
@@ -77,7 +77,7 @@ class NotebookTest extends BenchFixture {
         until("it has a log", () -> open().summary().logged());
         assertThat(lookup("#notebook").query().isVisible()).isFalse();
         assertThat(open().measures().curve().sparse()).isTrue();
-        assertThat(open().summary().sheet().number(SheetField.DOSE)).as("what was written stays").hasValue(18);
+        assertThat(open().summary().record().number(RecordField.DOSE)).as("what was written stays").hasValue(18);
     }
 
     @Test
@@ -95,8 +95,8 @@ class NotebookTest extends BenchFixture {
         assertThat(open().measures().curve().times().pumpOn().map(on -> on.how()))
                 .as("a stopwatch's zero is not the logger's")
                 .isNotEqualTo(Optional.of("stated"));
-        assertThat(open().summary().recorded().has(SheetField.PUMP_OFF)).isFalse();
-        assertThat(open().summary().recorded().extras()).containsEntry(LateLog.STOPWATCH, "27");
+        assertThat(open().summary().written().has(RecordField.PUMP_OFF)).isFalse();
+        assertThat(open().summary().written().extras()).containsEntry(LateLog.STOPWATCH, "27");
         interact(bench.desk()::undo);
         until("it has none", () -> !open().summary().logged());
         assertThat(lookup("#notebook").query().isVisible()).isTrue();

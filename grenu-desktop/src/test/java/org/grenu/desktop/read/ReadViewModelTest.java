@@ -3,11 +3,12 @@ package org.grenu.desktop.read;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import org.grenu.library.Stored;
 import java.util.List;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotTimes;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.figures.read.AxisRange;
@@ -65,8 +66,8 @@ class ReadViewModelTest extends DeskFixture {
         AxisRange zoomed = read.viewProperty().get();
         assertThat(read.cursorProperty().get()).as("the view goes along with the hairline")
                 .isBetween(zoomed.from(), zoomed.to());
-        desk.enter(SheetField.DOSE, "17");
-        until(() -> open().sheet().number(SheetField.DOSE).orElse(0) == 17);
+        desk.enter(RecordField.DOSE, "17");
+        until(() -> open().record().number(RecordField.DOSE).orElse(0) == 17);
         assertThat(read.viewProperty().get()).as("an edit does not move the view").isEqualTo(zoomed);
         open(1);
         assertThat(read.viewProperty().get()).as("another shot starts whole")
@@ -105,7 +106,7 @@ class ReadViewModelTest extends DeskFixture {
                 .containsExactly(Channel.RESISTANCE, Channel.CUP_MASS, Channel.PRESSURE);
         read.chooseStrips(List.of());
         assertThat(read.figureProperty().get().strips()).hasSize(3);
-        until(() -> desk.library().settings().containsKey("read_strips"));
+        until(() -> Stored.settings(desk.library()).containsKey("read_strips"));
         restart();
         ReadOptions chosen = read.options();
         until(() -> desk.settingsProperty().get().options().equals(chosen));
@@ -173,8 +174,8 @@ class ReadViewModelTest extends DeskFixture {
         read.showAt(24.04);
         read.addNote("  paler ");
         read.addNote("   ");
-        until(() -> open().sheet().momentNotes().size() == 2);
-        assertThat(open().sheet().momentNotes()).extracting(note -> note.seconds() + " " + note.words())
+        until(() -> open().record().momentNotes().size() == 2);
+        assertThat(open().record().momentNotes()).extracting(note -> note.seconds() + " " + note.words())
                 .containsExactly("20.0 streak, left", "24.0 paler");
         read.cursorProperty().set(Double.NaN);
         read.addNote("nowhere");

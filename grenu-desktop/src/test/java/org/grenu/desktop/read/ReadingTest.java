@@ -3,6 +3,7 @@ package org.grenu.desktop.read;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import org.grenu.library.Stored;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.VerticalDirection;
@@ -13,7 +14,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Line;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.figures.read.StripLayout;
 import org.grenu.figures.read.AxisRange;
@@ -95,7 +96,7 @@ class ReadingTest extends BenchFixture {
         java.awt.Color wanted = bench.appearance()
                 .scale()
                 .get()
-                .color(bench.desk().openProperty().get().summary().sheet(),
+                .color(bench.desk().openProperty().get().summary().record(),
                         bench.appearance().themeProperty().get());
         until("the curve is there", () -> {
             Image image = painted();
@@ -133,7 +134,8 @@ class ReadingTest extends BenchFixture {
         clickOn("#strip-resistance-up");
         assertThat(bench.read().options().channels()).endsWith(Channel.RESISTANCE, Channel.TEMPERATURE);
         push(KeyCode.ESCAPE);
-        until("the choice is kept", () -> "cup_mass".equals(bench.desk().library().settings().get("read_axis")));
+        until("the choice is kept",
+                () -> "cup_mass".equals(Stored.settings(bench.desk().library()).get("read_axis")));
     }
 
     @Test
@@ -141,7 +143,7 @@ class ReadingTest extends BenchFixture {
         openShot(5);
         double border = bench.desk().openProperty().get().phases().get(2).seconds();
         drag(at(border), MouseButton.PRIMARY).dropTo(at(border + 1.5));
-        until("it is stored", () -> bench.desk().openProperty().get().summary().sheet().phases().size() > 2);
+        until("it is stored", () -> bench.desk().openProperty().get().summary().record().phases().size() > 2);
         assertThat(bench.desk().openProperty().get().phases().get(2).seconds()).isCloseTo(border + 1.5, within(0.3));
         assertThat(bench.read().processing()).contains("set by hand");
         double moved = bench.desk().openProperty().get().phases().get(2).seconds();
@@ -152,7 +154,7 @@ class ReadingTest extends BenchFixture {
         push(KeyCode.ALT, KeyCode.LEFT);
         until("the key moved it", () -> bench.desk().openProperty().get().phases().get(2).seconds() < moved - 0.05);
         clickOn("#find-phases");
-        until("found again", () -> !bench.desk().openProperty().get().summary().sheet().has(SheetField.PHASES));
+        until("found again", () -> !bench.desk().openProperty().get().summary().record().has(RecordField.PHASES));
         assertThat(bench.desk().openProperty().get().phases().get(2).seconds()).isCloseTo(border, within(1e-9));
     }
 
@@ -165,8 +167,8 @@ class ReadingTest extends BenchFixture {
         });
         push(KeyCode.N);
         write("first streak; left").push(KeyCode.ENTER);
-        until("it is kept", () -> !bench.desk().openProperty().get().summary().sheet().momentNotes().isEmpty());
-        assertThat(bench.desk().openProperty().get().summary().sheet().momentNotes().get(0)).satisfies(note -> {
+        until("it is kept", () -> !bench.desk().openProperty().get().summary().record().momentNotes().isEmpty());
+        assertThat(bench.desk().openProperty().get().summary().record().momentNotes().get(0)).satisfies(note -> {
             assertThat(note.words()).isEqualTo("first streak, left");
             assertThat(note.seconds()).isCloseTo(30, within(0.11));
         });

@@ -2,14 +2,15 @@ package org.grenu.desktop.records;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.DeskFixture;
-import org.grenu.desktop.desk.FoundInShots;
+import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.library.Change;
@@ -36,12 +37,12 @@ class RecordsTest extends DeskFixture {
         assertThat(bulk.apply()).isTrue();
         until(() -> desk.shots()
                 .stream()
-                .allMatch(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 1")));
+                .allMatch(shot -> shot.record().text(RecordField.OPERATOR).orElse("").equals("Operator 1")));
         assertThat(bulk.apply()).as("nothing is left to change").isFalse();
         desk.undo();
         until(() -> desk.shots()
                 .stream()
-                .filter(shot -> shot.sheet().text(SheetField.OPERATOR).orElse("").equals("Operator 2"))
+                .filter(shot -> shot.record().text(RecordField.OPERATOR).orElse("").equals("Operator 2"))
                 .count() == 6);
         assertThat(desk.noticeProperty().get()).isEqualTo(Notice.done("Undone: Operator of 6 shots"));
     }
@@ -58,7 +59,7 @@ class RecordsTest extends DeskFixture {
         bulk.entryProperty().set("beans frozen");
         bulk.valueProperty().set("yes");
         bulk.apply();
-        until(() -> desk.shots().get(1).sheet().extras().containsKey("beans frozen"));
+        until(() -> desk.shots().get(1).record().extras().containsKey("beans frozen"));
         assertThat(bulk.entries()).contains("beans frozen", "Dose");
         assertThat(bulk.values()).containsExactly("yes");
     }
@@ -69,7 +70,7 @@ class RecordsTest extends DeskFixture {
         ShotSummary binned = open();
         desk.bin(List.of(binned));
         until(() -> desk.shots().size() == 13 && desk.openProperty().get().summary().id() != binned.id());
-        desk.restore(desk.library().bin().get(0));
+        desk.restore(Stored.bin(desk.library()).get(0));
         until(() -> desk.shots().size() == 14);
         assertThat(desk.shots()).extracting(ShotSummary::number).isSorted();
         desk.bin(List.copyOf(desk.shots()));
@@ -92,10 +93,10 @@ class RecordsTest extends DeskFixture {
                     .isEqualTo(3);
             join.chooseKey(1);
             join.apply();
-            until(() -> desk.shots().get(1).sheet().extras().getOrDefault("body", "").equals("7"));
-            assertThat(desk.shots().get(0).sheet().text(SheetField.TASTE)).hasValue("sweet");
+            until(() -> desk.shots().get(1).record().extras().getOrDefault("body", "").equals("7"));
+            assertThat(desk.shots().get(0).record().text(RecordField.TASTE)).hasValue("sweet");
             desk.undo();
-            until(() -> desk.shots().get(0).sheet().extras().isEmpty());
+            until(() -> desk.shots().get(0).record().extras().isEmpty());
             join.open(folder.resolve("none.csv"));
             until(() -> desk.noticeProperty().get() != null
                     && desk.noticeProperty().get().kind() == Notice.Kind.FAILED);
@@ -104,7 +105,7 @@ class RecordsTest extends DeskFixture {
 
     @Test
     void shotsAreSearchedByWhatIsFoundInThem() {
-        FoundInShots found = new FoundInShots(desk, new Background("found", onInterface::add));
+        FindingSearch found = new FindingSearch(desk, new Background("found", onInterface::add));
         RackViewModel rack = new RackViewModel(desk, found);
         long choked = desk.shots().get(5).id();
         until(() -> !found.of(choked).isEmpty());
@@ -120,12 +121,12 @@ class RecordsTest extends DeskFixture {
                 .hasValue("coffee:\"Lot Heron 14\" grinder:\"G-burr A\" -is:faulty ey:18-22 strength:7-12");
         rack.filterProperty().set(rack.whatWorked().orElseThrow());
         assertThat(rack.shown()).isNotEmpty().allSatisfy(shot -> {
-            assertThat(shot.sheet().has(SheetField.FAULT)).isFalse();
+            assertThat(shot.record().has(RecordField.FAULT)).isFalse();
             assertThat(shot.masses().brew().orElseThrow().asDosed().percent().value()).isBetween(18.0, 22.0);
         });
-        desk.change("Own", List.of(Change.of(open().id(), SheetEdit.ofOwn(open().recorded(), "ground twice", "yes"))),
+        desk.change("Own", List.of(Change.of(open().id(), RecordEdit.ofOwn(open().written(), "ground twice", "yes"))),
                 "");
-        until(() -> open().sheet().extras().containsKey("ground twice"));
+        until(() -> open().record().extras().containsKey("ground twice"));
         rack.filterProperty().set("ground_twice:yes");
         assertThat(rack.countProperty().get()).isEqualTo("1 of 14");
         rack.filterProperty().set("purge>1 unknown:taste");

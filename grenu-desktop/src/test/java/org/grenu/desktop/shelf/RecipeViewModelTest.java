@@ -15,7 +15,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.DeskFixture;
 import org.junit.jupiter.api.Test;
 
@@ -37,14 +37,14 @@ class RecipeViewModelTest extends DeskFixture {
         open(1);
         ShelfItem recipe = promote();
         assertThat(recipe.name()).isEqualTo("Lot Heron 14, straight nine");
-        assertThat(recipe.entries().number(SheetField.GRIND)).hasValue(2.4);
+        assertThat(recipe.entries().number(RecordField.GRIND)).hasValue(2.4);
         open(2);
         recipes().start(recipe);
-        until(() -> open().sheet().text(SheetField.RECIPE).isPresent());
+        until(() -> open().record().text(RecordField.RECIPE).isPresent());
         ShelfItem better = promote();
         assertThat(better.id()).isEqualTo(recipe.id());
         assertThat(better.versions()).hasSize(2);
-        assertThat(better.newest().entries().number(SheetField.GRIND)).hasValue(2.2);
+        assertThat(better.newest().entries().number(RecordField.GRIND)).hasValue(2.2);
         assertThat(better.newest().label()).isEqualTo("v2: from shot 2");
         desk.undo();
         until(() -> desk.shelfProperty().get().of(ShelfKind.RECIPE).get(0).versions().size() == 1);

@@ -203,9 +203,9 @@ class ShelfTest extends BenchFixture {
         });
         until("they are in it", () -> text("study-count").equals("Of the 9 shots in the rack 9 are in this study."));
         assertThat(bench.rack().shown()).allSatisfy(shot -> {
-            assertThat(shot.sheet().studies()).containsExactly("Pressure and flow", "Ageing at a fixed grind");
-            assertThat(shot.sheet().armIn("Ageing at a fixed grind")).hasValue("control");
-            assertThat(shot.sheet().armIn("Pressure and flow")).isEmpty();
+            assertThat(shot.record().studies()).containsExactly("Pressure and flow", "Ageing at a fixed grind");
+            assertThat(shot.record().armIn("Ageing at a fixed grind")).hasValue("control");
+            assertThat(shot.record().armIn("Pressure and flow")).isEmpty();
         });
         interact(() -> lookup("#study-leave").queryButton().fire());
         until("they are out of it", () -> text("study-count").contains(" 0 are in"));
@@ -217,6 +217,6 @@ class ShelfTest extends BenchFixture {
                 () -> bench.rack()
                         .shown()
                         .stream()
-                        .allMatch(shot -> shot.recorded().studies().equals(List.of("Pressure and flow"))));
+                        .allMatch(shot -> shot.written().studies().equals(List.of("Pressure and flow"))));
     }
 }

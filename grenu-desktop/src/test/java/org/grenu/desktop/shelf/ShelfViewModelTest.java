@@ -12,7 +12,7 @@ import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.entry.HistoryViewModel;
@@ -62,8 +62,8 @@ class ShelfViewModelTest extends DeskFixture {
 
     @Test
     void whatTheShelfTellsReachesTheOpenShotAtOnce() {
-        desk.enter(SheetField.MOISTURE, "");
-        desk.enter(SheetField.MOISTURE_U, "");
+        desk.enter(RecordField.MOISTURE, "");
+        desk.enter(RecordField.MOISTURE_U, "");
         until(() -> open().masses().moisture().isEmpty());
         add(ShelfKind.COFFEE, "Lot Heron 14");
         EntryViewModel moisture = model.entry(ShelfField.MOISTURE);
@@ -72,7 +72,7 @@ class ShelfViewModelTest extends DeskFixture {
         assertThat(moisture.enter("2,4")).isEqualTo(EntryViewModel.Outcome.STORED);
         until(() -> open().masses().moisture().isPresent());
         assertThat(open().masses().moisture().orElseThrow().value()).isEqualTo(2.4);
-        assertThat(open().recorded().has(SheetField.MOISTURE)).isFalse();
+        assertThat(open().written().has(RecordField.MOISTURE)).isFalse();
         desk.undo();
         until(() -> open().masses().moisture().isEmpty());
     }
@@ -86,12 +86,13 @@ class ShelfViewModelTest extends DeskFixture {
         until(() -> now().kind() == ShelfKind.COFFEE);
         model.rename("Heron");
         until(() -> model.shelf().find(ShelfKind.COFFEE, "Heron").isPresent());
-        assertThat(desk.shots()).allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Heron"));
+        assertThat(desk.shots())
+                .allSatisfy(shot -> assertThat(shot.record().text(RecordField.COFFEE)).hasValue("Heron"));
         assertThat(model.shelf().of(ShelfKind.BAG).get(0).entries().text(ShelfField.BAG_COFFEE)).hasValue("Heron");
         desk.undo();
         until(() -> model.shelf().find(ShelfKind.COFFEE, "Lot Heron 14").isPresent());
         assertThat(desk.shots())
-                .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Heron 14"));
+                .allSatisfy(shot -> assertThat(shot.record().text(RecordField.COFFEE)).hasValue("Lot Heron 14"));
         add(ShelfKind.COFFEE, "Other");
         assertThatThrownBy(() -> model.rename("Lot Heron 14")).isInstanceOf(RefusedEntry.class)
                 .hasMessageContaining("already");
@@ -105,7 +106,7 @@ class ShelfViewModelTest extends DeskFixture {
         model.partsChanged("2026-05-13", "new screen");
         until(() -> now().versions().size() == 2);
         assertThat(desk.shots()).allSatisfy(
-                shot -> assertThat(shot.sheet().text(SheetField.MACHINE_VERSION)).hasValue("v2: new screen"));
+                shot -> assertThat(shot.record().text(RecordField.MACHINE_VERSION)).hasValue("v2: new screen"));
         assertThatThrownBy(() -> model.partsChanged("2026-05-13", "again")).hasMessageContaining("must begin later");
         model.chooseVersion(1);
         assertThat(model.chosenProperty().get().version().number()).isEqualTo(1);

@@ -12,7 +12,7 @@ import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.grenu.app.export.ShotExport;
 import org.grenu.app.importing.DemoFiles;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
@@ -35,7 +35,8 @@ class ExportingTest extends BenchFixture {
         openShot(5);
         enter("moisture_pct", "2,4");
         until("the edit is in",
-                () -> bench.desk().openProperty().get().summary().sheet().number(SheetField.MOISTURE).orElse(0) == 2.4);
+                () -> bench.desk().openProperty().get().summary().record().number(RecordField.MOISTURE).orElse(0)
+                        == 2.4);
         var shot = bench.desk().openProperty().get().shot();
         assertThat(ShotReader.read("x", export(ShotExport.SHOT_CSV)).shot()).isEqualTo(shot);
         assertThat(ShotReader.read("x", export(ShotExport.SHOT_JSON)).shot()).isEqualTo(shot);

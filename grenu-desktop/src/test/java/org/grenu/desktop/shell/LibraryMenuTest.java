@@ -2,6 +2,7 @@ package org.grenu.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,7 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.MenuButton;
 import org.grenu.app.exchange.LibraryExchange;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.formats.ImportFailure;
@@ -51,9 +52,10 @@ class LibraryMenuTest extends BenchFixture {
         Path other = folder.resolve("other.sqlite");
         try (Library library = Library.open(other)) {
             assertThat(new LibraryExchange(library).merge(chosenTarget).words()).contains("12");
-            assertThat(library.summaries()).hasSize(12)
-                    .allSatisfy(shot -> assertThat(shot.sheet().text(SheetField.COFFEE)).hasValue("Lot Siskin 3"));
-            assertThat(library.shelf().items()).hasSameSizeAs(bench.desk().shelfProperty().get().items());
+            assertThat(Stored.shots(library)).hasSize(12)
+                    .allSatisfy(shot -> assertThat(shot.record().text(RecordField.COFFEE)).hasValue("Lot Siskin 3"));
+            assertThat(Stored.shelf(library).items())
+                    .hasSameSizeAs(bench.desk().shelfProperty().get().items());
         }
         chosenFiles.clear();
         chosenFiles.add(other);
@@ -89,7 +91,7 @@ class LibraryMenuTest extends BenchFixture {
         assertThat(records()).isEqualTo(before);
         Path kept = Path.of(told().substring(told().indexOf(" is in ") + 7, told().length() - 1));
         try (Library was = Library.open(kept)) {
-            assertThat(was.summaries()).hasSize(19);
+            assertThat(Stored.shots(was)).hasSize(19);
         }
     }
 
@@ -115,7 +117,7 @@ class LibraryMenuTest extends BenchFixture {
         return bench.desk()
                 .shots()
                 .stream()
-                .collect(Collectors.toMap(ShotSummary::number, shot -> shot.recorded().toString()));
+                .collect(Collectors.toMap(ShotSummary::number, shot -> shot.written().toString()));
     }
 
     /** Each dialog asks for its own sort of file, and a photo is not hidden among logs. */

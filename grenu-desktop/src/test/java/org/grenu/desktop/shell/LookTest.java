@@ -9,21 +9,26 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import javafx.stage.Window;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Workspace;
@@ -64,10 +69,10 @@ class LookTest extends BenchFixture {
         smallest();
         interact(() -> {
             bench.desk()
-                    .enter(SheetField.COFFEE,
+                    .enter(RecordField.COFFEE,
                             "Lot with an exceedingly long name that no column can hold, washed and dried on raised "
                                     + "beds");
-            bench.desk().enter(SheetField.PROFILE, "Gentle ramp with a long taper and a name to match");
+            bench.desk().enter(RecordField.PROFILE, "Gentle ramp with a long taper and a name to match");
         });
         until("the long name is shown", () -> text("profile").endsWith("to match"));
         List<String> cut = new ArrayList<>();
@@ -108,7 +113,7 @@ class LookTest extends BenchFixture {
         List<String> out = new ArrayList<>();
         interact(() -> {
             view.getScene().getRoot().layout();
-            Bounds room = lookup(column).query().localToScene(lookup(column).query().getLayoutBounds());
+            Bounds room = sight(lookup(column).query());
             all(lookup(column).query())
                     .filter(node -> (node instanceof Label || node instanceof TextInputControl
                             || node instanceof ButtonBase) && inSight(node))
@@ -122,6 +127,96 @@ class LookTest extends BenchFixture {
                     });
         });
         return out;
+    }
+
+    /** {@return what of the column its parent has room for} */
+    private static Bounds sight(Node column) {
+        Bounds own = column.localToScene(column.getLayoutBounds());
+        Bounds around = column.getParent().localToScene(column.getParent().getLayoutBounds());
+        double from = Math.max(own.getMinX(), around.getMinX());
+        return new BoundingBox(from, own.getMinY(), Math.min(own.getMaxX(), around.getMaxX()) - from, own.getHeight());
+    }
+
+    /** The rules of the toolkit's theme are left out for what the window has not, and for nothing that it has. */
+    @Test
+    void everyControlIsDressed() {
+        openShot(5);
+        interact(() -> view.actions().get("settings").run());
+        Set<String> dropped = ControlRules.dropped(Theme.LIGHT);
+        assertThat(dropped).contains("table-view", "date-picker", "axis");
+        Set<String> bare = new TreeSet<>();
+        for (Workspace workspace : Workspace.values()) {
+            interact(() -> bench.workspace().set(workspace));
+            interact(() -> all(view).forEach(node -> node.getStyleClass()
+                    .stream()
+                    .filter(dropped::contains)
+                    .forEach(style -> bare.add(style + " of " + node.getClass().getSimpleName()))));
+        }
+        for (String menu : List.of("#export", "#library-menu")) {
+            interact(() -> lookup(menu).queryAs(MenuButton.class).show());
+            interact(() -> Window.getWindows()
+                    .stream()
+                    .filter(window -> window.getScene() != null)
+                    .flatMap(window -> all(window.getScene().getRoot()))
+                    .forEach(node -> node.getStyleClass()
+                            .stream()
+                            .filter(dropped::contains)
+                            .forEach(style -> bare.add(style + " of " + node.getClass().getSimpleName()))));
+            interact(() -> lookup(menu).queryAs(MenuButton.class).hide());
+        }
+        assertThat(bare).isEmpty();
+    }
+
+    /**
+     * At every text size, in the smallest window and in every workspace: nothing hangs out, nothing lies over
+     * another.
+     */
+    @Test
+    void everySizeOfTheWordsHasRoom() {
+        openShot(5);
+        smallest();
+        for (int size : StudySettings.TEXT_SIZES) {
+            interact(() -> bench.desk().choose(bench.desk().settingsProperty().get().withTextSize(size)));
+            for (Map.Entry<Workspace, List<String>> place : Map.of(Workspace.SHELF,
+                    List.of("#shelf", "#shelf-ledger"), Workspace.READ, List.of("#read", ".ledger-page"),
+                    Workspace.COMPARE, List.of("#compare", "#answer-ledger"))
+                    .entrySet()) {
+                interact(() -> bench.workspace().set(place.getKey()));
+                until("it stands", () -> place.getKey() != Workspace.COMPARE
+                        || bench.compare().answeredProperty().get() != null && !bench.compare().busyProperty().get());
+                for (String column : place.getValue()) {
+                    assertThat(hangingOut(column)).as("%s at %d %%", column, size).isEmpty();
+                    assertThat(overlapping(column)).as("%s at %d %%", column, size).isEmpty();
+                }
+            }
+            assertThat(hangingOut(".header")).as("header at %d %%", size).isEmpty();
+            assertThat(overlapping(".header")).as("header at %d %%", size).isEmpty();
+        }
+        push(KeyCode.CONTROL, KeyCode.MINUS);
+        assertThat(bench.desk().settingsProperty().get().textSize()).isEqualTo(175);
+    }
+
+    private List<String> overlapping(String column) {
+        List<String> over = new ArrayList<>();
+        interact(() -> {
+            List<Node> words = all(lookup(column).query())
+                    .filter(node -> (node instanceof Label || node instanceof TextInputControl
+                            || node instanceof ButtonBase) && inSight(node) && !(node.getParent() instanceof ButtonBase)
+                            && node.getLayoutBounds().getWidth() > 0)
+                    .toList();
+            for (int i = 0; i < words.size(); i++) {
+                for (int j = i + 1; j < words.size(); j++) {
+                    Bounds a = words.get(i).localToScene(words.get(i).getLayoutBounds());
+                    Bounds b = words.get(j).localToScene(words.get(j).getLayoutBounds());
+                    if (Math.min(a.getMaxX(), b.getMaxX()) - Math.max(a.getMinX(), b.getMinX()) > 1
+                            && Math.min(a.getMaxY(), b.getMaxY()) - Math.max(a.getMinY(), b.getMinY()) > 1
+                            && words.get(i).getParent() == words.get(j).getParent()) {
+                        over.add(words.get(i) + " and " + words.get(j));
+                    }
+                }
+            }
+        });
+        return over;
     }
 
     private static boolean isCut(Label label) {

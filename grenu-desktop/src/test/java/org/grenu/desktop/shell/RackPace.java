@@ -25,7 +25,7 @@ import org.testfx.framework.junit5.ApplicationTest;
  * How the real window keeps up with a large library: frames while the rack is scrolled, and each key in the filter
  * until its
  * frame stands. Its name keeps it out of the test run:
- * {@code mvn -q -pl grenu-desktop -am test -Dtest=RackPace -Dgrenu.library=PATH
+ * {@code mvn -q -pl grenu-desktop -am test -Dtest.jit= -Dtest=RackPace -Dgrenu.library=PATH
  * -Dsurefire.failIfNoSpecifiedTests=false}.
  */
 class RackPace extends ApplicationTest {
@@ -46,7 +46,7 @@ class RackPace extends ApplicationTest {
         ThemeSheet.dress(scene, Theme.LIGHT);
         stage.setScene(scene);
         stage.show();
-        bench.desk().load(bench.desk().library().newest(200));
+        bench.desk().load(bench.desk().library().read(tx -> tx.shots().newest(200)));
     }
 
     @Test

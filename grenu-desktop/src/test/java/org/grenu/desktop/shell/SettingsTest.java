@@ -2,6 +2,7 @@ package org.grenu.desktop.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.library.Stored;
 import java.util.Locale;
 import java.util.stream.Stream;
 import javafx.scene.control.CheckBox;
@@ -34,7 +35,9 @@ class SettingsTest extends BenchFixture {
         interact(() -> lookup("#rules-keep").queryButton().fire());
         until("the edited rule is silent", () -> findings().noneMatch(f -> f.rule().equals("shot_late")));
         until("it is kept",
-                () -> bench.desk().library().settings().getOrDefault("rule_pack.time_20_25", "").contains("> 99"));
+                () -> Stored.settings(bench.desk().library())
+                        .getOrDefault("rule_pack.time_20_25", "")
+                        .contains("> 99"));
         interact(() -> lookup("#edit-time_20_25").queryButton().fire());
         interact(() -> lookup("#rules-reset").queryButton().fire());
         until("as shipped", () -> findings().anyMatch(f -> f.rule().equals("shot_late")));
@@ -57,7 +60,8 @@ class SettingsTest extends BenchFixture {
         until("the slips follow",
                 () -> slips().stream().anyMatch(slip -> slip.startsWith("Shot 39") && slip.contains(shown)));
         until("it is kept",
-                () -> "first_drip_to_pump_off".equals(bench.desk().library().settings().get("time_convention")));
+                () -> "first_drip_to_pump_off"
+                        .equals(Stored.settings(bench.desk().library()).get("time_convention")));
     }
 
     /** A finding leads to its place on the curve, by mouse and by key. */

@@ -3,7 +3,7 @@ package org.grenu.desktop.strength;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.input.KeyCode;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.BenchFixture;
 import org.junit.jupiter.api.Test;
 
@@ -11,18 +11,18 @@ import org.junit.jupiter.api.Test;
 class SeriesTest extends BenchFixture {
 
     private int readings() {
-        return bench.desk().openProperty().get().summary().sheet().readings().size();
+        return bench.desk().openProperty().get().summary().record().readings().size();
     }
 
     @Test
     void leadsFromStirringToTheThirdReading() {
         openShot(1);
         interact(() -> {
-            bench.desk().enter(SheetField.READINGS, "");
-            bench.desk().enter(SheetField.ZERO, "");
+            bench.desk().enter(RecordField.READINGS, "");
+            bench.desk().enter(RecordField.ZERO, "");
         });
         until("the readings are gone",
-                () -> readings() == 0 && !bench.desk().openProperty().get().summary().sheet().has(SheetField.ZERO));
+                () -> readings() == 0 && !bench.desk().openProperty().get().summary().record().has(RecordField.ZERO));
         push(KeyCode.CONTROL, KeyCode.T);
         until("it is shown",
                 () -> lookup("#series-what").tryQuery().isPresent() && lookup("#series").query().isVisible());
@@ -46,14 +46,14 @@ class SeriesTest extends BenchFixture {
         assertThat(text("series-strength")).isEqualTo("9.40");
         assertThat(text("series-details")).startsWith("3 readings · s 0.010 · zero 0.01 subtracted");
         assertThat(text("series-advice")).isNotBlank();
-        assertThat(bench.desk().openProperty().get().summary().sheet().readings()).allSatisfy(reading -> {
+        assertThat(bench.desk().openProperty().get().summary().record().readings()).allSatisfy(reading -> {
             assertThat(reading.seconds()).isPresent();
             assertThat(reading.sampleCelsius()).hasValue(24.1);
             assertThat(reading.filtered()).hasValue(true);
         });
         clickOn("#series-unfiltered");
         assertThat(text("series-method-refusal")).contains("different methods");
-        assertThat(bench.desk().latestSheet().flag(SheetField.SAMPLE_FILTERED)).isTrue();
+        assertThat(bench.desk().latestSheet().flag(RecordField.SAMPLE_FILTERED)).isTrue();
         write("ten", 0);
         interact(() -> field("series-reading").requestFocus());
         write("ten", 0);

@@ -12,7 +12,7 @@ import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.SeriesAdvice;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.junit.jupiter.api.BeforeEach;
@@ -28,10 +28,10 @@ class SeriesViewModelTest extends DeskFixture {
     void beginAnew() {
         at(0);
         series = new SeriesViewModel(desk, clock);
-        enter(SheetField.READINGS, "");
-        enter(SheetField.ZERO, "0.01");
-        enter(SheetField.REFRACTOMETER, "");
-        enter(SheetField.SAMPLE_FILTERED, "yes");
+        enter(RecordField.READINGS, "");
+        enter(RecordField.ZERO, "0.01");
+        enter(RecordField.REFRACTOMETER, "");
+        enter(RecordField.SAMPLE_FILTERED, "yes");
         series.show();
     }
 
@@ -39,15 +39,15 @@ class SeriesViewModelTest extends DeskFixture {
         when(clock.instant()).thenReturn(Instant.EPOCH.plusMillis(Math.round(1000 * seconds)));
     }
 
-    private void enter(SheetField field, String text) {
+    private void enter(RecordField field, String text) {
         desk.enter(field, text);
-        until(() -> open().recorded().equals(desk.latestSheet()));
+        until(() -> open().written().equals(desk.latestSheet()));
     }
 
     private void read(String typed) {
         assertThat(series.newReading().enter(typed)).isEqualTo(EntryViewModel.Outcome.STORED);
-        until(() -> open().recorded().readings().equals(desk.latestSheet().readings())
-                && open().recorded().equals(desk.latestSheet()));
+        until(() -> open().written().readings().equals(desk.latestSheet().readings())
+                && open().written().equals(desk.latestSheet()));
     }
 
     @Test
@@ -61,7 +61,7 @@ class SeriesViewModelTest extends DeskFixture {
         series.sampleProperty().set("");
         at(171);
         read("9.41");
-        assertThat(open().recorded().readings()).extracting(Reading::text)
+        assertThat(open().written().readings()).extracting(Reading::text)
                 .containsExactly("9.4@0/24.1/23.8/filtered", "9.42@37.5/24.1/23.8/filtered", "9.41@71/?/23.8/filtered");
         assertThat(series.strength()).startsWith("9.40 ±");
         assertThat(series.details()).isEqualTo("3 readings · s 0.010 · zero 0.01 subtracted");
@@ -78,7 +78,7 @@ class SeriesViewModelTest extends DeskFixture {
         assertThat(fresh.enter("94")).as("no beverage is that strong").isEqualTo(EntryViewModel.Outcome.REFUSED);
         series.sampleProperty().set("warm");
         assertThat(series.newReading().enter("9.41")).isEqualTo(EntryViewModel.Outcome.REFUSED);
-        assertThat(open().recorded().readings()).hasSize(1);
+        assertThat(open().written().readings()).hasSize(1);
     }
 
     /** A correction keeps what else is known of the reading; taking it out leaves the others. */
@@ -91,14 +91,14 @@ class SeriesViewModelTest extends DeskFixture {
         at(60);
         read("9.41");
         series.reading(1).enter("9.39");
-        until(() -> open().recorded().readings().get(1).value() == 9.39);
-        assertThat(open().recorded().readings().get(1).seconds()).hasValue(30);
+        until(() -> open().written().readings().get(1).value() == 9.39);
+        assertThat(open().written().readings().get(1).seconds()).hasValue(30);
         assertThat(series.reading(1).shownProperty().get()).isEqualTo("9.39");
         series.remove(0);
-        until(() -> open().recorded().readings().size() == 2);
-        assertThat(open().recorded().readings()).extracting(Reading::value).containsExactly(9.39, 9.41);
+        until(() -> open().written().readings().size() == 2);
+        assertThat(open().written().readings()).extracting(Reading::value).containsExactly(9.39, 9.41);
         desk.undo();
-        until(() -> open().recorded().readings().size() == 3);
+        until(() -> open().written().readings().size() == 3);
     }
 
     @Test
@@ -106,21 +106,21 @@ class SeriesViewModelTest extends DeskFixture {
         read("9.40");
         assertThat(series.chooseFiltered(false))
                 .hasValueSatisfying(why -> assertThat(why).startsWith("This series has filtered readings."));
-        assertThat(desk.latestSheet().flag(SheetField.SAMPLE_FILTERED)).isTrue();
+        assertThat(desk.latestSheet().flag(RecordField.SAMPLE_FILTERED)).isTrue();
         series.remove(0);
-        until(() -> open().recorded().readings().isEmpty());
+        until(() -> open().written().readings().isEmpty());
         assertThat(series.chooseFiltered(false)).isEmpty();
-        until(() -> !open().recorded().flag(SheetField.SAMPLE_FILTERED));
+        until(() -> !open().written().flag(RecordField.SAMPLE_FILTERED));
         read("9.52");
-        assertThat(open().recorded().readings().get(0).filtered()).hasValue(false);
+        assertThat(open().written().readings().get(0).filtered()).hasValue(false);
     }
 
     /** Handbook §4: 2.000 g of beverage and 4.000 g of water read at 3.14 % stand for 9.42 %. */
     @Test
     void aDilutedSampleIsCalculatedBack() {
-        enter(SheetField.ZERO, "0");
-        enter(SheetField.DILUTION_BEVERAGE, "2");
-        enter(SheetField.DILUTION_WATER, "4");
+        enter(RecordField.ZERO, "0");
+        enter(RecordField.DILUTION_BEVERAGE, "2");
+        enter(RecordField.DILUTION_WATER, "4");
         read("3.14");
         assertThat(series.strength()).startsWith("9.4");
         assertThat(series.series().strength().orElseThrow().value()).isCloseTo(9.42, within(1e-12));
@@ -135,9 +135,9 @@ class SeriesViewModelTest extends DeskFixture {
                                 .with(ShelfField.COMPENSATED_FROM, "15")
                                 .with(ShelfField.COMPENSATED_TO, "30"),
                         item -> {});
-        enter(SheetField.REFRACTOMETER, "R-5");
+        enter(RecordField.REFRACTOMETER, "R-5");
         until(series::brix);
-        enter(SheetField.ZERO, "0");
+        enter(RecordField.ZERO, "0");
         series.sampleProperty().set("36");
         read("11.0");
         assertThat(series.strength()).as("11.0 °Brix × 0.85").startsWith("9.35");
@@ -148,9 +148,9 @@ class SeriesViewModelTest extends DeskFixture {
 
     @Test
     void theAdviceFollowsTheReadings() {
-        enter(SheetField.ZERO, "");
+        enter(RecordField.ZERO, "");
         assertThat(series.advice().kind()).isEqualTo(SeriesAdvice.Kind.FIRST_ZERO);
-        enter(SheetField.ZERO, "0");
+        enter(RecordField.ZERO, "0");
         assertThat(series.advice().sentence()).isEqualTo("Take the first reading.");
         read("9.40");
         read("9.41");
@@ -169,10 +169,10 @@ class SeriesViewModelTest extends DeskFixture {
         }
         assertThat(series.stepProperty().get()).isEqualTo(SeriesStep.READ);
         series.stepProperty().set(SeriesStep.ZERO);
-        series.entry(SheetField.ZERO).enter("-0.02");
+        series.entry(RecordField.ZERO).enter("-0.02");
         assertThat(series.stepProperty().get()).as("a zero that was read leads on").isEqualTo(SeriesStep.READ);
-        until(() -> open().recorded().number(SheetField.ZERO).orElse(9) == -0.02);
-        assertThat(series.entry(SheetField.ZERO).shownProperty().get()).isEqualTo("\u22120.02");
+        until(() -> open().written().number(RecordField.ZERO).orElse(9) == -0.02);
+        assertThat(series.entry(RecordField.ZERO).shownProperty().get()).isEqualTo("\u22120.02");
         assertThat(series.title()).isEqualTo("Strength of shot " + open().number());
         int other = desk.shots()
                 .stream()

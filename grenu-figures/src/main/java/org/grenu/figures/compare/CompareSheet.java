@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.ResponseSurface;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.CurvePen;
 import org.grenu.figures.paint.Words;
@@ -117,12 +117,12 @@ public record CompareSheet(Comparison comparison, Optional<Factor> sideBySide, O
     private void points(Graphics2D g, Theme theme, double top) {
         comparison.question().variables().stream().findFirst().ifPresent(first -> {
             PointsFigure figure = PointsFigure.of(first, sideBySide, comparison.answers());
-            Function<PointsFigure.Point, Color> ink = point -> color(point.row().shot().sheet(), theme);
+            Function<PointsFigure.Point, Color> ink = point -> color(point.row().shot().record(), theme);
             at(g, SIDE, top, () -> PointsPainter.paint(g, theme, figure, ink, WIDTH - 2 * SIDE, POINTS));
         });
     }
 
-    private Color color(ShotSheet sheet, Theme theme) {
+    private Color color(ShotRecord sheet, Theme theme) {
         return scale.color(sheet, theme);
     }
 

@@ -14,7 +14,7 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.read.AxisRange;
 
@@ -51,7 +51,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
             List<MeasuredShot> own = shots.stream()
                     .filter(shot -> sideBySide.isEmpty()
-                            || sideBySide.get().level(shot.sheet()).orElse("unknown").equals(level))
+                            || sideBySide.get().level(shot.record()).orElse("unknown").equals(level))
                     .toList();
             CurveOverlay overlay = CurveOverlay.of(own, groupBy, axis, channels);
             facets.add(
@@ -82,7 +82,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
             return List.of("");
         }
         return shots.stream()
-                .map(shot -> sideBySide.get().level(shot.sheet()).orElse("unknown"))
+                .map(shot -> sideBySide.get().level(shot.record()).orElse("unknown"))
                 .distinct()
                 .sorted()
                 .toList();

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import org.grenu.core.compare.CurveGroup;
-import org.grenu.core.compare.LinedUpCurve;
+import org.grenu.core.compare.AlignedCurve;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
@@ -140,7 +140,7 @@ public final class OverlayPainter {
                 layout.right(facet) - layout.left(facet), layout.bottom(strip) - layout.top(strip) + 2);
         group.half().ifPresent(half -> band(facet, strip, group.mean().orElseThrow(), half, color, plot));
         boolean several = group.mean().isPresent();
-        for (LinedUpCurve member : group.members()) {
+        for (AlignedCurve member : group.members()) {
             draw(facet, strip, member.curve(), several ? Theme.withOpacity(color, FADED) : color,
                     several ? THIN : ALONE, plot);
         }

@@ -7,7 +7,7 @@ import org.grenu.core.compare.LevelMean;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.Factor;
+import org.grenu.core.record.Factor;
 import org.grenu.figures.paint.Ticks;
 
 /**
@@ -65,7 +65,7 @@ public record PointsFigure(Variable variable, List<String> marks, List<Field> fi
         List<Point> points = answer.rows()
                 .stream()
                 .map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
-                        second.flatMap(factor -> factor.level(row.shot().sheet())).orElse("")))
+                        second.flatMap(factor -> factor.level(row.shot().record())).orElse("")))
                 .toList();
         double[] values = answer.rows().stream().mapToDouble(RowResidual::value).sorted().toArray();
         double margin = Math.max(1e-6, 0.08 * (values[values.length - 1] - values[0]));

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
-import org.grenu.core.compare.GuardNote;
+import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.TermTest;
 import org.grenu.core.compare.Wording;
@@ -17,7 +17,7 @@ import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.Words;
 
@@ -48,7 +48,7 @@ public final class ReportPages {
         pages.question();
         pages.effects();
         pages.method();
-        pages.guard();
+        pages.balance();
         pages.shots();
         pages.limits(version);
         List<Sheet> all = new ArrayList<>(List.of(figures));
@@ -138,9 +138,9 @@ public final class ReportPages {
         }
     }
 
-    private void guard() {
+    private void balance() {
         heading("What else differed");
-        for (GuardNote note : comparison.guard()) {
+        for (BalanceNote note : comparison.balance()) {
             prose(note.title() + ": " + note.words() + "." + note.sensitivity().map(s -> " " + s.words()).orElse(""));
         }
     }
@@ -165,8 +165,8 @@ public final class ReportPages {
         row(true, starts, heading.toArray(String[]::new));
         for (MeasuredShot shot : comparison.shots()) {
             List<String> cells = new ArrayList<>(List.of(shot.name(),
-                    shot.sheet().pulledAt().map(moment -> moment.toString().replace('T', ' ')).orElse("–"),
-                    shot.sheet().text(SheetField.COFFEE).orElse("–")));
+                    shot.record().pulledAt().map(moment -> moment.toString().replace('T', ' ')).orElse("–"),
+                    shot.record().text(RecordField.COFFEE).orElse("–")));
             variables.forEach(variable -> cells.add(variable.level(shot).orElse("–")));
             comparison.answers()
                     .stream()
@@ -182,7 +182,7 @@ public final class ReportPages {
         prose("This speaks of these shots, on this gear and these coffees. What moved along unseen with what changed "
                 + "cannot be told from it. Rules of thumb named “usual” are common practice,"
                 + " not measured here. Shots marked faulty stayed out of every average.");
-        boolean simulated = comparison.shots().stream().anyMatch(shot -> shot.sheet().flag(SheetField.SIMULATED));
+        boolean simulated = comparison.shots().stream().anyMatch(shot -> shot.record().flag(RecordField.SIMULATED));
         if (simulated) {
             prose("Some of these shots are simulated.");
         }

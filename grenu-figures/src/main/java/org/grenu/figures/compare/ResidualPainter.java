@@ -76,7 +76,7 @@ public final class ResidualPainter {
     /** {@return the shots as they are painted, left to right} */
     public static List<RowResidual> inOrder(ResponseAnswer answer) {
         List<RowResidual> rows = new ArrayList<>(answer.rows());
-        rows.sort(Comparator.comparing(row -> row.shot().sheet().pulledAt().map(Object::toString).orElse("")));
+        rows.sort(Comparator.comparing(row -> row.shot().record().pulledAt().map(Object::toString).orElse("")));
         return rows;
     }
 

@@ -20,7 +20,7 @@ import org.grenu.figures.theme.Theme;
 import org.jfree.svg.SVGGraphics2D;
 import org.jfree.svg.SVGHints;
 
-/** Turns a sheet into the bytes of a file. */
+/** Turns a record into the bytes of a file. */
 public final class FigureExport {
 
     private static final int PNG_SCALE = 2;
@@ -29,20 +29,20 @@ public final class FigureExport {
     }
 
     /** {@return the file's bytes} */
-    public static byte[] write(Sheet sheet, Theme theme, FigureFormat format) throws IOException {
+    public static byte[] write(Sheet record, Theme theme, FigureFormat format) throws IOException {
         return switch (format) {
-            case PNG -> png(sheet, theme);
-            case SVG -> svg(sheet, theme);
-            case PDF -> pdf(sheet, theme);
+            case PNG -> png(record, theme);
+            case SVG -> svg(record, theme);
+            case PDF -> pdf(record, theme);
         };
     }
 
-    private static byte[] png(Sheet sheet, Theme theme) throws IOException {
-        BufferedImage image = new BufferedImage((int) Math.ceil(sheet.width() * PNG_SCALE),
-                (int) Math.ceil(sheet.height() * PNG_SCALE), BufferedImage.TYPE_INT_RGB);
+    private static byte[] png(Sheet record, Theme theme) throws IOException {
+        BufferedImage image = new BufferedImage((int) Math.ceil(record.width() * PNG_SCALE),
+                (int) Math.ceil(record.height() * PNG_SCALE), BufferedImage.TYPE_INT_RGB);
         Graphics2D g = image.createGraphics();
         g.scale(PNG_SCALE, PNG_SCALE);
-        sheet.paint(g, theme, new PathPen());
+        record.paint(g, theme, new PathPen());
         g.dispose();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ImageIO.write(image, "png", out);
@@ -50,19 +50,19 @@ public final class FigureExport {
     }
 
     /** Words become outlines, so that the figure looks the same where the face is not installed. */
-    private static byte[] svg(Sheet sheet, Theme theme) {
-        SVGGraphics2D g = new SVGGraphics2D(sheet.width(), sheet.height());
+    private static byte[] svg(Sheet record, Theme theme) {
+        SVGGraphics2D g = new SVGGraphics2D(record.width(), record.height());
         g.setDefsKeyPrefix("grenu");
         g.setRenderingHint(SVGHints.KEY_DRAW_STRING_TYPE, SVGHints.VALUE_DRAW_STRING_TYPE_VECTOR);
-        sheet.paint(g, theme, new PathPen());
+        record.paint(g, theme, new PathPen());
         return g.getSVGDocument().getBytes(StandardCharsets.UTF_8);
     }
 
-    private static byte[] pdf(Sheet sheet, Theme theme) throws IOException {
-        return pdf(List.of(sheet), sheet.title(), theme);
+    private static byte[] pdf(Sheet record, Theme theme) throws IOException {
+        return pdf(List.of(record), record.title(), theme);
     }
 
-    /** {@return a PDF file with a page a sheet} */
+    /** {@return a PDF file with a page a record} */
     public static byte[] pdf(List<? extends Sheet> sheets, String title, Theme theme) throws IOException {
         PdfBoxGraphics2DFontTextDrawer fonts = new PdfBoxGraphics2DFontTextDrawer();
         try (PDDocument document = new PDDocument(); fonts) {
@@ -71,8 +71,8 @@ public final class FigureExport {
                     fonts.registerFont(face.at(1).getFontName(), in);
                 }
             }
-            for (Sheet sheet : sheets) {
-                page(document, sheet, theme, fonts);
+            for (Sheet record : sheets) {
+                page(document, record, theme, fonts);
             }
             document.getDocumentInformation().setTitle(title);
             ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -81,13 +81,13 @@ public final class FigureExport {
         }
     }
 
-    private static void page(PDDocument document, Sheet sheet, Theme theme, PdfBoxGraphics2DFontTextDrawer fonts)
+    private static void page(PDDocument document, Sheet record, Theme theme, PdfBoxGraphics2DFontTextDrawer fonts)
             throws IOException {
-        PDPage page = new PDPage(new PDRectangle((float) sheet.width(), (float) sheet.height()));
+        PDPage page = new PDPage(new PDRectangle((float) record.width(), (float) record.height()));
         document.addPage(page);
-        PdfBoxGraphics2D g = new PdfBoxGraphics2D(document, (float) sheet.width(), (float) sheet.height());
+        PdfBoxGraphics2D g = new PdfBoxGraphics2D(document, (float) record.width(), (float) record.height());
         g.setFontTextDrawer(fonts);
-        sheet.paint(g, theme, new PathPen());
+        record.paint(g, theme, new PathPen());
         g.dispose();
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
             content.drawForm(g.getXFormObject());

@@ -16,6 +16,6 @@ public interface Sheet {
     /** {@return its height, px} */
     double height();
 
-    /** Paints the whole sheet, ground and all. */
+    /** Paints the whole record, ground and all. */
     void paint(Graphics2D g, Theme theme, CurvePen pen);
 }

@@ -23,7 +23,7 @@ import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepRun;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.ShotMeasures;
 
 /** Puts a shot's measures along an axis. */
 final class FigureMaker {
@@ -114,7 +114,7 @@ final class FigureMaker {
             double[] low = new double[count];
             double[] high = new double[count];
             for (int i = 0; i < count; i++) {
-                double target = run.targetAt(step, step.fromSeconds() + i * GRID);
+                double target = step.targetAt(step.fromSeconds() + i * GRID);
                 low[i] = Math.max(0, target - step.step().tolerance());
                 high[i] = target + step.step().tolerance();
             }

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.entry.MomentNote;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 
 /**
  * What the figure of a shot shows, apart from colours and sizes.
@@ -38,7 +38,7 @@ public record ReadFigure(CurveAxis axis, List<Strip> strips, AxisRange whole, Li
      * @param ghost the shot it is held against, lined up by the same axis
      */
     public static ReadFigure of(Shot shot, ShotMeasures measures, ReadOptions options, Optional<ShotMeasures> ghost) {
-        List<MomentNote> notes = shot.sheet().momentNotes();
+        List<MomentNote> notes = shot.record().momentNotes();
         return new FigureMaker(shot.log(), measures, options, ghost, notes).figure();
     }
 }

@@ -23,8 +23,8 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.shelf.SiteHeat;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * Makes the pictures of things on the shelf.
@@ -35,9 +35,9 @@ import org.grenu.core.study.ShotSheet;
  */
 public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, LocalDate today) {
 
-    private static final List<Field> LARGE = List.of(SheetField.DOSE_TARGET, SheetField.BEVERAGE_TARGET,
-            ShelfField.TIME_MEANT, SheetField.GRIND,
-            SheetField.TEMPERATURE, ShelfField.STRENGTH_MEANT, ShelfField.YIELD_MEANT);
+    private static final List<Field> LARGE = List.of(RecordField.DOSE_TARGET, RecordField.BEVERAGE_TARGET,
+            ShelfField.TIME_MEANT, RecordField.GRIND,
+            RecordField.TEMPERATURE, ShelfField.STRENGTH_MEANT, ShelfField.YIELD_MEANT);
 
     public ShelfFigures {
         shots = List.copyOf(shots);
@@ -46,7 +46,7 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
     /** {@return the picture of that version of the thing} */
     public ShelfFigure of(ShelfItem item, ShelfVersion version) {
         Entries entries = version.entries();
-        List<ShotSheet> used = shots.stream().map(ShelfShot::sheet).filter(sheet -> names(sheet, item)).toList();
+        List<ShotRecord> used = shots.stream().map(ShelfShot::record).filter(record -> names(record, item)).toList();
         return switch (item.kind()) {
             case COFFEE -> coffee(entries, used.size());
             case BAG -> bag(entries, used);
@@ -54,7 +54,7 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
             case BASKET ->
                     new BasketFigure(entries.number(ShelfField.CAPACITY_FROM), entries.number(ShelfField.CAPACITY_TO),
                             entries.number(ShelfField.DIAMETER), entries.number(ShelfField.DEPTH),
-                            numbers(used, SheetField.DOSE));
+                            numbers(used, RecordField.DOSE));
             case MACHINE -> machine(entries);
             case SCALE -> new ScaleFigure(
                     entries.rows(ShelfField.CHECK_WEIGHTS)
@@ -72,21 +72,21 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
             case SITE -> new SiteFigure(entries.number(ShelfField.ALTITUDE),
                     entries.number(ShelfField.ALTITUDE).isEmpty() ? Optional.empty()
                             : Optional.of(SiteHeat.at(entries.number(ShelfField.ALTITUDE).getAsDouble())),
-                    numbers(used, SheetField.TEMPERATURE));
+                    numbers(used, RecordField.TEMPERATURE));
             case RECIPE -> recipe(version);
             case STUDY -> study(entries, item.name());
         };
     }
 
-    private static boolean names(ShotSheet sheet, ShelfItem item) {
+    private static boolean names(ShotRecord record, ShelfItem item) {
         if (item.kind() == ShelfKind.STUDY) {
-            return sheet.studies().contains(item.name());
+            return record.studies().contains(item.name());
         }
-        return sheet.text(item.kind().named()).filter(name -> name.strip().equalsIgnoreCase(item.name())).isPresent();
+        return record.text(item.kind().named()).filter(name -> name.strip().equalsIgnoreCase(item.name())).isPresent();
     }
 
-    private static List<Double> numbers(List<ShotSheet> sheets, SheetField field) {
-        return sheets.stream().flatMap(sheet -> sheet.number(field).stream().boxed()).toList();
+    private static List<Double> numbers(List<ShotRecord> sheets, RecordField field) {
+        return sheets.stream().flatMap(record -> record.number(field).stream().boxed()).toList();
     }
 
     private static CoffeeFigure coffee(Entries entries, int shots) {
@@ -106,14 +106,14 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                 entries.number(ShelfField.COLOUR_GROUND), entries.text(ShelfField.COLOUR_SCALE).orElse(""),
                 entries.number(ShelfField.DENSITY),
                 moisture.isEmpty() ? Optional.empty() : Optional.of(Measured.independent(moisture.getAsDouble(),
-                        entries.number(ShelfField.MOISTURE_U).orElse(ShotSheet.USUAL_MOISTURE_U))),
+                        entries.number(ShelfField.MOISTURE_U).orElse(ShotRecord.USUAL_MOISTURE_U))),
                 notes, String.join(" · ", facts), shots);
     }
 
-    private BagFigure bag(Entries entries, List<ShotSheet> used) {
+    private BagFigure bag(Entries entries, List<ShotRecord> used) {
         BagLife life = BagLife.of(entries);
         List<LocalDate> days = used.stream()
-                .flatMap(sheet -> sheet.pulledAt().stream())
+                .flatMap(record -> record.pulledAt().stream())
                 .map(moment -> moment.toLocalDate())
                 .sorted()
                 .toList();
@@ -121,12 +121,12 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
         return new BagFigure(life, BagStock.of(entries, used), rest, days, today, life.ageDays(end));
     }
 
-    private static GrinderFigure grinder(Entries entries, List<ShotSheet> used) {
+    private static GrinderFigure grinder(Entries entries, List<ShotRecord> used) {
         Map<String, List<Double>> settings = new LinkedHashMap<>();
-        used.forEach(sheet -> sheet.number(SheetField.GRIND)
+        used.forEach(record -> record.number(RecordField.GRIND)
                 .ifPresent(
                         grind -> settings
-                                .computeIfAbsent(sheet.text(SheetField.COFFEE).orElse("coffee unknown"),
+                                .computeIfAbsent(record.text(RecordField.COFFEE).orElse("coffee unknown"),
                                         key -> new ArrayList<>())
                                 .add(grind)));
         return new GrinderFigure(entries.number(ShelfField.FINEST), entries.number(ShelfField.COARSEST),
@@ -191,10 +191,10 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
         Map<String, Map<String, Integer>> counts = new TreeMap<>();
         TreeMap<String, Integer> days = new TreeMap<>();
         for (ShelfShot shot : shots) {
-            if (shot.sheet().studies().contains(name)) {
-                String day = shot.sheet().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("unknown");
+            if (shot.record().studies().contains(name)) {
+                String day = shot.record().pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("unknown");
                 days.merge(day, 1, Integer::sum);
-                counts.computeIfAbsent(shot.sheet().armIn(name).orElse("no arm named"), key -> new TreeMap<>())
+                counts.computeIfAbsent(shot.record().armIn(name).orElse("no arm named"), key -> new TreeMap<>())
                         .merge(day, 1, Integer::sum);
             }
         }

@@ -1,7 +1,7 @@
 package org.grenu.figures.shelf;
 
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.ShotRecord;
 
 /** A shot as the shelf's pictures need it: its number and its completed record. */
-public record ShelfShot(int number, ShotSheet sheet) {
+public record ShelfShot(int number, ShotRecord record) {
 }

@@ -36,7 +36,7 @@ public enum Face {
         return font.deriveFont((float) size);
     }
 
-    /** {@return the family name by which a style sheet calls this weight} */
+    /** {@return the family name by which a style record calls this weight} */
     public String family() {
         return family;
     }

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * The colour of each level of the factor by which a study is coloured. Numeric factors take the sequential palette,
@@ -34,9 +34,9 @@ public final class TreatmentScale {
     }
 
     /** {@return the scale for that factor over the study's shots} */
-    public static TreatmentScale of(Factor factor, List<ShotSheet> study) {
+    public static TreatmentScale of(Factor factor, List<ShotRecord> study) {
         Set<String> found = new HashSet<>();
-        study.forEach(sheet -> factor.level(sheet).ifPresent(found::add));
+        study.forEach(record -> factor.level(record).ifPresent(found::add));
         List<String> levels = new ArrayList<>(found);
         levels.sort(factor.numeric() ? Comparator.comparingDouble(Double::parseDouble) : Comparator.naturalOrder());
         return new TreatmentScale(factor, levels);
@@ -53,8 +53,8 @@ public final class TreatmentScale {
     }
 
     /** {@return the shot's colour; a shot whose level is unknown is muted} */
-    public Color color(ShotSheet sheet, Theme theme) {
-        Optional<String> level = factor.level(sheet);
+    public Color color(ShotRecord record, Theme theme) {
+        Optional<String> level = factor.level(record);
         return level.isEmpty() ? theme.color("muted") : color(level.get(), theme);
     }
 

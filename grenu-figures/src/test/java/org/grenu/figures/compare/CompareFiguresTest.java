@@ -28,13 +28,13 @@ import org.grenu.core.compare.RowResidual;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
 import org.grenu.figures.export.Sheet;
@@ -49,15 +49,15 @@ import org.junit.jupiter.api.Test;
 class CompareFiguresTest {
 
     private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
-    private static final Variable GRIND = Variable.of(SheetFactor.GRIND);
+    private static final Variable GRIND = Variable.of(RecordFactor.GRIND);
     private static final List<MeasuredShot> SHOTS = DemoStudy.shots()
             .subList(0, 18)
             .stream()
-            .map(shot -> new MeasuredShot(shot.name(), shot.shot().sheet(), ShotMeasures.of(shot.shot())))
+            .map(shot -> new MeasuredShot(shot.name(), shot.shot().record(), ShotMeasures.of(shot.shot())))
             .filter(shot -> !shot.faulty())
             .toList();
     private static final Comparison COMPARISON = Comparison
-            .of(Question.of(List.of(GRIND, Variable.of(SheetFactor.TEMPERATURE), Variable.of(SheetFactor.PROFILE)),
+            .of(Question.of(List.of(GRIND, Variable.of(RecordFactor.TEMPERATURE), Variable.of(RecordFactor.PROFILE)),
                     StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)), SHOTS);
 
     private interface Paint {
@@ -85,7 +85,7 @@ class CompareFiguresTest {
     @Test
     void fieldsStandSideBySideOnOneScaleInTheLevelsColours() {
         OverlayFigure figure = OverlayFigure
-                .of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS)
+                .of(SHOTS, RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS)
                 .orElseThrow();
         assertThat(figure.facets()).extracting(Facet::title).containsExactly("Gentle ramp", "Straight nine");
         assertThat(figure.facets()).extracting(Facet::remark).containsExactly("8 shots", "8 shots");
@@ -99,7 +99,7 @@ class CompareFiguresTest {
         }
         assertThat(layout.right(0)).isLessThan(layout.left(1));
         assertThat(layout.y(0, figure.strips().get(0).high())).isCloseTo(layout.top(0), within(1e-9));
-        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
+        TreatmentScale scale = TreatmentScale.of(RecordFactor.GRIND, SHOTS.stream().map(MeasuredShot::record).toList());
         BufferedImage image = painted(700, 340, (g, pen) -> OverlayPainter.paint(g, Theme.LIGHT, layout, pen,
                 level -> scale.color(level, Theme.LIGHT)));
         Rectangle2D first = new Rectangle2D.Double(layout.left(0), layout.top(2), layout.right(0) - layout.left(0),
@@ -113,24 +113,24 @@ class CompareFiguresTest {
     @Test
     void aShotAloneIsItsOwnCurveAndNoCurveIsNoFigure() {
         OverlayFigure one = OverlayFigure
-                .of(SHOTS.subList(0, 1), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)
+                .of(SHOTS.subList(0, 1), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)
                 .orElseThrow();
         assertThat(one.facets()).singleElement().satisfies(facet -> assertThat(facet.remark()).isEqualTo("1 shot"));
         List<MeasuredShot> five = new ArrayList<>();
         SHOTS.subList(0, 5)
                 .forEach(shot -> five.add(new MeasuredShot(shot.name(),
-                        shot.sheet().with(SheetField.ARM, "arm " + five.size()), shot.measures())));
-        assertThat(OverlayFigure.of(five, SheetFactor.GRIND, Optional.of(SheetFactor.ARM), AxisKind.PUMP_ON, CHANNELS)
+                        shot.record().with(RecordField.ARM, "arm " + five.size()), shot.measures())));
+        assertThat(OverlayFigure.of(five, RecordFactor.GRIND, Optional.of(RecordFactor.ARM), AxisKind.PUMP_ON, CHANNELS)
                 .orElseThrow()
                 .facets()).extracting(Facet::remark)
                 .containsExactly("1 shot", "1 shot", "1 shot", "1 shot; 1 more not shown");
-        assertThat(OverlayFigure.of(List.of(), SheetFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS))
+        assertThat(OverlayFigure.of(List.of(), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS))
                 .isEmpty();
     }
 
     @Test
     void theDifferenceIsDrawnAboutNoughtWithItsStretchesShaded() {
-        CurveOverlay overlay = CurveOverlay.of(SHOTS, SheetFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
+        CurveOverlay overlay = CurveOverlay.of(SHOTS, RecordFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
         CurveDifference difference = CurveDifference.of(overlay, "Gentle ramp", "Straight nine", List.of(), 400)
                 .orElseThrow();
         OverlayFigure figure = OverlayFigure.of(difference, AxisKind.FIRST_DRIP).orElseThrow();
@@ -175,7 +175,7 @@ class CompareFiguresTest {
 
     @Test
     void everyShotIsAPointThatCanBeFoundAgain() {
-        PointsFigure figure = PointsFigure.of(GRIND, Optional.of(SheetFactor.PROFILE), COMPARISON.answers());
+        PointsFigure figure = PointsFigure.of(GRIND, Optional.of(RecordFactor.PROFILE), COMPARISON.answers());
         assertThat(figure.fields()).hasSize(5);
         assertThat(figure.marks()).containsExactly("Gentle ramp", "Straight nine");
         PointsFigure.Field yield = figure.fields().get(0);
@@ -193,7 +193,7 @@ class CompareFiguresTest {
         }
         assertThat(found).as("all points of the first field").containsAll(yield.points());
         assertThat(colours(image, new Rectangle2D.Double(0, 0, 132, 240))).contains(Color.RED.getRGB());
-        PointsFigure profiles = PointsFigure.of(Variable.of(SheetFactor.PROFILE), Optional.empty(),
+        PointsFigure profiles = PointsFigure.of(Variable.of(RecordFactor.PROFILE), Optional.empty(),
                 COMPARISON.answers());
         assertThat(profiles.fields().get(0).levels()).extracting(PointsFigure.Level::at).containsExactly(0.0, 1.0);
     }
@@ -201,7 +201,7 @@ class CompareFiguresTest {
     @Test
     void residualsStandInTheOrderTheShotsWerePulled() {
         ResponseAnswer answer = COMPARISON.answers().get(0);
-        assertThat(ResidualPainter.inOrder(answer)).extracting(row -> row.shot().sheet().pulledAt().orElseThrow())
+        assertThat(ResidualPainter.inOrder(answer)).extracting(row -> row.shot().record().pulledAt().orElseThrow())
                 .isSorted();
         assertThat(ResidualPainter.inOrder(answer).stream().mapToDouble(RowResidual::residual).sum()).isCloseTo(0,
                 within(0.2));
@@ -242,9 +242,9 @@ class CompareFiguresTest {
 
     @Test
     void sheetAndReportAreWrittenInEveryFormat() throws IOException {
-        TreatmentScale scale = TreatmentScale.of(SheetFactor.GRIND, SHOTS.stream().map(MeasuredShot::sheet).toList());
-        CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(SheetFactor.PROFILE),
-                OverlayFigure.of(SHOTS, SheetFactor.GRIND, Optional.of(SheetFactor.PROFILE), AxisKind.FIRST_DRIP,
+        TreatmentScale scale = TreatmentScale.of(RecordFactor.GRIND, SHOTS.stream().map(MeasuredShot::record).toList());
+        CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(RecordFactor.PROFILE),
+                OverlayFigure.of(SHOTS, RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP,
                         CHANNELS),
                 Optional.empty(),
                 ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS), scale);

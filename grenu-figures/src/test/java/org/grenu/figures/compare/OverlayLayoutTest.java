@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.study.OwnFactor;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.OwnFactor;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.read.AxisRange;
 import org.grenu.figures.theme.Theme;
@@ -65,15 +65,15 @@ class OverlayLayoutTest {
     /** What the user makes up gets colours like any other factor: numbers along the seam, words as chips. */
     @Test
     void ownFactorsAreColouredByTheirKind() {
-        List<ShotSheet> grams = IntStream.rangeClosed(0, 4)
-                .mapToObj(i -> ShotSheet.EMPTY.withExtra("chilled", 5 * i + " g"))
+        List<ShotRecord> grams = IntStream.rangeClosed(0, 4)
+                .mapToObj(i -> ShotRecord.EMPTY.withExtra("chilled", 5 * i + " g"))
                 .toList();
         TreatmentScale numbers = TreatmentScale.of(OwnFactor.of("chilled", grams).orElseThrow(), grams);
         assertThat(numbers.levels()).containsExactly("0", "5", "10", "15", "20");
         assertThat(numbers.color(grams.get(0), Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
         assertThat(numbers.color(grams.get(4), Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-5"));
-        List<ShotSheet> words = List.of(ShotSheet.EMPTY.withExtra("screen", "old"),
-                ShotSheet.EMPTY.withExtra("screen", "new"), ShotSheet.EMPTY);
+        List<ShotRecord> words = List.of(ShotRecord.EMPTY.withExtra("screen", "old"),
+                ShotRecord.EMPTY.withExtra("screen", "new"), ShotRecord.EMPTY);
         TreatmentScale chips = TreatmentScale.of(OwnFactor.of("screen", words).orElseThrow(), words);
         assertThat(chips.levels()).containsExactly("new", "old");
         assertThat(chips.color(words.get(1), Theme.DARK)).isEqualTo(Theme.DARK.color("chip-1"));

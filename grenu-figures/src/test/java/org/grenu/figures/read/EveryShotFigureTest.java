@@ -15,11 +15,11 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
 import org.grenu.figures.paint.PathPen;
 import org.grenu.figures.theme.Theme;
 import org.junit.jupiter.api.Test;
@@ -33,7 +33,7 @@ class EveryShotFigureTest {
     private static final List<Channel> ALL = List.of(Channel.values());
 
     private static String name(Shot shot) {
-        return shot.sheet().text(SheetField.NAME).orElse("a shot");
+        return shot.record().text(RecordField.NAME).orElse("a shot");
     }
 
     private static ReadFigure figure(Shot shot, AxisKind axis) {
@@ -87,7 +87,7 @@ class EveryShotFigureTest {
         for (Strip strip : ReadFigure.of(shot, measures, new ReadOptions(kind, ALL), Optional.of(measures)).strips()) {
             assertThat(strip.ghost().orElseThrow()).isEqualTo(strip.curve());
         }
-        Shot late = new Shot(shot.sheet(), later(shot.log(), 7.3));
+        Shot late = new Shot(shot.record(), later(shot.log(), 7.3));
         Strip mass = ReadFigure
                 .of(late, ShotMeasures.of(late), new ReadOptions(kind, List.of(Channel.CUP_MASS)),
                         Optional.of(measures))
@@ -158,7 +158,7 @@ class EveryShotFigureTest {
         UniformDifference moved = UniformDifference.of(mass, mark);
         assertThat(moved.inside()).as("moved by the knock").isGreaterThan(1);
         assertThat(moved.outside()).as("left alone elsewhere").isLessThan(0.05);
-        Shot off = knocked.with(knocked.sheet().with(SheetField.REPAIRS_OFF, RepairKind.SCALE_KNOCK.key()));
+        Shot off = knocked.with(knocked.record().with(RecordField.REPAIRS_OFF, RepairKind.SCALE_KNOCK.key()));
         assertThat(figure(off, AxisKind.PUMP_ON).marks()).extracting(Mark::name)
                 .anyMatch(name -> name.endsWith(": off"));
         assertThat(EnumSet.allOf(RepairKind.class)).allMatch(kind -> !kind.title().isBlank());

@@ -12,10 +12,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.diagnosis.RestWindow;
 import org.grenu.core.entry.Entries;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
@@ -23,7 +24,6 @@ import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.Refractometer;
 import org.grenu.core.strength.StrengthSeries;
-import org.grenu.core.study.SheetField;
 import org.grenu.figures.strength.SeriesFigure;
 import org.grenu.figures.strength.SeriesPainter;
 import org.grenu.figures.theme.Theme;
@@ -44,7 +44,7 @@ class ShelfFiguresTest {
         Shelf shelf = new Shelf(DemoShelf.items());
         List<ShelfShot> shots = new ArrayList<>();
         DemoStudy.shots()
-                .forEach(shot -> shots.add(new ShelfShot(shots.size() + 1, shelf.complete(shot.shot().sheet()))));
+                .forEach(shot -> shots.add(new ShelfShot(shots.size() + 1, shelf.complete(shot.shot().record()))));
         return shots;
     }
 
@@ -63,7 +63,7 @@ class ShelfFiguresTest {
                     Entries entries = Entries.NONE;
                     for (var field : kind.fields()) {
                         entries = switch (field.kind()) {
-                            case TEXT -> entries.with(field, words);
+                            case TEXT, NAME_LIST, ARM_LIST -> entries.with(field, words);
                             case NUMBER -> entries.with(field, field.unit().equals("%") || field.unit().equals("bar")
                                     ? "1.123" : field.unit().equals("g/L") ? "700" : "20");
                             default -> entries;
@@ -114,9 +114,9 @@ class ShelfFiguresTest {
         assertThat(figure.shots()).hasSize(12);
         assertThat(figure.age()).hasValue(20);
         double doses = SHOTS.stream()
-                .filter(shot -> shot.sheet().text(SheetField.BAG).orElse("").equals("Siskin 3 bag A"))
-                .mapToDouble(shot -> shot.sheet().number(SheetField.DOSE).orElseThrow()
-                        + shot.sheet().number(SheetField.PURGE).orElse(0))
+                .filter(shot -> shot.record().text(RecordField.BAG).orElse("").equals("Siskin 3 bag A"))
+                .mapToDouble(shot -> shot.record().number(RecordField.DOSE).orElseThrow()
+                        + shot.record().number(RecordField.PURGE).orElse(0))
                 .sum();
         assertThat(figure.stock().left().orElseThrow()).isCloseTo(500 - doses - 8, within(1e-9));
     }

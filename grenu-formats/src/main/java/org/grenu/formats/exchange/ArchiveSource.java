@@ -2,7 +2,7 @@ package org.grenu.formats.exchange;
 
 import java.util.List;
 import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.ShotRecord;
 
 /** What is to be written; shots are asked for one at a time, so that a large library needs no large memory. */
 public interface ArchiveSource {
@@ -14,7 +14,7 @@ public interface ArchiveSource {
     List<Integer> numbers();
 
     /** {@return the record of a shot as it was written down} */
-    ShotSheet sheet(int number);
+    ShotRecord record(int number);
 
     /** {@return a shot with all that belongs to it} */
     ArchivedShot shot(int number);

@@ -38,9 +38,10 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.strength.Reading;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.ShotState;
 import org.grenu.formats.FormulaGuard;
 import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ImportFailure;
@@ -67,7 +68,7 @@ public final class DataPackageReader {
     private final Map<Integer, Record> records = new TreeMap<>();
     private final Map<Integer, List<String[]>> attachments = new HashMap<>();
 
-    private record Record(ShotSheet sheet, List<Channel> channels, String rawName, String rawPath) {
+    private record Record(ShotState state, ShotRecord record, List<Channel> channels, String rawName, String rawPath) {
     }
 
     private DataPackageReader(String file, SafeZip zip, ArchiveTarget target) {
@@ -266,13 +267,13 @@ public final class DataPackageReader {
     }
 
     private Record record(NamedCsvRecord row) throws ImportFailure {
-        ShotSheet sheet = ShotSheet.EMPTY;
-        for (SheetField field : SheetField.values()) {
-            String text = field == SheetField.READINGS
+        ShotRecord record = ShotRecord.EMPTY;
+        for (RecordField field : RecordField.values()) {
+            String text = field == RecordField.READINGS
                     ? readings.getOrDefault(number(row, "shot"), new StringBuilder()).toString()
                     : row.findField(field.key()).orElse("");
             if (!text.isBlank()) {
-                sheet = sheet.with(field, text);
+                record = record.with(field, text);
             }
         }
         String extras = row.findField(PackageTables.EXTRAS).orElse("");
@@ -280,7 +281,7 @@ public final class DataPackageReader {
             Map<String, String> own = extras.isBlank() ? Map.of()
                     : JSON.readValue(extras, new TypeReference<TreeMap<String, String>>() {});
             for (Map.Entry<String, String> entry : own.entrySet()) {
-                sheet = sheet.withExtra(entry.getKey(), entry.getValue());
+                record = record.withExtra(entry.getKey(), entry.getValue());
             }
         } catch (JsonProcessingException broken) {
             throw new RefusedEntry("The own entries are not a JSON object (" + broken.getOriginalMessage() + ").");
@@ -293,7 +294,9 @@ public final class DataPackageReader {
         if (channels.isEmpty() && !named.isBlank()) {
             throw new RefusedEntry("“" + PackageTables.CHANNELS + "” names no channel that is known.");
         }
-        return new Record(sheet, channels, row.getField(PackageTables.RAW_NAME), row.getField(PackageTables.RAW_FILE));
+        return new Record(ShotState.find(row.findField(PackageTables.STATE).orElse("")).orElse(ShotState.RECORDED),
+                record,
+                channels, row.getField(PackageTables.RAW_NAME), row.getField(PackageTables.RAW_FILE));
     }
 
     /** Samples come shot by shot; a shot is handed over when the next one's begin. */
@@ -341,7 +344,7 @@ public final class DataPackageReader {
                 files.add(new ArchivedShot.ArchivedFile(attachment[0], zip.bytes(attachment[1])));
             }
             byte[] raw = record.rawPath.isBlank() ? new byte[0] : zip.bytes(record.rawPath);
-            target.shot(new ArchivedShot(shot, new Shot(record.sheet, log), record.rawName, raw, files));
+            target.shot(new ArchivedShot(shot, record.state, new Shot(record.record, log), record.rawName, raw, files));
         } catch (IOException missing) {
             throw new ImportFailure(file, 0, "Shot " + shot + " cannot be read: " + missing.getMessage() + ".", REMEDY);
         }

@@ -28,8 +28,8 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.strength.Reading;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.FormulaGuard;
 
 /**
@@ -156,14 +156,14 @@ public final class DataPackageWriter {
     private void shots(CsvWriter csv) throws IOException {
         for (int number : source.numbers()) {
             ArchivedShot archived = source.shot(number);
-            ShotSheet sheet = archived.shot().sheet();
-            List<String> cells = new ArrayList<>(List.of(Integer.toString(number)));
-            for (SheetField field : SheetField.values()) {
-                if (field != SheetField.READINGS) {
-                    cells.add(sheet.entry(field).orElse(""));
+            ShotRecord record = archived.shot().record();
+            List<String> cells = new ArrayList<>(List.of(Integer.toString(number), archived.state().key()));
+            for (RecordField field : RecordField.values()) {
+                if (field != RecordField.READINGS) {
+                    cells.add(record.entry(field).orElse(""));
                 }
             }
-            cells.add(sheet.extras().isEmpty() ? "" : JSON.writeValueAsString(sheet.extras()));
+            cells.add(record.extras().isEmpty() ? "" : JSON.writeValueAsString(record.extras()));
             cells.add(archived.shot()
                     .log()
                     .channels()
@@ -183,7 +183,7 @@ public final class DataPackageWriter {
 
     private void readings(CsvWriter csv) {
         for (int number : source.numbers()) {
-            List<Reading> readings = source.sheet(number).readings();
+            List<Reading> readings = source.record(number).readings();
             for (int i = 0; i < readings.size(); i++) {
                 Reading reading = readings.get(i);
                 csv.writeRecord(Integer.toString(number), Integer.toString(i + 1), DecimalText.exact(reading.value()),

@@ -13,9 +13,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.SheetEdit;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
 
@@ -35,11 +35,11 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
     }
 
     /** A shot that rows may belong to. */
-    public record Candidate(long id, int number, ShotSheet sheet) {
+    public record Candidate(long id, int number, ShotRecord record) {
     }
 
     /** An edit of a shot that a cell makes. */
-    public record Joined(long shot, SheetEdit edit) {
+    public record Joined(long shot, RecordEdit edit) {
     }
 
     /**
@@ -115,9 +115,9 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
      * {@return the field that a heading names, by key or title, with or without a unit in brackets; else it is an
      * entry of the user's own}
      */
-    public static Optional<SheetField> field(String heading) {
+    public static Optional<RecordField> field(String heading) {
         String plain = heading.replaceAll("\\s*\\[[^]]*]\\s*$", "").strip();
-        return Arrays.stream(SheetField.values())
+        return Arrays.stream(RecordField.values())
                 .filter(field -> field.key().equalsIgnoreCase(plain) || field.title().equalsIgnoreCase(plain))
                 .findFirst();
     }
@@ -129,11 +129,11 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
     public Plan plan(int key, List<Candidate> shots) {
         Map<String, Candidate> byKey = new HashMap<>();
         for (Candidate shot : shots) {
-            shot.sheet.text(SheetField.NAME).ifPresent(name -> byKey.put(name.toLowerCase(Locale.ROOT), shot));
-            shot.sheet.entry(SheetField.PULLED_AT).ifPresent(at -> byKey.put(at.toLowerCase(Locale.ROOT), shot));
+            shot.record.text(RecordField.NAME).ifPresent(name -> byKey.put(name.toLowerCase(Locale.ROOT), shot));
+            shot.record.entry(RecordField.PULLED_AT).ifPresent(at -> byKey.put(at.toLowerCase(Locale.ROOT), shot));
         }
         shots.forEach(shot -> byKey.put(Integer.toString(shot.number), shot));
-        Map<Long, ShotSheet> sheets = new HashMap<>();
+        Map<Long, ShotRecord> sheets = new HashMap<>();
         List<Joined> edits = new ArrayList<>();
         List<String> unmatched = new ArrayList<>();
         List<String> refused = new ArrayList<>();
@@ -152,11 +152,12 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
                     continue;
                 }
                 try {
-                    SheetEdit edit = edit(sheets.getOrDefault(shot.id, shot.sheet), columns.get(i), line.cells.get(i));
+                    RecordEdit edit = edit(sheets.getOrDefault(shot.id, shot.record), columns.get(i),
+                            line.cells.get(i));
                     if (edit.changes()) {
                         edits.add(new Joined(shot.id, edit));
                         replaced += edit.before().isEmpty() ? 0 : 1;
-                        sheets.put(shot.id, edit.apply(sheets.getOrDefault(shot.id, shot.sheet)));
+                        sheets.put(shot.id, edit.apply(sheets.getOrDefault(shot.id, shot.record)));
                     }
                 } catch (RefusedEntry impossible) {
                     refused.add("line " + line.number + ", " + columns.get(i) + ": " + impossible.getMessage());
@@ -166,9 +167,9 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return new Plan(List.copyOf(edits), matched, List.copyOf(unmatched), replaced, List.copyOf(refused));
     }
 
-    private static SheetEdit edit(ShotSheet sheet, String column, String cell) {
-        Optional<SheetField> field = field(column);
-        return field.isPresent() ? SheetEdit.of(sheet, field.get(), cell) : SheetEdit.ofOwn(sheet,
+    private static RecordEdit edit(ShotRecord record, String column, String cell) {
+        Optional<RecordField> field = field(column);
+        return field.isPresent() ? RecordEdit.of(record, field.get(), cell) : RecordEdit.ofOwn(record,
                 column.replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip().replaceAll("\\s+", " "), cell);
     }
 

@@ -16,9 +16,9 @@ import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.shelf.ShelfVersion;
 import org.grenu.core.strength.Reading;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * A library for spreadsheets: shots, readings, and a sheet for each sort of thing on the shelf. Words are words,
@@ -38,7 +38,7 @@ public final class LibraryWorkbook {
      * @param sheet  completed by the shot's gear
      * @param masses as computed
      */
-    public record Row(int number, ShotSheet sheet, Masses masses) {
+    public record Row(int number, ShotRecord sheet, Masses masses) {
     }
 
     /** Writes the workbook; the stream is left open. */
@@ -56,7 +56,7 @@ public final class LibraryWorkbook {
     }
 
     private static void shots(Worksheet sheet, List<Row> shots) {
-        List<SheetField> used = List.of(SheetField.values())
+        List<RecordField> used = List.of(RecordField.values())
                 .stream()
                 .filter(field -> shots.stream().anyMatch(row -> row.sheet.has(field)))
                 .toList();
@@ -74,7 +74,7 @@ public final class LibraryWorkbook {
             Row row = shots.get(r);
             int column = 0;
             sheet.value(r + 1, column++, row.number);
-            for (SheetField field : used) {
+            for (RecordField field : used) {
                 cell(sheet, r + 1, column++, field, row.sheet.entry(field));
             }
             column = measured(sheet, r + 1, column, row.masses.strength());

@@ -8,10 +8,9 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.entry.Field;
-import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RowColumn;
 import org.grenu.core.shelf.ShelfKind;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /** The tables of a package: their columns, and how the descriptor tells of them. */
 final class PackageTables {
@@ -22,6 +21,7 @@ final class PackageTables {
     static final String HISTORY = "history";
     static final String ATTACHMENTS = "attachments";
     static final String RAW_FILE = "raw_file";
+    static final String STATE = "state";
     static final String RAW_NAME = "raw_file_name";
     static final String CHANNELS = "channels";
     static final String EXTRAS = "own_entries";
@@ -36,8 +36,9 @@ final class PackageTables {
     static List<Column> shots() {
         List<Column> columns = new ArrayList<>();
         columns.add(new Column("shot", "integer", "Shot", "number as people call it"));
-        for (SheetField field : SheetField.values()) {
-            if (field != SheetField.READINGS) {
+        columns.add(new Column(STATE, "string", "State", "planned, running or recorded"));
+        for (RecordField field : RecordField.values()) {
+            if (field != RecordField.READINGS) {
                 columns.add(column(field));
             }
         }
@@ -112,7 +113,7 @@ final class PackageTables {
                     "rows between semicolons, cells between spaces, ? for unknown: "
                             + field.columns().stream().map(PackageTables::described).collect(Collectors.joining(", ")));
             default -> new Column(field.key(), "string", field.title(),
-                    field.kind() == FieldKind.TEXT ? "" : "text as described in docs/formats.md");
+                    field.kind().free() ? "" : "text as described in docs/formats.md");
         };
     }
 

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.Quantity;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 
 /** What a column holds. */
 public sealed interface ColumnRole {
@@ -85,7 +85,7 @@ public sealed interface ColumnRole {
     }
 
     /** An entry of the record, the same in every row of a shot. */
-    record OfEntry(SheetField field) implements ColumnRole {
+    record OfEntry(RecordField field) implements ColumnRole {
         @Override
         public String key() {
             return "entry:" + field.key();
@@ -102,7 +102,7 @@ public sealed interface ColumnRole {
         List<ColumnRole> roles = new ArrayList<>(List.of(new NotRead(), new Time()));
         Channel.ofLogs().forEach(channel -> roles.add(new OfChannel(channel)));
         roles.add(new ShotId());
-        for (SheetField field : SheetField.values()) {
+        for (RecordField field : RecordField.values()) {
             roles.add(new OfEntry(field));
         }
         return roles;

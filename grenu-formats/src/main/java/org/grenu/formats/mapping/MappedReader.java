@@ -17,8 +17,8 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.GuardedReading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
@@ -176,19 +176,19 @@ public final class MappedReader {
     private ParsedShot shot(double[] seconds, int from, int to, String which) throws ImportFailure {
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
         Map<String, String> entries = new LinkedHashMap<>();
-        ShotSheet sheet = ShotSheet.EMPTY;
+        ShotRecord record = ShotRecord.EMPTY;
         for (ColumnRule rule : mapping.columns()) {
             if (rule.role() instanceof ColumnRole.OfChannel of && !channels.containsKey(of.channel())) {
                 channels.put(of.channel(), samples(rule, from, to));
             } else if (rule.role() instanceof ColumnRole.OfEntry of) {
-                sheet = entered(sheet, of, rule, from, to);
+                record = entered(record, of, rule, from, to);
             } else if (rule.role() instanceof ColumnRole.ShotId) {
                 entries.put("shot in file", table.cell(from, column(rule)).strip());
             }
         }
         for (Map.Entry<String, String> entry : entries.entrySet()) {
-            sheet = entry.getValue().isEmpty() || entry.getValue().length() > 200 ? sheet
-                    : sheet.withExtra(entry.getKey(), entry.getValue());
+            record = entry.getValue().isEmpty() || entry.getValue().length() > 200 ? record
+                    : record.withExtra(entry.getKey(), entry.getValue());
         }
         List<String> said = new ArrayList<>();
         double[] time = Arrays.copyOfRange(seconds, from, to);
@@ -201,7 +201,7 @@ public final class MappedReader {
         }
         ShotLog log = new ShotLog(Samples.of(time), channels);
         ShotReader.check(file + which, log);
-        return new ParsedShot(new Shot(sheet, log), said);
+        return new ParsedShot(new Shot(record, log), said);
     }
 
     private Samples samples(ColumnRule rule, int from, int to) throws ImportFailure {
@@ -221,14 +221,14 @@ public final class MappedReader {
         return Samples.of(values);
     }
 
-    private ShotSheet entered(ShotSheet sheet, ColumnRole.OfEntry of, ColumnRule rule, int from, int to)
+    private ShotRecord entered(ShotRecord record, ColumnRole.OfEntry of, ColumnRule rule, int from, int to)
             throws ImportFailure {
         int column = column(rule);
         for (int i = from; i < to; i++) {
             String cell = table.cell(i, column).strip();
             if (!cell.isEmpty()) {
                 try {
-                    return sheet.with(of.field(), cell);
+                    return record.with(of.field(), cell);
                 } catch (RefusedEntry refused) {
                     throw new ImportFailure(file, table.lines()[i],
                             "Column “" + rule.column() + "”: " + refused.getMessage(),
@@ -236,7 +236,7 @@ public final class MappedReader {
                 }
             }
         }
-        return sheet;
+        return record;
     }
 
     private int column(ColumnRule rule) throws ImportFailure {

@@ -15,7 +15,7 @@ import java.util.stream.IntStream;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.formats.ColumnHeading;
 import org.grenu.formats.ImportFailure;
 
@@ -183,7 +183,7 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
             reasons.put(heading, "its heading names a shot, and it changes");
             return ColumnRule.of(heading, new ColumnRole.ShotId(), Optional.empty());
         }
-        Optional<SheetField> field = SheetField.find(plain.replace(' ', '_'));
+        Optional<RecordField> field = RecordField.find(plain.replace(' ', '_'));
         if (field.isPresent()) {
             reasons.put(heading, "its heading is the name of an entry");
             return ColumnRule.of(heading, new ColumnRole.OfEntry(field.get()), Optional.empty());

@@ -11,8 +11,8 @@ import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.ShotContext;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 
 /** The packs that come with the program. Where practitioners disagree, each position is a pack of its own. */
 public final class ShippedPacks {
@@ -35,8 +35,8 @@ public final class ShippedPacks {
     }
 
     /** {@return what they say of a shot of which none before it is known} */
-    public static List<Finding> findings(ShotSheet sheet, ShotMeasures measures) {
-        return Diagnosis.of(new ShotContext(sheet, measures, Optional.empty()), CHOSEN);
+    public static List<Finding> findings(ShotRecord record, ShotMeasures measures) {
+        return Diagnosis.of(new ShotContext(record, measures, Optional.empty()), CHOSEN);
     }
 
     private static String text(String file) {

@@ -21,13 +21,14 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotState;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotSheet;
 import org.grenu.formats.ImportFailure;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Nested;
@@ -57,17 +58,18 @@ class DataPackageTest {
      * other things.
      */
     private static List<ArchivedShot> shots() {
-        ShotSheet awkward = ShotSheet.EMPTY.with(SheetField.NOTE, "=1+1, \"quoted\"\nsecond line; ü")
-                .with(SheetField.READINGS, "9.4@0/24.1/?/filtered; 9.45")
-                .with(SheetField.DOSE, 1.0 / 3 + 17)
-                .with(SheetField.PROFILE_STEPS, "main: pressure 9 over 3 s ±0.6")
+        ShotRecord awkward = ShotRecord.EMPTY.with(RecordField.NOTE, "=1+1, \"quoted\"\nsecond line; ü")
+                .with(RecordField.READINGS, "9.4@0/24.1/?/filtered; 9.45")
+                .with(RecordField.DOSE, 1.0 / 3 + 17)
+                .with(RecordField.PROFILE_STEPS, "main: pressure 9 over 3 s ±0.6")
                 .withExtra("beans frozen", "3 h, {dry}");
         ShotLog log = new ShotLog(Samples.of(0, 0.1, 0.30000000000000004),
                 Map.of(Channel.PRESSURE, Samples.of(0, Double.NaN, 1e-17),
                         Channel.TEMPERATURE, Samples.of(Double.NaN, Double.NaN, Double.NaN)));
         List<ArchivedShot> shots = new ArrayList<>();
-        shots.add(new ArchivedShot(2, DemoStudy.shots().get(0).shot(), "a.csv", new byte[] {0, -1, 13}, List.of()));
-        shots.add(new ArchivedShot(7, new Shot(awkward, log), "ünder.csv", new byte[0],
+        shots.add(new ArchivedShot(2, ShotState.RECORDED, DemoStudy.shots().get(0).shot(), "a.csv",
+                new byte[] {0, -1, 13}, List.of()));
+        shots.add(new ArchivedShot(7, ShotState.PLANNED, new Shot(awkward, log), "ünder.csv", new byte[0],
                 List.of(new ArchivedShot.ArchivedFile("../puck.jpg", new byte[] {9}))));
         return shots;
     }
@@ -86,8 +88,8 @@ class DataPackageTest {
         }
 
         @Override
-        public ShotSheet sheet(int number) {
-            return shot(number).shot().sheet();
+        public ShotRecord record(int number) {
+            return shot(number).shot().record();
         }
 
         @Override

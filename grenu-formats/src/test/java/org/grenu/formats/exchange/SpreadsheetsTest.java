@@ -20,11 +20,11 @@ import org.dhatim.fastexcel.Worksheet;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import org.grenu.core.curve.Channel;
-import org.grenu.core.puck.DemoShelf;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.demo.DemoShelf;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShelfJson;
@@ -36,12 +36,12 @@ import org.junit.jupiter.api.io.TempDir;
 
 class SpreadsheetsTest {
 
-    private static final ShotSheet SHEET = DemoStudy.shots()
+    private static final ShotRecord SHEET = DemoStudy.shots()
             .get(0)
             .shot()
-            .sheet()
-            .with(SheetField.NOTE, "=HYPERLINK(\"http://evil\")")
-            .with(SheetField.OPERATOR, "@SUM(A1)")
+            .record()
+            .with(RecordField.NOTE, "=HYPERLINK(\"http://evil\")")
+            .with(RecordField.OPERATOR, "@SUM(A1)")
             .withExtra("body", "+1");
 
     private static byte[] workbook() throws IOException {
@@ -133,9 +133,10 @@ class SpreadsheetsTest {
     class Joining {
 
         private final List<Candidate> shots = List.of(
-                new Candidate(11, 1, ShotSheet.EMPTY.with(SheetField.NAME, "heron-01").with(SheetField.TASTE, "sour")),
-                new Candidate(12, 2, ShotSheet.EMPTY),
-                new Candidate(13, 3, ShotSheet.EMPTY.with(SheetField.PULLED_AT, "2026-05-13T09:22")));
+                new Candidate(11, 1,
+                        ShotRecord.EMPTY.with(RecordField.NAME, "heron-01").with(RecordField.TASTE, "sour")),
+                new Candidate(12, 2, ShotRecord.EMPTY),
+                new Candidate(13, 3, ShotRecord.EMPTY.with(RecordField.PULLED_AT, "2026-05-13T09:22")));
 
         private JoinedTable.Plan plan(String text, int key) throws ImportFailure {
             return JoinedTable.read("scores.csv", text.getBytes(StandardCharsets.UTF_8)).plan(key, shots);

@@ -16,7 +16,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.grenu.core.quantity.Unit;
-import org.grenu.core.study.SheetField;
+import org.grenu.core.record.RecordField;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.junit.jupiter.api.Test;
@@ -81,8 +81,8 @@ class MappingTest {
                 .collect(Collectors.joining("\n"));
         List<ParsedShot> shots = read(byId.replace("time s", "time ms"));
         assertThat(shots).hasSize(3);
-        assertThat(shots.get(2).shot().sheet().number(SheetField.DOSE)).hasValue(18.2);
-        assertThat(shots.get(2).shot().sheet().extras()).containsEntry("shot in file", "9");
+        assertThat(shots.get(2).shot().record().number(RecordField.DOSE)).hasValue(18.2);
+        assertThat(shots.get(2).shot().record().extras()).containsEntry("shot in file", "9");
         String byReset = "time ms,pressure psi,weight\n" + rows("%.0f,%.2f,%.1f", 0, Locale.ROOT) + "\n"
                 + rows("%.0f,%.2f,%.1f", 0, Locale.ROOT);
         assertThat(MappingGuess.of("log", byReset).mapping().split().kind()).isEqualTo(ShotSplit.Kind.RESET);

@@ -11,16 +11,16 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.Severity;
 import org.grenu.core.numbers.Samples;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 
 /** Each rule on either side of its limit. */
 class CurveRulesTest {
 
-    private static List<Finding> findings(ShotSheet sheet, double seconds, DoubleUnaryOperator pressure,
+    private static List<Finding> findings(ShotRecord record, double seconds, DoubleUnaryOperator pressure,
             DoubleUnaryOperator mass) {
         int n = (int) (seconds * 10);
         double[][] columns = new double[3][n];
@@ -29,13 +29,13 @@ class CurveRulesTest {
             columns[1][i] = pressure.applyAsDouble(i / 10.0);
             columns[2][i] = mass.applyAsDouble(i / 10.0);
         }
-        Shot shot = new Shot(sheet, new ShotLog(Samples.of(columns[0]),
+        Shot shot = new Shot(record, new ShotLog(Samples.of(columns[0]),
                 Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS, Samples.of(columns[2]))));
-        return ShippedPacks.findings(sheet, ShotMeasures.of(shot));
+        return ShippedPacks.findings(record, ShotMeasures.of(shot));
     }
 
     private static List<String> rules(double seconds, DoubleUnaryOperator pressure, DoubleUnaryOperator mass) {
-        return findings(ShotSheet.EMPTY, seconds, pressure, mass).stream().map(Finding::rule).toList();
+        return findings(ShotRecord.EMPTY, seconds, pressure, mass).stream().map(Finding::rule).toList();
     }
 
     private static DoubleUnaryOperator nineUntil(double off) {
@@ -60,7 +60,7 @@ class CurveRulesTest {
 
     @Test
     void aChokedShotSaysSoOnlyWhenItWasPressed() {
-        assertThat(findings(ShotSheet.EMPTY, 40, nineUntil(35), t -> 0)).singleElement().satisfies(finding -> {
+        assertThat(findings(ShotRecord.EMPTY, 40, nineUntil(35), t -> 0)).singleElement().satisfies(finding -> {
             assertThat(finding.rule()).isEqualTo("no_drip");
             assertThat(finding.severity()).isEqualTo(Severity.FAULT);
             assertThat(finding.evidence()).isEqualTo("pressure reached 9.0 bar, the cup gained less than 0.7 g");
@@ -71,7 +71,7 @@ class CurveRulesTest {
 
     @Test
     void aFastShotIsNamedWithItsFlow() {
-        List<Finding> fast = findings(ShotSheet.EMPTY, 25, nineUntil(14), pour(4, 4.2, 14.3));
+        List<Finding> fast = findings(ShotRecord.EMPTY, 25, nineUntil(14), pour(4, 4.2, 14.3));
         assertThat(fast).singleElement().satisfies(finding -> {
             assertThat(finding.rule()).isEqualTo("fast_flow");
             assertThat(finding.evidence()).startsWith("4.1 g/s");
@@ -87,10 +87,10 @@ class CurveRulesTest {
 
     @Test
     void aWeighedMassThatDisagreesWithTheCurveIsNoticed() {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.BEVERAGE, "41.2");
-        assertThat(findings(sheet, 35, nineUntil(28), pour(6, 1.8, 28.5))).extracting(Finding::rule)
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.BEVERAGE, "41.2");
+        assertThat(findings(record, 35, nineUntil(28), pour(6, 1.8, 28.5))).extracting(Finding::rule)
                 .containsExactly("beverage_disagrees");
-        ShotSheet close = ShotSheet.EMPTY.with(SheetField.BEVERAGE, "40.8");
+        ShotRecord close = ShotRecord.EMPTY.with(RecordField.BEVERAGE, "40.8");
         assertThat(findings(close, 35, nineUntil(28), pour(6, 1.8, 28.5))).isEmpty();
     }
 
@@ -104,16 +104,16 @@ class CurveRulesTest {
     }
 
     private static List<String> yieldRules(String strength) {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
-                .with(SheetField.BEVERAGE, "40.8")
-                .with(SheetField.READINGS, strength);
-        return findings(sheet, 35, nineUntil(28), pour(6, 1.8, 28.5)).stream().map(Finding::rule).toList();
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, "18")
+                .with(RecordField.BEVERAGE, "40.8")
+                .with(RecordField.READINGS, strength);
+        return findings(record, 35, nineUntil(28), pour(6, 1.8, 28.5)).stream().map(Finding::rule).toList();
     }
 
     @Test
     void theGravestComesFirst() {
-        ShotSheet sheet = ShotSheet.EMPTY.with(SheetField.READINGS, "9.4").with(SheetField.ZERO, "0.2");
-        List<Finding> found = findings(sheet, 40, nineUntil(35), t -> 0);
+        ShotRecord record = ShotRecord.EMPTY.with(RecordField.READINGS, "9.4").with(RecordField.ZERO, "0.2");
+        List<Finding> found = findings(record, 40, nineUntil(35), t -> 0);
         assertThat(found).extracting(Finding::severity).isSortedAccordingTo(Comparator.reverseOrder());
         assertThat(found.get(0).rule()).isEqualTo("no_drip");
     }

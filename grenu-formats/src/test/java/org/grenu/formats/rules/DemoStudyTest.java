@@ -6,17 +6,17 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.puck.DemoStudy.DemoShot;
-import org.grenu.core.puck.LogFlaw;
-import org.grenu.core.study.Factor;
-import org.grenu.core.study.SheetFactor;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.demo.DemoStudy.DemoShot;
+import org.grenu.core.diagnosis.Finding;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.rig.LogFlaw;
 import org.junit.jupiter.api.Test;
 
 /** The analysis sees in the demo study's logs what the simulator put there. */
@@ -26,13 +26,13 @@ class DemoStudyTest {
 
     @Test
     void holdsTheDesignItPromises() {
-        assertThat(SHOTS).hasSize(39).allMatch(shot -> shot.shot().sheet().flag(SheetField.SIMULATED));
-        assertThat(levels(SheetFactor.PROFILE)).hasSize(4);
-        assertThat(levels(SheetFactor.GRIND)).hasSizeGreaterThanOrEqualTo(3);
-        assertThat(levels(SheetFactor.TEMPERATURE)).hasSize(2);
-        assertThat(levels(SheetFactor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
+        assertThat(SHOTS).hasSize(39).allMatch(shot -> shot.shot().record().flag(RecordField.SIMULATED));
+        assertThat(levels(RecordFactor.PROFILE)).hasSize(4);
+        assertThat(levels(RecordFactor.GRIND)).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(levels(RecordFactor.TEMPERATURE)).hasSize(2);
+        assertThat(levels(RecordFactor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
         assertThat(SHOTS).filteredOn(shot -> shot.name().startsWith("siskin"))
-                .extracting(shot -> shot.shot().sheet().ageDays().orElseThrow())
+                .extracting(shot -> shot.shot().record().ageDays().orElseThrow())
                 .containsOnly(6.0, 13.0, 20.0, 34.0);
         assertThat(SHOTS.stream().flatMap(shot -> shot.truth().flaws().stream())).as("every kind of flaw")
                 .contains(LogFlaw.values());
@@ -40,7 +40,7 @@ class DemoStudyTest {
 
     private static Set<String> levels(Factor factor) {
         Set<String> levels = new HashSet<>();
-        SHOTS.forEach(shot -> factor.level(shot.shot().sheet()).ifPresent(levels::add));
+        SHOTS.forEach(shot -> factor.level(shot.shot().record()).ifPresent(levels::add));
         return levels;
     }
 
@@ -82,7 +82,7 @@ class DemoStudyTest {
 
     private static List<String> saying(String rule) {
         return SHOTS.stream()
-                .filter(shot -> ShippedPacks.findings(shot.shot().sheet(), ShotMeasures.of(shot.shot()))
+                .filter(shot -> ShippedPacks.findings(shot.shot().record(), ShotMeasures.of(shot.shot()))
                         .stream()
                         .anyMatch(finding -> finding.rule().equals(rule)))
                 .map(DemoShot::name)
@@ -92,20 +92,20 @@ class DemoStudyTest {
     @Test
     void theReadingsSpeakForThemselves() {
         DemoShot clean = SHOTS.get(0);
-        ShotSheet sheet = clean.shot().sheet();
-        assertThat(rules(clean, sheet.with(SheetField.ZERO, ""))).contains("zero_check_missing");
-        assertThat(rules(clean, sheet.with(SheetField.ZERO, "-0.08"))).contains("zero_check_large");
-        assertThat(rules(clean, sheet.with(SheetField.ZERO, "0.05"))).doesNotContain("zero_check_large");
-        assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.8"))).contains("few_readings");
-        assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.80 8.81 8.79 8.80 9.30")))
+        ShotRecord record = clean.shot().record();
+        assertThat(rules(clean, record.with(RecordField.ZERO, ""))).contains("zero_check_missing");
+        assertThat(rules(clean, record.with(RecordField.ZERO, "-0.08"))).contains("zero_check_large");
+        assertThat(rules(clean, record.with(RecordField.ZERO, "0.05"))).doesNotContain("zero_check_large");
+        assertThat(rules(clean, record.with(RecordField.READINGS, "8.8"))).contains("few_readings");
+        assertThat(rules(clean, record.with(RecordField.READINGS, "8.80 8.81 8.79 8.80 9.30")))
                 .contains("reading_outlier");
-        assertThat(rules(clean, sheet.with(SheetField.READINGS, "8.80 8.88 8.95 9.04"))).contains("reading_drift");
-        assertThat(rules(clean, sheet.with(SheetField.BEVERAGE, "42"))).contains("beverage_disagrees");
-        assertThat(rules(clean, sheet.with(SheetField.READINGS, "").with(SheetField.BEVERAGE_TARGET, ""))).isEmpty();
+        assertThat(rules(clean, record.with(RecordField.READINGS, "8.80 8.88 8.95 9.04"))).contains("reading_drift");
+        assertThat(rules(clean, record.with(RecordField.BEVERAGE, "42"))).contains("beverage_disagrees");
+        assertThat(rules(clean, record.with(RecordField.READINGS, "").with(RecordField.BEVERAGE_TARGET, ""))).isEmpty();
     }
 
-    private static List<String> rules(DemoShot shot, ShotSheet sheet) {
-        return ShippedPacks.findings(sheet, ShotMeasures.of(shot.shot().with(sheet)))
+    private static List<String> rules(DemoShot shot, ShotRecord record) {
+        return ShippedPacks.findings(record, ShotMeasures.of(shot.shot().with(record)))
                 .stream()
                 .map(Finding::rule)
                 .toList();

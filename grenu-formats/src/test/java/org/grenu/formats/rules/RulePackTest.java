@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.DoubleStream;
+import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.diagnosis.Diagnosis;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.NextStep;
@@ -17,13 +18,12 @@ import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.diagnosis.Siblings;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
-import org.grenu.core.puck.DemoStudy;
-import org.grenu.core.study.Masses;
-import org.grenu.core.study.Plausibility;
-import org.grenu.core.study.SheetField;
-import org.grenu.core.study.Shot;
-import org.grenu.core.study.ShotMeasures;
-import org.grenu.core.study.ShotSheet;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.Shot;
+import org.grenu.core.record.ShotMeasures;
+import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,8 +32,8 @@ class RulePackTest {
 
     private static final Shot SHOT = DemoStudy.shots().get(0).shot();
 
-    private static List<Finding> findings(ShotSheet sheet, ShotSheet before, RulePack... packs) {
-        return Diagnosis.of(new ShotContext(sheet, ShotMeasures.of(SHOT.with(sheet)), Optional.ofNullable(before)),
+    private static List<Finding> findings(ShotRecord record, ShotRecord before, RulePack... packs) {
+        return Diagnosis.of(new ShotContext(record, ShotMeasures.of(SHOT.with(record)), Optional.ofNullable(before)),
                 List.of(packs));
     }
 
@@ -74,12 +74,12 @@ class RulePackTest {
             "dose_strict | dose_target_g=17.8 | dose_off_strict",
     })
     void speaksWhenItShouldAndNamesItsSchool(String pack, String entries, String rule) {
-        ShotSheet sheet = SHOT.sheet();
+        ShotRecord record = SHOT.record();
         for (String entry : entries.split(";(?=[a-z_]+=)")) {
-            sheet = sheet.with(SheetField.find(entry.substring(0, entry.indexOf('='))).orElseThrow(),
+            record = record.with(RecordField.find(entry.substring(0, entry.indexOf('='))).orElseThrow(),
                     entry.substring(entry.indexOf('=') + 1));
         }
-        assertThat(findings(sheet, null, pack(pack))).filteredOn(f -> f.rule().equals(rule))
+        assertThat(findings(record, null, pack(pack))).filteredOn(f -> f.rule().equals(rule))
                 .singleElement()
                 .satisfies(finding -> {
                     assertThat(finding.school()).isEqualTo(pack(pack).school());
@@ -92,19 +92,21 @@ class RulePackTest {
     @Test
     void aCleanShotOnTargetIsLeftInPeaceByCommonPractice() {
         assertThat(findings(
-                SHOT.sheet().with(SheetField.BEVERAGE_TARGET, SHOT.sheet().entry(SheetField.BEVERAGE).orElseThrow()),
+                SHOT.record()
+                        .with(RecordField.BEVERAGE_TARGET, SHOT.record().entry(RecordField.BEVERAGE).orElseThrow()),
                 null, pack("common")))
                 .isEmpty();
     }
 
     @Test
     void aChangeOfGrindAsksForAPurge() {
-        ShotSheet sheet = SHOT.sheet().with(SheetField.PURGE, "0");
-        assertThat(findings(sheet, sheet.with(SheetField.GRIND, 2.6), pack("common"))).extracting(Finding::rule)
+        ShotRecord record = SHOT.record().with(RecordField.PURGE, "0");
+        assertThat(findings(record, record.with(RecordField.GRIND, 2.6), pack("common"))).extracting(Finding::rule)
                 .contains("no_purge");
-        assertThat(findings(sheet, sheet, pack("common"))).extracting(Finding::rule).doesNotContain("no_purge");
+        assertThat(findings(record, record, pack("common"))).extracting(Finding::rule).doesNotContain("no_purge");
         assertThat(
-                findings(sheet, sheet.with(SheetField.GRIND, 2.6).with(SheetField.GRINDER, "G-burr B"), pack("common")))
+                findings(record, record.with(RecordField.GRIND, 2.6).with(RecordField.GRINDER, "G-burr B"),
+                        pack("common")))
                 .extracting(Finding::rule)
                 .doesNotContain("no_purge");
     }
@@ -115,13 +117,13 @@ class RulePackTest {
      */
     @Test
     void confidenceFollowsFromTheNumbersUncertainty() {
-        ShotSheet sheet = SHOT.sheet();
+        ShotRecord record = SHOT.record();
         double yield = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().value();
         double u = ShotMeasures.of(SHOT).masses().brew().orElseThrow().asDosed().percent().u();
         for (double[] at : new double[][] {{0, 0.5}, {1, 0.8413}, {2, 0.9772}}) {
             RulePack pack = RulePack.parse("pack own\ntitle Own\nrule high\nseverity note\nwhen yield_pct > "
                     + (yield - at[0] * u) + "\nsay It is {yield_pct} %.");
-            assertThat(findings(sheet, null, pack)).singleElement().satisfies(f -> {
+            assertThat(findings(record, null, pack)).singleElement().satisfies(f -> {
                 assertThat(f.confidence()).isCloseTo(at[1], org.assertj.core.api.Assertions.within(2e-4));
                 assertThat(f.statement()).matches("It is \\d\\d\\.\\d %\\.");
             });
@@ -132,7 +134,7 @@ class RulePackTest {
     void theNextStepIsTheGravestFindingsOrARepeat() {
         Masses masses = ShotMeasures.of(SHOT).masses();
         assertThat(NextStep.of(List.of(), masses, List.of(), Siblings.NONE).change()).isEqualTo("Repeat this recipe");
-        List<Finding> late = findings(SHOT.sheet().with(SheetField.PUMP_OFF, "40"), null, pack("time_20_25"));
+        List<Finding> late = findings(SHOT.record().with(RecordField.PUMP_OFF, "40"), null, pack("time_20_25"));
         assertThat(NextStep.of(late, masses, List.of(), Siblings.NONE)).satisfies(next -> {
             assertThat(next.change()).isEqualTo("Grind one notch coarser");
             assertThat(next.school()).isEqualTo("time window: 20–25 s");
@@ -159,7 +161,7 @@ class RulePackTest {
 
     @Test
     void nothingIsAdvisedWithDoseOrBeverageUnknownAndTwoSchoolsMayBeNamed() {
-        ShotSheet sour = SHOT.sheet().with(SheetField.TASTE, "sour");
+        ShotRecord sour = SHOT.record().with(RecordField.TASTE, "sour");
         List<Finding> both = findings(sour, null, pack("sour_under"), pack("sour_bright"));
         Masses masses = ShotMeasures.of(SHOT).masses();
         assertThat(NextStep.of(both, masses, List.of(), Siblings.NONE)).satisfies(next -> {
@@ -178,13 +180,14 @@ class RulePackTest {
     /** A dose of 1.81 g made an extraction of 200 % and the advice “coarser”. */
     @Test
     void anEntryThatWasHardlyMeantHoldsBackEveryAdvice() {
-        List<Finding> found = findings(SHOT.sheet().with(SheetField.DOSE, "1.81"), null, pack("common"), pack("yield"));
+        List<Finding> found = findings(SHOT.record().with(RecordField.DOSE, "1.81"), null, pack("common"),
+                pack("yield"));
         assertThat(found.get(0).statement()).isEqualTo("Dose: 1.81 g where about 18 g is expected: meant 18.1?");
         assertThat(found.subList(1, found.size()))
                 .allSatisfy(finding -> assertThat(finding.next() + finding.toTry()).isEmpty());
-        Shot slipped = new Shot(SHOT.sheet().with(SheetField.DOSE, "1.81"), SHOT.log());
+        Shot slipped = new Shot(SHOT.record().with(RecordField.DOSE, "1.81"), SHOT.log());
         Masses masses = ShotMeasures.of(slipped).masses();
-        assertThat(NextStep.of(found, masses, Plausibility.of(slipped.sheet(), masses), Siblings.NONE).change())
+        assertThat(NextStep.of(found, masses, Plausibility.of(slipped.record(), masses), Siblings.NONE).change())
                 .isEqualTo("Check the dose");
     }
 
@@ -192,8 +195,8 @@ class RulePackTest {
     @CsvSource({"dose_g, 181, 18.1", "dose_g, 1.81, 18.1", "beverage_g, 402, 40.2", "beverage_g, 4.02, 40.2",
             "strength_readings_pct, 36, ", "temperature_c, 9.3, 93"})
     void slippedDecimalMarksAreAskedAbout(String field, String typed, String meant) {
-        ShotSheet sheet = SHOT.sheet().with(SheetField.find(field).orElseThrow(), typed);
-        assertThat(Plausibility.of(sheet, Masses.of(sheet, Optional.empty()))).singleElement().satisfies(doubt -> {
+        ShotRecord record = SHOT.record().with(RecordField.find(field).orElseThrow(), typed);
+        assertThat(Plausibility.of(record, Masses.of(record, Optional.empty()))).singleElement().satisfies(doubt -> {
             assertThat(doubt.field().key()).isEqualTo(field);
             assertThat(doubt.meant()).isEqualTo(Optional.ofNullable(meant));
         });
@@ -202,11 +205,11 @@ class RulePackTest {
     @Test
     void usualShotsRaiseNoQuestion() {
         assertThat(DemoStudy.shots()).allSatisfy(
-                demo -> assertThat(Plausibility.of(demo.shot().sheet(), ShotMeasures.of(demo.shot()).masses()))
+                demo -> assertThat(Plausibility.of(demo.shot().record(), ShotMeasures.of(demo.shot()).masses()))
                         .isEmpty());
-        ShotSheet apart = ShotSheet.EMPTY.with(SheetField.DOSE, "18")
-                .with(SheetField.BEVERAGE, "120")
-                .with(SheetField.READINGS, "7");
+        ShotRecord apart = ShotRecord.EMPTY.with(RecordField.DOSE, "18")
+                .with(RecordField.BEVERAGE, "120")
+                .with(RecordField.READINGS, "7");
         assertThat(Plausibility.of(apart, Masses.of(apart, Optional.empty()))).singleElement()
                 .satisfies(doubt -> assertThat(doubt.question()).contains("An extraction of 47 %"));
     }
@@ -223,11 +226,11 @@ class RulePackTest {
             "dose_g=17.95;basket_from_g=18;basket_to_g=22 | basket_underfilled | 17.95 g, 0.05 g below the 18.0 g",
             "strength_zero_pct=0.05 | zero_check_large | ", "strength_zero_pct=0.06 | zero_check_large | +0.06 points"})
     void gatesAreExactAndPrintWhatTheyJudge(String entries, String rule, String evidence) {
-        ShotSheet sheet = SHOT.sheet();
+        ShotRecord record = SHOT.record();
         for (String entry : entries.split(";")) {
-            sheet = sheet.with(SheetField.find(entry.split("=")[0]).orElseThrow(), entry.split("=")[1]);
+            record = record.with(RecordField.find(entry.split("=")[0]).orElseThrow(), entry.split("=")[1]);
         }
-        List<Finding> found = findings(sheet, null, pack("common")).stream()
+        List<Finding> found = findings(record, null, pack("common")).stream()
                 .filter(finding -> finding.rule().equals(rule))
                 .toList();
         if (evidence == null) {

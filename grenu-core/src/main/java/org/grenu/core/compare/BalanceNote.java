@@ -1,0 +1,36 @@
+package org.grenu.core.compare;
+
+import java.util.Optional;
+
+/**
+ * Something that differed, or did not, beside what was asked about.
+ *
+ * @param kind        how much it matters
+ * @param title       what, such as {@code Temperature}
+ * @param words       what was seen of it
+ * @param sensitivity the answer without the shots that stand out by it
+ */
+public record BalanceNote(Kind kind, String title, String words, Optional<Sensitivity> sensitivity) {
+
+    /** How much a note matters, most first. */
+    public enum Kind {
+        /** It moved together with what was asked about: the two cannot be told apart. */
+        CONFOUNDED,
+        /** It differed in some shots. */
+        CHANGED,
+        /** Nobody wrote it down in any shot on one side: whether it moved along is unknown. */
+        HALF_KNOWN,
+        /** It moved, and the model takes it out. */
+        IN_THE_MODEL,
+        /** It moved a little, evenly. */
+        EVEN,
+        /** Nobody wrote it down in some or all shots. */
+        UNKNOWN,
+        /** It was the same in all shots. */
+        SAME
+    }
+
+    static BalanceNote of(Kind kind, String title, String words) {
+        return new BalanceNote(kind, title, words, Optional.empty());
+    }
+}

@@ -1,0 +1,96 @@
+package org.grenu.core.entry;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import org.grenu.core.quantity.DecimalText;
+
+/** Reads small tables in entries: rows between semicolons, cells between spaces, {@code ?} for what is unknown. */
+final class RowCodec {
+
+    static final int MOST_ROWS = 2_000;
+
+    private final FieldDefinition form;
+
+    RowCodec(FieldDefinition form) {
+        this.form = form;
+    }
+
+    List<Row> rows(String text) {
+        List<Row> rows = new ArrayList<>();
+        for (String part : text.split(";")) {
+            if (!part.isBlank()) {
+                rows.add(row(part.strip()));
+            }
+        }
+        if (rows.size() > MOST_ROWS) {
+            throw new RefusedEntry(form.title() + ": more than " + MOST_ROWS + " rows.");
+        }
+        return List.copyOf(rows);
+    }
+
+    private Row row(String text) {
+        int columns = form.columns().size();
+        boolean wordy = form.columns().get(columns - 1).type() == RowColumn.Type.WORDS;
+        String[] cells = text.split("\\s+", wordy ? columns : -1);
+        if (cells.length > columns) {
+            throw new RefusedEntry(
+                    form.title() + ": “" + FieldCodec.shortened(text) + "” has " + cells.length + " values; a row is "
+                            + described() + ".");
+        }
+        List<String> read = new ArrayList<>();
+        for (int i = 0; i < columns; i++) {
+            String cell = i < cells.length && !cells[i].equals(Row.UNKNOWN) ? cells[i].strip() : "";
+            RowColumn column = form.columns().get(i);
+            if (cell.isEmpty() && column.needed()) {
+                throw new RefusedEntry(form.title() + ": “" + FieldCodec.shortened(text) + "” lacks its "
+                        + column.title() + "; a row is "
+                        + described() + ".");
+            }
+            read.add(cell.isEmpty() ? "" : cell(column, cell));
+        }
+        return new Row(read);
+    }
+
+    private String described() {
+        List<String> words = new ArrayList<>();
+        for (RowColumn column : form.columns()) {
+            words.add(column.title() + (column.unit().isEmpty() ? "" : " in " + column.unit())
+                    + (column.needed() ? "" : " (may be left out)"));
+        }
+        return String.join(", ", words);
+    }
+
+    private String cell(RowColumn column, String cell) {
+        String name = form.title() + ", " + column.title();
+        return switch (column.type()) {
+            case NUMBER -> {
+                double number = FieldCodec.numberOf(cell);
+                FieldDefinition.check(name, column.unit(), column.low(), column.high(), number);
+                yield DecimalText.exact(number);
+            }
+            case DAY -> day(name, cell);
+            case MOMENT -> cell.length() == 10 ? day(name, cell) : moment(name, cell);
+            case CHOICE -> FieldCodec.choice(name, column.choices(), cell);
+            case WORDS -> cell.replaceAll("\\s+", " ");
+        };
+    }
+
+    private static String day(String name, String text) {
+        try {
+            return LocalDate.parse(text).toString();
+        } catch (DateTimeParseException notIso) {
+            throw new RefusedEntry(name + " must be a date such as 2026-04-27.");
+        }
+    }
+
+    private static String moment(String name, String text) {
+        try {
+            return LocalDateTime.parse(text).toString();
+        } catch (DateTimeParseException notIso) {
+            throw new RefusedEntry(name + " must be a date, or a date and time such as 2026-05-14 10:31.");
+        }
+    }
+}

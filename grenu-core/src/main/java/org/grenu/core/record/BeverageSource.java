@@ -1,0 +1,17 @@
+package org.grenu.core.record;
+
+/** Where a shot's beverage mass comes from. */
+public enum BeverageSource {
+    WEIGHED("weighed"), CURVE("from the curve"), UNKNOWN("unknown");
+
+    private final String title;
+
+    BeverageSource(String title) {
+        this.title = title;
+    }
+
+    /** {@return the name on screen} */
+    public String title() {
+        return title;
+    }
+}

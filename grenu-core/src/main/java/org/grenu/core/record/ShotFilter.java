@@ -1,0 +1,154 @@
+package org.grenu.core.record;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.grenu.core.quantity.DecimalText;
+
+/**
+ * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code coffee:"Lot Heron 14"},
+ * {@code grind:2.2-2.6}, {@code ey>20}, {@code time<30}, {@code unknown:taste}; a minus before any of them takes out
+ * what
+ * meets it. What it does not understand it takes as a word, so that typing never fails.
+ */
+public final class ShotFilter {
+
+    private static final Pattern COMPARISON = Pattern.compile("([a-z_]+)(<=|>=|<|>|=)(.+)");
+    private static final Pattern FIELD = Pattern.compile("([a-z_]+):(.+)");
+    private static final Pattern TOKEN = Pattern.compile("(?:[^\\s\"]|\"[^\"]*\"?)+");
+    private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)");
+
+    private final List<Condition> conditions;
+    private final List<String> names;
+    private final List<String> unmeasured;
+
+    private ShotFilter(List<Condition> conditions, List<String> names, List<String> unmeasured) {
+        this.conditions = List.copyOf(conditions);
+        this.names = List.copyOf(names);
+        this.unmeasured = List.copyOf(unmeasured);
+    }
+
+    /** {@return the filter for what was typed; a blank text lets everything through} */
+    public static ShotFilter parse(String typed) {
+        List<Condition> conditions = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        List<String> unmeasured = new ArrayList<>();
+        Matcher tokens = TOKEN.matcher(typed.toLowerCase(Locale.ROOT));
+        while (tokens.find()) {
+            String token = tokens.group().replace("\"", "").strip();
+            boolean without = token.startsWith("-") && token.length() > 1;
+            String asked = without ? token.substring(1) : token;
+            Condition condition = condition(asked);
+            name(asked).ifPresent(names::add);
+            if (COMPARISON.matcher(asked).matches() && name(asked).isEmpty()) {
+                unmeasured.add(asked);
+            }
+            if (!token.isEmpty()) {
+                conditions.add(without ? subject -> !condition.meets(subject) : condition);
+            }
+        }
+        return new ShotFilter(conditions, names, unmeasured);
+    }
+
+    /** The field that a condition asks for; none where it is a word. */
+    private static Optional<String> name(String token) {
+        Matcher comparison = COMPARISON.matcher(token);
+        if (comparison.matches() && DecimalText.parse(comparison.group(3)).isPresent()) {
+            return Optional.of(comparison.group(1));
+        }
+        Matcher field = FIELD.matcher(token);
+        return !field.matches() ? Optional.empty()
+                : Optional.of(field.group(1).equals("unknown") ? field.group(2) : field.group(1));
+    }
+
+    /** {@return the names of the fields that are asked for} A field that no shot knows lets nothing through. */
+    public List<String> names() {
+        return names;
+    }
+
+    /** {@return comparisons with something that is no number, which are looked for as words} */
+    public List<String> unmeasured() {
+        return unmeasured;
+    }
+
+    /** {@return whether the shot meets every condition} */
+    public boolean matches(Subject subject) {
+        return conditions.stream().allMatch(condition -> condition.meets(subject));
+    }
+
+    private static Condition condition(String token) {
+        Matcher comparison = COMPARISON.matcher(token);
+        if (comparison.matches()) {
+            OptionalDouble limit = DecimalText.parse(comparison.group(3));
+            if (limit.isPresent()) {
+                return compare(comparison.group(1), comparison.group(2), limit.getAsDouble());
+            }
+        }
+        Matcher field = FIELD.matcher(token);
+        if (field.matches()) {
+            return inField(field.group(1), field.group(2));
+        }
+        return subject -> subject.words().contains(token);
+    }
+
+    private static Condition compare(String name, String sign, double limit) {
+        return subject -> {
+            OptionalDouble number = subject.number(name);
+            if (number.isEmpty()) {
+                return false;
+            }
+            double value = number.getAsDouble();
+            return switch (sign) {
+                case "<" -> value < limit;
+                case "<=" -> value <= limit;
+                case ">" -> value > limit;
+                case ">=" -> value >= limit;
+                default -> Math.abs(value - limit) < 1e-9;
+            };
+        };
+    }
+
+    private static Condition inField(String name, String wanted) {
+        if (name.equals("unknown")) {
+            return subject -> subject.text(wanted).isEmpty() && subject.number(wanted).isEmpty();
+        }
+        Matcher range = RANGE.matcher(wanted);
+        if (range.matches()) {
+            OptionalDouble low = DecimalText.parse(range.group(1));
+            OptionalDouble high = DecimalText.parse(range.group(2));
+            if (low.isPresent() && high.isPresent()) {
+                return subject -> subject.number(name).isPresent()
+                        && subject.number(name).getAsDouble() >= low.getAsDouble() - 1e-9
+                        && subject.number(name).getAsDouble() <= high.getAsDouble() + 1e-9;
+            }
+        }
+        OptionalDouble exact = DecimalText.parse(wanted);
+        return subject -> {
+            if (exact.isPresent() && subject.number(name).isPresent()) {
+                return Math.abs(subject.number(name).getAsDouble() - exact.getAsDouble()) < 1e-9;
+            }
+            return subject.text(name).map(t -> t.toLowerCase(Locale.ROOT).contains(wanted)).orElse(false);
+        };
+    }
+
+    private interface Condition {
+        boolean meets(Subject subject);
+    }
+
+    /** What a filter looks at in a shot. */
+    public interface Subject {
+
+        /** {@return everything that plain words are looked for in, in lower case} */
+        String words();
+
+        /** {@return the number called so, such as {@code grind}, {@code ey} or {@code time}} */
+        OptionalDouble number(String name);
+
+        /** {@return the text called so, such as {@code profile}} */
+        Optional<String> text(String name);
+    }
+}

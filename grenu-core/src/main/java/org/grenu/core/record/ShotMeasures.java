@@ -1,0 +1,60 @@
+package org.grenu.core.record;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.hydraulics.Hydraulics;
+import org.grenu.core.phase.Phases;
+import org.grenu.core.profile.PlannedRun;
+
+/**
+ * Everything measured from a shot.
+ *
+ * @param curve      what the log says
+ * @param masses     what the record and the log say together about masses and strength
+ * @param planned    the profile held against the shot, when one is recorded
+ * @param phases     the shot's parts
+ * @param hydraulics what the curves say of the puck
+ */
+public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedRun> planned, Phases phases,
+        Hydraulics hydraulics) {
+
+    /** {@return the measures of that shot} */
+    public static ShotMeasures of(Shot shot) {
+        return of(shot.record(), CurveMeasures.of(shot.log(), shot.record().curveSettings()));
+    }
+
+    /** {@return the measures of a shot whose log is measured already, by what that record says about it} */
+    public static ShotMeasures of(ShotRecord record, CurveMeasures curve) {
+        Masses masses = Masses.of(record, curve.beverage());
+        Optional<PlannedRun> planned = record.profileSteps().flatMap(profile -> PlannedRun.of(profile, curve));
+        Hydraulics.Known known = new Hydraulics.Known(record.bed(), celsius(record, curve), masses.beverage(),
+                masses.solids(), masses.dose());
+        return new ShotMeasures(curve, masses, planned, Phases.of(curve, record.phases(), planned),
+                Hydraulics.of(curve, known));
+    }
+
+    /** The set temperature, or what the sensor showed on average while the pump ran. */
+    private static Optional<Double> celsius(ShotRecord record, CurveMeasures curve) {
+        OptionalDouble set = record.number(RecordField.TEMPERATURE);
+        OptionalDouble shown = measuredTemperature(curve);
+        OptionalDouble taken = set.isPresent() ? set : shown;
+        return taken.isPresent() && taken.getAsDouble() > 0 && taken.getAsDouble() < 110
+                ? Optional.of(taken.getAsDouble()) : Optional.empty();
+    }
+
+    /** {@return the mean temperature shown while the pump ran, °C} */
+    public static OptionalDouble measuredTemperature(CurveMeasures curve) {
+        Optional<UniformCurve> shown = curve.find(Channel.TEMPERATURE);
+        if (shown.isEmpty() || curve.times().pumpOn().isEmpty() || curve.times().pumpOff().isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        return Arrays
+                .stream(shown.get()
+                        .between(curve.times().pumpOn().get().seconds(), curve.times().pumpOff().get().seconds()))
+                .average();
+    }
+}

@@ -1,0 +1,221 @@
+package org.grenu.core.rig;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import org.grenu.core.hydraulics.Water;
+import org.grenu.core.phase.PhaseBorder;
+import org.grenu.core.phase.PhaseKind;
+import org.grenu.core.profile.Target;
+import org.grenu.core.puck.BedParameters;
+import org.grenu.core.puck.SimulatedBed;
+import org.grenu.core.puck.SimulatedCoffee;
+import org.grenu.core.rig.SimulatedShot.Truth;
+import org.grenu.core.rig.instrument.SimulatedRefractometer;
+import org.grenu.core.rig.instrument.SimulatedScale;
+import org.hipparchus.random.RandomGenerator;
+
+/** One simulated shot under way: machine, bed, spouts and scale go on together, from sample to sample. */
+public final class RigPull {
+
+    private static final double STEP = 0.01;
+    private static final double DRIP_OUT_SECONDS = 5.5;
+    private static final double SPOUT_SECONDS = 0.45;
+    private static final double DROP_GRAMS = 0.05;
+    private static final double SHOT_TO_SHOT = 0.025;
+    private static final double USUAL_SCALE_DELAY = 0.1;
+
+    /**
+     * What the rig is made to do beside the recipe.
+     *
+     * @param logsSteps   whether the machine logs the number of the profile's step
+     * @param channelSize share that a channel adds to the flow midway; 0: none
+     */
+    record Settings(boolean logsSteps, double channelSize) {
+    }
+
+    /**
+     * A sample as it is logged, before it is rounded to what the instruments show.
+     *
+     * @param seconds  since the pump started
+     * @param pressure bar
+     * @param flow     of the pump, mL/s
+     * @param mass     in the cup, g
+     * @param celsius  of the water above the bed
+     * @param step     of the profile, from 1
+     */
+    public record Sample(double seconds, double pressure, double flow, double mass, double celsius, int step) {
+    }
+
+    private final RandomGenerator random;
+    private final Settings settings;
+    private final RigRecipe recipe;
+    private final Collection<LogFlaw> flaws;
+    private final SimulatedBed bed;
+    private final SimulatedMachine machine;
+    private final SimulatedScale scale;
+    private final RigLog log = new RigLog();
+    private final List<PhaseBorder> phases = new ArrayList<>();
+    private final List<Double> pressures = new ArrayList<>();
+    private final double density;
+    private double cup;
+    private double cupSolids;
+    private double spout;
+    private double spoutSolids;
+    private double waterPumped;
+    private double firstDrip = Double.NaN;
+    private double pumpOff = Double.NaN;
+    private double celsius;
+    private double channelSize;
+    private int steps;
+    private double nextLog;
+    private double end = Double.POSITIVE_INFINITY;
+    private boolean stopped;
+    private Sample latest;
+
+    RigPull(RandomGenerator random, RigRecipe recipe, Collection<LogFlaw> flaws, Settings settings) {
+        this.random = random;
+        this.recipe = recipe;
+        this.flaws = List.copyOf(flaws);
+        this.settings = settings;
+        this.channelSize = settings.channelSize;
+        SimulatedCoffee coffee = recipe.puck().coffee();
+        SimulatedCoffee prepared = new SimulatedCoffee(coffee.solubleShare() * (1 + 0.004 * random.nextGaussian()),
+                coffee.drag() * StrictMath.exp(SHOT_TO_SHOT * random.nextGaussian()), coffee.hardness());
+        bed = new SimulatedBed(BedParameters.of(recipe.puck().of(prepared)));
+        MachineSettings rig = MachineSettings.RIG_1;
+        machine = new SimulatedMachine(rig, recipe.profile(),
+                Math.max(4, rig.headspace() - 1.6 * (recipe.puck().doseGrams() - 18)));
+        scale = new SimulatedScale(random, this.flaws.contains(LogFlaw.SCALE_LAG) ? 1.0 + 0.6 * random.nextDouble()
+                : USUAL_SCALE_DELAY, STEP);
+        density = Water.density(recipe.puck().celsius()) / 1000;
+        celsius = recipe.puck().celsius() - 4;
+        phases.add(new PhaseBorder(PhaseKind.WETTING, 0));
+    }
+
+    /** Goes on to the next sample. {@return whether there was one: not when nothing drips any more} */
+    public boolean next() {
+        while (steps * STEP < end) {
+            double t = steps * STEP;
+            if (running() && (stopped || scale.shown() >= recipe.stopGrams() || t >= recipe.stopSeconds())) {
+                pumpOff = t;
+                end = t + DRIP_OUT_SECONDS;
+                phases.add(new PhaseBorder(PhaseKind.DRIP_OUT, t));
+            }
+            boolean due = t >= nextLog - 1e-9;
+            if (due) {
+                write(nextLog);
+                nextLog += SimulatedRig.LOG_STEP;
+            }
+            advance(t);
+            pressures.add(machine.pressure());
+            steps++;
+            if (due) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** {@return whether the pump runs} */
+    public boolean running() {
+        return Double.isNaN(pumpOff);
+    }
+
+    /** Stops the pump before its time. */
+    public void stop() {
+        stopped = true;
+    }
+
+    /** {@return the sample that {@link #next} has come to; null before the first} */
+    public Sample latest() {
+        return latest;
+    }
+
+    /**
+     * {@return the shot, with strength read three times}
+     *
+     * @throws IllegalStateException while it is under way
+     */
+    public SimulatedShot shot() {
+        if (steps * STEP < end) {
+            throw new IllegalStateException("the shot is still under way");
+        }
+        TruePhases.addMain(phases, pressures, STEP, pumpOff);
+        if (!flaws.isEmpty()) {
+            new FlawedLog(log, random, firstDrip, pumpOff).spoil(flaws);
+        }
+        Truth truth = new Truth(cup, cupSolids, firstDrip, pumpOff, phases, waterPumped, bed.waterHeld(),
+                List.copyOf(flaws));
+        SimulatedRefractometer refractometer = new SimulatedRefractometer(random);
+        return new SimulatedShot(log.rounded(settings.logsSteps), refractometer.read(truth.strengthPercent(), 3),
+                refractometer.zero(), truth);
+    }
+
+    private void advance(double t) {
+        double pressure = machine.pressure();
+        double into = bed.flow(pressure);
+        double past = bed.channelFlow(pressure);
+        boolean running = running();
+        if (running) {
+            machine.run(into + past, STEP);
+            waterPumped += machine.pumped() * STEP;
+        } else {
+            machine.release(into + past, STEP);
+        }
+        double water = bed.waterOut();
+        double solids = bed.solidsOut();
+        bed.advance(into, pressure, STEP);
+        intoCup((bed.waterOut() - water) * density, bed.solidsOut() - solids);
+        scale.weigh(cup);
+        celsius += (recipe.puck().celsius() - celsius) * STEP / 2.2;
+        if (Double.isNaN(firstDrip) && cup >= DROP_GRAMS) {
+            firstDrip = t + STEP;
+        }
+        if (running) {
+            follow(t + STEP);
+        }
+    }
+
+    /** What leaves the bed hangs in the spouts for a moment. */
+    private void intoCup(double water, double solids) {
+        spout += water + solids;
+        spoutSolids += solids;
+        double share = STEP / SPOUT_SECONDS;
+        cup += spout * share;
+        cupSolids += spoutSolids * share;
+        spout -= spout * share;
+        spoutSolids -= spoutSolids * share;
+        if (channelSize > 0 && cup > 0.45 * recipe.stopGrams()) {
+            bed.channel(channelSize * 1.6 / 8);
+            channelSize = 0;
+        }
+    }
+
+    private void follow(double t) {
+        boolean moved = machine.moveOn(scale.shown(), Double.isNaN(firstDrip) ? -1 : t - firstDrip);
+        PhaseKind last = phases.get(phases.size() - 1).kind();
+        PhaseKind named = PhaseKind.ofStep(recipe.profile().steps().get(machine.step()).name());
+        // The rise to a held pressure is a ramp, whatever the step that makes it is called.
+        boolean held = recipe.profile().steps().get(machine.step()).target() == Target.PRESSURE;
+        PhaseKind begun = named == PhaseKind.MAIN && held ? PhaseKind.RAMP : named;
+        boolean wetted = last == PhaseKind.WETTING && machine.full();
+        if (last != PhaseKind.RAMP || named != PhaseKind.MAIN) {
+            begin(begun, t, moved && last != PhaseKind.WETTING || wetted);
+        }
+    }
+
+    private void begin(PhaseKind kind, double t, boolean now) {
+        if (now && kind != phases.get(phases.size() - 1).kind()) {
+            phases.add(new PhaseBorder(kind, t));
+        }
+    }
+
+    private void write(double t) {
+        double pressure = Math.max(0, machine.pressure() + 0.035 * random.nextGaussian());
+        double flow = machine.pumped() < 0.01 ? 0 : Math.max(0, machine.pumped() + 0.05 * random.nextGaussian());
+        latest = new Sample(t, pressure, flow, scale.reading(), celsius + 0.06 * random.nextGaussian(),
+                machine.step() + 1);
+        log.add(latest);
+    }
+}

@@ -1,0 +1,42 @@
+package org.grenu.core.rig;
+
+import java.util.List;
+import org.grenu.core.curve.ShotLog;
+import org.grenu.core.phase.PhaseBorder;
+
+/**
+ * A simulated shot with its truth.
+ *
+ * @param log      as the rig logged it
+ * @param readings strength readings of the simulated refractometer, %; none when nothing came
+ * @param zero     its zero check, %
+ * @param truth    what only the simulator knows
+ */
+public record SimulatedShot(ShotLog log, List<Double> readings, double zero, Truth truth) {
+
+    /**
+     * What no analysis may look at, except to be judged.
+     *
+     * @param beverageGrams    in the cup, g
+     * @param solidsGrams      dissolved in it, g
+     * @param firstDripSeconds when the first drop, 0.05 g, had reached the cup, s; NaN if none did
+     * @param pumpOffSeconds   when the pump stopped, s
+     * @param phases           where each phase began, in order
+     * @param waterPumped      mL
+     * @param waterInPuck      mL
+     * @param flaws            what went wrong with the log
+     */
+    public record Truth(double beverageGrams, double solidsGrams, double firstDripSeconds, double pumpOffSeconds,
+            List<PhaseBorder> phases, double waterPumped, double waterInPuck, List<LogFlaw> flaws) {
+
+        /** {@return mass share of solids in the beverage, %; NaN when next to nothing came} */
+        public double strengthPercent() {
+            return beverageGrams < 1 ? Double.NaN : 100 * solidsGrams / beverageGrams;
+        }
+
+        /** {@return extraction yield as dosed, %} */
+        public double yieldPercent(double doseGrams) {
+            return 100 * solidsGrams / doseGrams;
+        }
+    }
+}
