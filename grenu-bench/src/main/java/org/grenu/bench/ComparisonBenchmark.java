@@ -17,6 +17,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.puck.SimulatedCoffee;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.Shot;
@@ -92,7 +93,7 @@ public class ComparisonBenchmark {
     private OverlayFigure figure(int count) {
         return OverlayFigure
                 .of(shots.subList(0, count), RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP,
-                        CHANNELS)
+                        CHANNELS, DisplayUnits.CANONICAL)
                 .orElseThrow();
     }
 

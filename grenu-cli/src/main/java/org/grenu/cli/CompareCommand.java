@@ -1,5 +1,6 @@
 package org.grenu.cli;
 
+import org.grenu.core.quantity.DisplayUnits;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -134,7 +135,8 @@ public final class CompareCommand implements Callable<Integer> {
                         Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
         Optional<Factor> blocks = Optional.ofNullable(block)
                 .map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
-        return new Question(variables, pairs, asked, ground, blocks, kept, stepsOf(variables), holm);
+        return new Question(variables, pairs, asked, ground, blocks,
+                new Question.Judging(kept, stepsOf(variables), holm), DisplayUnits.CANONICAL);
     }
 
     private Variable variable(String typed, List<ShotRecord> sheets) {

@@ -1,5 +1,6 @@
 package org.grenu.cli;
 
+import org.grenu.core.quantity.DisplayUnits;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -209,8 +210,8 @@ final class ComparisonValidation {
 
     private Effect effect(List<MeasuredShot> shots, double margin) {
         Question question = new Question(List.of(ARM), List.of(), List.of(EY), ComparisonBasis.EQUAL_SETTING,
-                Optional.empty(),
-                Map.of(EY.key(), margin), Map.of(), false);
+                Optional.empty(), new Question.Judging(Map.of(EY.key(), margin), Map.of(), false),
+                DisplayUnits.CANONICAL);
         return Comparison.of(question, shots).answers().get(0).effects().get(0);
     }
 

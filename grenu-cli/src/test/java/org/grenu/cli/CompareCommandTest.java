@@ -1,5 +1,6 @@
 package org.grenu.cli;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -123,7 +124,7 @@ class CompareCommandTest {
                 List.of(Variable.of(RecordFactor.GRIND), new Variable.Treatment(RecordFactor.TEMPERATURE, true)),
                 List.of(),
                 List.of(StandardResponse.EY_AS_DOSED), ComparisonBasis.EQUAL_SETTING, Optional.of(RecordFactor.DAY),
-                Map.of("ey_as_dosed", 0.25), Map.of(), true);
+                new Question.Judging(Map.of("ey_as_dosed", 0.25), Map.of(), true), DisplayUnits.CANONICAL);
         Map<String, Shot> logged = new HashMap<>();
         SHOTS.forEach(shot -> logged.put(shot.name(), shot.shot()));
         Comparison comparison = Comparison.of(question,

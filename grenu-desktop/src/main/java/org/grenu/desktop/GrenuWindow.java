@@ -84,7 +84,7 @@ public final class GrenuWindow extends Application {
         scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
         bench.appearance().themeProperty().addListener((o, was, is) -> dress(scene));
         bench.desk().settingsProperty().addListener((o, was, is) -> {
-            if (was.textSize() != is.textSize()) {
+            if (was.display().textSize() != is.display().textSize()) {
                 dress(scene);
             }
         });
@@ -112,7 +112,7 @@ public final class GrenuWindow extends Application {
 
     private void dress(Scene scene) {
         ThemeSheet.dress(scene, bench.appearance().themeProperty().get(),
-                bench.desk().settingsProperty().get().textSize());
+                bench.desk().settingsProperty().get().display().textSize());
     }
 
     /** The words can be copied; there is nothing else to do in this window. */

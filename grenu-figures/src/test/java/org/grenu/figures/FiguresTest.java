@@ -219,7 +219,8 @@ class FiguresTest {
             assertThat(axis.seconds(axis.at(30))).isCloseTo(30, within(0.15));
         }
         ReadFigure byMass = ReadFigure.of(KNOCKED, measures,
-                new ReadOptions(AxisKind.CUP_MASS, List.of(Channel.CUP_MASS, Channel.PRESSURE)), Optional.empty());
+                ReadOptions.USUAL.along(AxisKind.CUP_MASS).of(List.of(Channel.CUP_MASS, Channel.PRESSURE)),
+                Optional.empty());
         assertThat(byMass.strips()).extracting(Strip::channel).containsExactly(Channel.CUP_MASS, Channel.PRESSURE);
         assertThat(byMass.whole().to()).isCloseTo(measures.curve().beverage().orElseThrow().value(), within(0.4));
         assertThat(byMass.strips().get(0).curve().at(20)).as("mass along mass").isCloseTo(20, within(0.3));

@@ -91,7 +91,8 @@ public final class ComparisonPackage {
         question.responses().forEach(response -> options.append(" --response \"").append(response.key()).append('"'));
         options.append(" --basis ").append(question.basis().key());
         question.block().ifPresent(block -> options.append(" --block \"").append(block.key()).append('"'));
-        question.margins()
+        question.judging()
+                .margins()
                 .entrySet()
                 .stream()
                 .sorted(Map.Entry.comparingByKey())
@@ -100,7 +101,8 @@ public final class ComparisonPackage {
                         .append('=')
                         .append(DecimalText.exact(margin.getValue()))
                         .append('"'));
-        question.steps()
+        question.judging()
+                .steps()
                 .entrySet()
                 .stream()
                 .sorted(Map.Entry.comparingByKey())
@@ -109,7 +111,7 @@ public final class ComparisonPackage {
                         .append('=')
                         .append(DecimalText.exact(step.getValue()))
                         .append('"'));
-        return options.append(question.holm() ? " --holm" : "").toString().strip();
+        return options.append(question.judging().holm() ? " --holm" : "").toString().strip();
     }
 
     private static String readme(Comparison comparison) {

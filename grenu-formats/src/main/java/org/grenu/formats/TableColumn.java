@@ -86,7 +86,7 @@ final class TableColumn {
             case MASS -> Unit.GRAM;
             case MASS_FLOW -> Unit.GRAM_PER_SECOND;
             case VOLUME_FLOW -> Unit.MILLILITRE_PER_SECOND;
-            case NUMBER, RESISTANCE, RESISTANCE_SQUARED -> Unit.NUMBER;
+            case LENGTH, VOLUME, NUMBER, RESISTANCE, RESISTANCE_SQUARED -> Unit.NUMBER;
         };
         if (!clock && unit != Unit.NUMBER) {
             assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as "

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import org.grenu.app.Product;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Shot;
 import org.grenu.figures.compare.CompareSheet;
 import org.grenu.figures.compare.ReportPages;
@@ -24,12 +25,12 @@ public enum ComparisonExport {
     FIGURE_PDF("Figures as PDF…", "comparison.pdf",
             from -> FigureExport.write(from.sheet, Theme.LIGHT, FigureFormat.PDF)),
     EFFECTS_CSV("Table of effects as CSV…", "effects.csv",
-            from -> EffectTableWriter.csv(from.comparison).getBytes(StandardCharsets.UTF_8)),
-    EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx", from -> EffectTableWriter.xlsx(from.comparison)),
+            from -> EffectTableWriter.csv(from.canonical()).getBytes(StandardCharsets.UTF_8)),
+    EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx", from -> EffectTableWriter.xlsx(from.canonical())),
     REPORT("Report as PDF…", "report.pdf",
             from -> FigureExport.pdf(ReportPages.of(from.sheet, Product.VERSION), from.sheet.title(), Theme.LIGHT)),
     PACKAGE("Data package, to compute it again…", "comparison.zip",
-            from -> ComparisonPackage.write(from.comparison, from.shots.get()));
+            from -> ComparisonPackage.write(from.canonical(), from.shots.get()));
 
     private final String title;
     private final String suggestedName;
@@ -52,6 +53,11 @@ public enum ComparisonExport {
      * @param shots by name, with their logs; read when they are wanted
      */
     public record Subject(Comparison comparison, CompareSheet sheet, Supplier<Map<String, Shot>> shots) {
+
+        /** Tables and packages are read by programs, which know one unit of each quantity. */
+        private Comparison canonical() {
+            return comparison.in(DisplayUnits.CANONICAL);
+        }
     }
 
     /** {@return the words on the menu} */

@@ -2,7 +2,6 @@ package org.grenu.app.settings;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +12,9 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Quantity;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.formats.rules.ShippedPacks;
 
@@ -27,17 +29,15 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param editedPacks texts of packs that were edited, by id
  * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
- * @param textSize    how large the window's words and everything with them are, %, one of {@link #TEXT_SIZES}
+ * @param display     how the window shows whatever it shows
  */
 public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks,
         Map<String, String> editedPacks,
-        List<String> searches, String compare, int textSize) {
+        List<String> searches, String compare, Display display) {
 
-    /** How large the window can be shown, %. */
-    public static final List<Integer> TEXT_SIZES = List.of(100, 110, 125, 150, 175, 200);
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", 100);
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", Display.USUAL);
 
     private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find,
             TimeConvention::key, USUAL.convention);
@@ -53,7 +53,13 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             searches -> String.join("\n", searches), List.of());
     private static final Setting<String> COMPARE = new Setting<>("compare", Optional::of, text -> text, "");
     private static final Setting<Integer> TEXT_SIZE = new Setting<>("text_size",
-            text -> TEXT_SIZES.stream().filter(size -> size.toString().equals(text)).findFirst(), String::valueOf, 100);
+            text -> Display.TEXT_SIZES.stream().filter(size -> size.toString().equals(text)).findFirst(),
+            String::valueOf,
+            Display.USUAL.textSize());
+    private static final Setting<Unit> TEMPERATURES = new Setting<>("temperature_unit",
+            text -> Unit.find(text, Quantity.TEMPERATURE), Unit::symbol, DisplayUnits.CANONICAL.temperature());
+    private static final Setting<Unit> PRESSURES = new Setting<>("pressure_unit",
+            text -> Unit.find(text, Quantity.PRESSURE), Unit::symbol, DisplayUnits.CANONICAL.pressure());
     /** Before the id of a pack that the user has edited. */
     private static final String PACK = "rule_pack.";
 
@@ -74,9 +80,11 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
                 edited.put(key.substring(PACK.length()), value);
             }
         });
-        return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept)), PACKS.in(kept),
+        DisplayUnits units = new DisplayUnits(TEMPERATURES.in(kept), PRESSURES.in(kept));
+        return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept), units),
+                PACKS.in(kept),
                 edited,
-                SEARCHES.in(kept), COMPARE.in(kept), TEXT_SIZE.in(kept));
+                SEARCHES.in(kept), COMPARE.in(kept), new Display(units, TEXT_SIZE.in(kept)));
     }
 
     private static Optional<List<Channel>> channels(String keys) {
@@ -94,7 +102,9 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         AXIS.put(kept, options.axis());
         STRIPS.put(kept, options.channels());
         COMPARE.put(kept, compare);
-        TEXT_SIZE.put(kept, textSize);
+        TEXT_SIZE.put(kept, display.textSize());
+        TEMPERATURES.put(kept, display.units().temperature());
+        PRESSURES.put(kept, display.units().pressure());
         SEARCHES.put(kept, searches);
         PACKS.put(kept, chosenPacks);
         ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
@@ -120,7 +130,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, textSize);
+        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, display);
     }
 
     /** {@return these settings with that search kept, or forgotten} */
@@ -130,29 +140,28 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (kept) {
             others.add(query);
         }
-        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, textSize);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, display);
     }
 
     /** {@return these settings with other choices for comparing} */
     public StudySettings withCompare(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, textSize);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, display);
     }
 
-    /** {@return these settings with words of that size, %; the nearest that there is} */
-    public StudySettings withTextSize(int percent) {
-        int nearest = TEXT_SIZES.stream().min(Comparator.comparingInt(size -> Math.abs(size - percent))).orElseThrow();
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, compare, nearest);
+    /** {@return these settings shown otherwise} */
+    public StudySettings with(Display other) {
+        return new StudySettings(convention, options.in(other.units()), chosenPacks, editedPacks, searches, compare,
+                other);
     }
 
-    /** {@return these settings with words so many sizes larger; negative: smaller} */
-    public StudySettings larger(int steps) {
-        int at = TEXT_SIZES.indexOf(textSize) + steps;
-        return withTextSize(TEXT_SIZES.get(Math.max(0, Math.min(TEXT_SIZES.size() - 1, at))));
+    /** {@return the units of temperatures and pressures} */
+    public DisplayUnits units() {
+        return display.units();
     }
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, textSize);
+        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, display);
     }
 
     /** {@return these settings with a school that speaks or is silent} */
@@ -162,7 +171,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (speaks) {
             chosen.add(pack.id());
         }
-        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, textSize);
+        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, display);
     }
 
     /**
@@ -177,6 +186,6 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             RulePack.parse(text);
             edited.put(pack.id(), text);
         }
-        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, textSize);
+        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, display);
     }
 }

@@ -13,6 +13,7 @@ import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.figures.read.ReadOptions;
 import org.grenu.formats.rules.ShippedPacks;
 import org.junit.jupiter.api.Test;
@@ -30,7 +31,10 @@ class StudySettingsTest {
         AxisKind axis = any.of(AxisKind.values());
         List<Channel> channels = List.copyOf(any.some(1, 6, List.of(Channel.values())));
         List<Boolean> speaks = any.list(0, ShippedPacks.all().size(), any::toss);
-        StudySettings chosen = StudySettings.USUAL.with(convention).with(new ReadOptions(axis, channels));
+        StudySettings chosen = StudySettings.USUAL.with(convention)
+                .with(ReadOptions.USUAL.along(axis).of(channels))
+                .with(new Display(new DisplayUnits(any.of(DisplayUnits.TEMPERATURES), any.of(DisplayUnits.PRESSURES)),
+                        any.of(Display.TEXT_SIZES)));
         for (int i = 0; i < speaks.size(); i++) {
             chosen = chosen.with(ShippedPacks.all().get(i), speaks.get(i));
         }
@@ -43,12 +47,15 @@ class StudySettingsTest {
         Map<String, String> odd = new HashMap<>(StudySettings.USUAL.kept());
         odd.put("time_convention", "since breakfast");
         odd.put("read_axis", "by moonlight");
+        odd.put("temperature_unit", "psi");
+        odd.put("pressure_unit", "fathom");
         odd.put("read_strips", "colour cup_mass cup_mass smell");
         odd.put("rule_packs", PACK.id() + " from_a_later_version");
         odd.put("rule_pack." + PACK.id(), "this is no pack");
         StudySettings read = StudySettings.of(odd);
         assertThat(read.convention()).isEqualTo(StudySettings.USUAL.convention());
-        assertThat(read.options()).isEqualTo(new ReadOptions(AxisKind.PUMP_ON, List.of(Channel.CUP_MASS)));
+        assertThat(read.units()).isEqualTo(DisplayUnits.CANONICAL);
+        assertThat(read.options()).isEqualTo(ReadOptions.USUAL.of(List.of(Channel.CUP_MASS)));
         assertThat(read.packs()).as("the known school speaks, as it was shipped").containsExactly(PACK);
     }
 

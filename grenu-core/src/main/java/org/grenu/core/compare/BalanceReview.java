@@ -58,7 +58,7 @@ final class BalanceReview {
     static List<BalanceNote> notes(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty,
             Optional<ResponseAnswer> main, MatchedBasis ground) {
         BalanceReview review = new BalanceReview(question, shots, main, ground);
-        List<Characteristic> beside = Characteristic.beside(question.asked(), shots);
+        List<Characteristic> beside = question.beside(shots);
         beside.stream()
                 .filter(one -> !(one.variable() instanceof Variable.Placed) && !review.saidBy(one, beside))
                 .forEach(review::look);

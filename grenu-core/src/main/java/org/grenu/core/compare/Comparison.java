@@ -3,6 +3,7 @@ package org.grenu.core.compare;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
@@ -43,6 +44,12 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
         List<BalanceNote> balance = BalanceReview.notes(question, shots, faulty, main, ground);
         return new Comparison(question, shots, faulty, ground, answers, balance,
                 AnswerSentence.of(question, shots, answers, balance, ground));
+    }
+
+    /** {@return the same, told in those units} */
+    public Comparison in(DisplayUnits units) {
+        return units.equals(question.units()) ? this
+                : of(question.in(units), Stream.concat(shots.stream(), faulty.stream()).toList());
     }
 
     /** {@return measures that may be held equal by regression: none that a treatment asked about changes itself} */

@@ -60,7 +60,7 @@ final class ConfounderCheck {
     ConfounderCheck(Question question, List<MeasuredShot> shots, MatchedBasis ground) {
         this.question = question;
         this.ground = ground;
-        this.beside = Characteristic.beside(question.asked(), shots);
+        this.beside = question.beside(shots);
         this.drawn = !shots.isEmpty() && shots.stream().allMatch(shot -> shot.record().flag(RecordField.ORDER_DRAWN));
     }
 

@@ -62,7 +62,7 @@ final class EffectFinder {
                 });
             }
         }
-        if (question.holm()) {
+        if (question.judging().holm()) {
             // What the basis or the user holds equal is no question; pairs of levels have their own correction
             // already.
             List<Tested> questions = contrasts.stream()

@@ -2,6 +2,7 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
@@ -39,11 +40,12 @@ final class Mediation {
         }).toList();
     }
 
+    private static final Set<String> CHOSEN = Set.of(StandardResponse.BEVERAGE.key(), StandardResponse.RATIO.key(),
+            StandardResponse.TEMPERATURE_SHOWN.key());
+
     /** Beverage mass and ratio are what the operator stops at; all other measures come about. */
     static boolean comesAbout(Variable variable) {
-        return variable instanceof Variable.Covariate covariate && covariate.response() != StandardResponse.BEVERAGE
-                && covariate.response() != StandardResponse.RATIO
-                && covariate.response() != StandardResponse.TEMPERATURE_SHOWN;
+        return variable instanceof Variable.Covariate && !CHOSEN.contains(variable.key());
     }
 
     private static boolean changedBy(Effect effect, Variable held, Question question, List<MeasuredShot> shots) {

@@ -35,7 +35,7 @@ public record PairBadge(List<String> changes, List<String> unknown) {
         Stream<Characteristic> asked = question.variables()
                 .stream()
                 .map(variable -> new Characteristic(variable.title(), variable, Double.NaN));
-        Stream<Characteristic> beside = Characteristic.beside(question.asked(), List.of(from, to))
+        Stream<Characteristic> beside = question.beside(List.of(from, to))
                 .stream()
                 .filter(one -> !(one.variable() instanceof Variable.Placed)
                         && !one.variable().key().equals(RecordFactor.STUDY.key()));

@@ -1,12 +1,17 @@
 package org.grenu.core.compare;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.response.Characteristic;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
 import org.grenu.core.record.Factor;
@@ -19,18 +24,44 @@ import org.grenu.core.record.Factor;
  * @param responses    what is asked about
  * @param basis        what is held equal
  * @param block        days or sessions whose own level is taken out, when the user wants that
- * @param margins      by response key: half the zone in which a difference makes none in practice; the usual one
- *                     where missing
- * @param steps        by variable key: the change that a numeric effect is stated and judged for; the range used
- *                     where missing
- * @param holm         whether the p-values of one response are corrected for asking about several variables
+ * @param judging      what counts as a difference, and how it is told
+ * @param units        in which temperatures and pressures are told
  */
 public record Question(List<Variable> variables, List<Pair> interactions, List<Response> responses,
-        ComparisonBasis basis,
-        Optional<Factor> block, Map<String, Double> margins, Map<String, Double> steps, boolean holm) {
+        ComparisonBasis basis, Optional<Factor> block, Judging judging, DisplayUnits units) {
 
     /** Level of every test; intervals cover 1 − ALPHA. */
     public static final double ALPHA = 0.05;
+
+    /**
+     * What counts as a difference, and how it is told. Numbers are in canonical units.
+     *
+     * @param margins by response key: half the zone in which a difference makes none in practice; the usual one
+     *                where missing
+     * @param steps   by variable key: the change that a numeric effect is stated and judged for; the range used
+     *                where missing
+     * @param holm    whether the p-values of one response are corrected for asking about several variables
+     */
+    public record Judging(Map<String, Double> margins, Map<String, Double> steps, boolean holm) {
+
+        /** The usual margins, the range used, uncorrected. */
+        public static final Judging USUAL = new Judging(Map.of(), Map.of(), false);
+
+        /** @throws IllegalArgumentException if a step is not above zero */
+        public Judging {
+            margins = Map.copyOf(margins);
+            steps = Map.copyOf(steps);
+            if (steps.values().stream().anyMatch(step -> !(step > 0))) {
+                throw new IllegalArgumentException("a step must be above zero");
+            }
+        }
+
+        private Judging stepping(String variable, double step) {
+            Map<String, Double> all = new HashMap<>(steps);
+            all.put(variable, step);
+            return new Judging(margins, all, holm);
+        }
+    }
 
     /** Two variables of the question that may act together. */
     public record Pair(Variable first, Variable second) {
@@ -41,11 +72,6 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
         variables = variables.stream().distinct().toList();
         interactions = interactions.stream().distinct().toList();
         responses = responses.stream().distinct().toList();
-        margins = Map.copyOf(margins);
-        steps = Map.copyOf(steps);
-        if (steps.values().stream().anyMatch(step -> !(step > 0))) {
-            throw new IllegalArgumentException("a step must be above zero");
-        }
         for (Pair pair : interactions) {
             if (!variables.contains(pair.first) || !variables.contains(pair.second) || pair.first.equals(pair.second)) {
                 throw new IllegalArgumentException("an interaction needs two of the variables asked about");
@@ -55,8 +81,8 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return a question of those variables and responses, as the shots came} */
     public static Question of(List<Variable> variables, List<Response> responses) {
-        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(),
-                Map.of(), false);
+        return new Question(variables, List.of(), responses, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                Judging.USUAL, DisplayUnits.CANONICAL);
     }
 
     /** {@return what it names: its variables, and what its blocks are of} */
@@ -66,43 +92,63 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return the margin of that response, in its unit} */
     public double margin(Response response) {
-        return margins.getOrDefault(response.key(), response.usualMargin());
+        Double chosen = judging.margins.get(response.key());
+        return chosen == null ? response.usualMargin()
+                : units.difference(chosen, response.in(DisplayUnits.CANONICAL).unit());
+    }
+
+    /** {@return the change that effects of that variable are stated for, in its unit; empty for the range used} */
+    OptionalDouble step(Variable variable) {
+        Double chosen = judging.steps.get(variable.key());
+        return chosen == null ? OptionalDouble.empty()
+                : OptionalDouble.of(units.difference(chosen, variable.in(DisplayUnits.CANONICAL).unit()));
+    }
+
+    /** {@return this question, told in those units} */
+    public Question in(DisplayUnits others) {
+        return new Question(variables.stream().map(one -> one.in(others)).toList(),
+                interactions.stream().map(pair -> new Pair(pair.first.in(others), pair.second.in(others))).toList(),
+                responses.stream().map(one -> one.in(others)).toList(), basis, block, judging, others);
+    }
+
+    /** {@return what may have differed beside what is asked about} */
+    List<Characteristic> beside(List<MeasuredShot> shots) {
+        return Characteristic.beside(asked(), shots).stream().map(one -> one.in(units)).toList();
     }
 
     /** {@return this question on another basis} */
     public Question on(ComparisonBasis other) {
-        return new Question(variables, interactions, responses, other, block, margins, steps, holm);
+        return new Question(variables, interactions, responses, other, block, judging, units);
     }
 
     /** {@return this question with blocks, or without} */
     public Question inBlocks(Optional<Factor> other) {
-        return new Question(variables, interactions, responses, basis, other, margins, steps, holm);
+        return new Question(variables, interactions, responses, basis, other, judging, units);
     }
 
     /** {@return this question of other responses} */
     public Question of(List<Response> other) {
-        return new Question(variables, interactions, other, basis, block, margins, steps, holm);
+        return new Question(variables, interactions, other, basis, block, judging, units);
     }
 
     /** {@return this question with effects stated for that step of that variable} */
     public Question stepping(Variable variable, double step) {
-        Map<String, Double> all = new java.util.HashMap<>(steps);
-        all.put(variable.key(), step);
-        return new Question(variables, interactions, responses, basis, block, margins, all, holm);
+        return new Question(variables, interactions, responses, basis, block, judging.stepping(variable.key(), step),
+                units);
     }
 
     /** {@return this question with those pairs acting together too} */
     Question together(List<Pair> more) {
         List<Pair> all = new ArrayList<>(interactions);
         all.addAll(more);
-        return new Question(variables, all, responses, basis, block, margins, steps, holm);
+        return new Question(variables, all, responses, basis, block, judging, units);
     }
 
     /** {@return this question with one more variable in the model} */
     Question beside(Variable more) {
         List<Variable> all = new ArrayList<>(variables);
         all.add(more);
-        return new Question(all, interactions, responses, basis, block, margins, steps, holm);
+        return new Question(all, interactions, responses, basis, block, judging, units);
     }
 
     /** {@return the treatments asked about: what was set, not what came about} */

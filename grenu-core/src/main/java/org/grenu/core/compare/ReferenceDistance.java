@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
-import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.MeasuredShot;
 
 /**
@@ -71,20 +71,20 @@ public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
         return count == 0 ? Double.NaN : Math.sqrt(squares / count);
     }
 
-    /** {@return the nearest and the farthest, in words} */
-    public String words() {
-        String nearest = shots.stream().limit(NAMED).map(ReferenceDistance::words).collect(Collectors.joining("; "));
-        String farthest = shots.size() > NAMED ? " Farthest: " + words(shots.get(shots.size() - 1)) + "." : "";
+    /** {@return the nearest and the farthest, in words and those units} */
+    public String words(DisplayUnits units) {
+        String nearest = shots.stream().limit(NAMED).map(shot -> words(shot, units)).collect(Collectors.joining("; "));
+        String farthest = shots.size() > NAMED ? " Farthest: " + words(shots.get(shots.size() - 1), units) + "." : "";
         return "Nearest to shot " + reference.name() + " (root mean square): " + nearest + "." + farthest;
     }
 
-    private static String words(OfShot one) {
+    private static String words(OfShot one, DisplayUnits units) {
         return "shot " + one.shot().name() + " "
                 + one.distances()
                         .entrySet()
                         .stream()
                         .map(entry -> entry.getKey().title().toLowerCase(Locale.ROOT) + " "
-                                + Reported.fixed(entry.getValue(), 2) + " " + entry.getKey().unit().symbol())
+                                + units.textOfDifference(entry.getValue(), entry.getKey().unit().symbol(), 2))
                         .collect(Collectors.joining(", "));
     }
 }

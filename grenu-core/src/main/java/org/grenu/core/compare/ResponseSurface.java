@@ -150,7 +150,7 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         List<Variable> asked = new ArrayList<>(numbers.subList(0, 2));
         asked.addAll(others);
         Question question = new Question(asked, List.of(), List.of(response), comparison.question().basis(),
-                Optional.empty(), Map.of(), Map.of(), false);
+                Optional.empty(), Question.Judging.USUAL, comparison.question().units());
         ResponseModel linear = ResponseModel.of(question, response, comparison.shots(), comparison.ground());
         if (linear.fit() == null || !(linear.terms().get(numbers.get(0)) instanceof Term.Numeric x)
                 || !(linear.terms().get(numbers.get(1)) instanceof Term.Numeric y)) {

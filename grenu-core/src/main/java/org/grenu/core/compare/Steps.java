@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
 
@@ -17,9 +18,9 @@ final class Steps {
 
     /** {@return the step, in the variable's unit; above zero where the variable changed} */
     static double of(Question question, Variable variable, List<MeasuredShot> shots) {
-        Double named = question.steps().get(variable.key());
-        if (named != null) {
-            return named;
+        OptionalDouble named = question.step(variable);
+        if (named.isPresent()) {
+            return named.getAsDouble();
         }
         double[] values = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).sorted().toArray();
         return significant(values[values.length - 1] - values[0]);

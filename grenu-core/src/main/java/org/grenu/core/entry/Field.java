@@ -28,6 +28,11 @@ public interface Field {
         return form().unit();
     }
 
+    /** {@return whether a mass may be estimated from a volume typed for it} */
+    default boolean volumeTells() {
+        return false;
+    }
+
     /** {@return the words to choose from, of a choice; else empty} */
     default List<String> choices() {
         return form().choices();

@@ -17,6 +17,7 @@ import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.strength.Reading;
+import org.grenu.core.strength.Sample;
 
 /** Turns what is typed or logged into an entry of the record and back, without loss. */
 public final class FieldCodec {
@@ -44,6 +45,7 @@ public final class FieldCodec {
             case CHOICE -> choice(field.title(), field.choices(), text.strip());
             case ROWS -> new RowCodec(field.form()).rows(text);
             case READING_LIST -> readings(field, text);
+            case SAMPLE_LIST -> samples(field, text);
             case MOMENT -> moment(field, text);
             case DAY -> day(field, text);
             case REPAIR_LIST -> repairs(text);
@@ -82,6 +84,9 @@ public final class FieldCodec {
         if (value instanceof Reading reading) {
             return reading.text();
         }
+        if (value instanceof Sample sample) {
+            return sample.text();
+        }
         if (value instanceof Boolean flag) {
             return flag ? "yes" : "no";
         }
@@ -108,14 +113,19 @@ public final class FieldCodec {
         return names(field, text).stream().map(StudyArm::parse).toList();
     }
 
-    private static Double number(Field field, String text) {
-        double number = numberOf(text);
-        field.form().checkRange(number);
-        return number;
+    private static Object number(Field field, String text) {
+        TypedNumber typed = TypedNumber.parse(text, field.unit());
+        if (typed.estimated() && !field.volumeTells()) {
+            throw new RefusedEntry(field.title() + " is a mass, and a volume does not tell it: weigh it.");
+        }
+        field.form().checkRange(typed.value());
+        return typed.estimated() ? new VolumeEstimate(typed.value()) : typed.value();
     }
 
-    static double numberOf(String text) {
-        return DecimalText.parse(text).orElseThrow(() -> new RefusedEntry(notANumber(text)));
+    private static double plain(Field field, String text) {
+        double number = TypedNumber.parse(text, field.unit()).value();
+        field.form().checkRange(number);
+        return number;
     }
 
     static String choice(String title, List<String> choices, String text) {
@@ -140,7 +150,7 @@ public final class FieldCodec {
 
     private static Reading reading(Field field, String part) {
         if (!part.contains("@")) {
-            return Reading.of(number(field, part));
+            return Reading.of(plain(field, part));
         }
         try {
             Reading reading = Reading.parse(part);
@@ -151,12 +161,27 @@ public final class FieldCodec {
         }
     }
 
-    private static String notANumber(String text) {
-        String shown = shortened(text.strip());
-        if (shown.matches(".*\\d[.,]\\d{3}[.,].*")) {
-            return "“" + shown + "” has two decimal marks. Write it without a thousands mark, such as 1234.5.";
+    private static List<Sample> samples(Field field, String text) {
+        List<Sample> samples = new ArrayList<>();
+        for (String part : text.split(";")) {
+            if (!part.isBlank()) {
+                samples.add(sample(field, part));
+            }
         }
-        return "“" + shown + "” is not a number. Write it such as 18.5.";
+        if (samples.size() > MOST_NUMBERS) {
+            throw new RefusedEntry(field.title() + ": more than " + MOST_NUMBERS + ".");
+        }
+        return List.copyOf(samples);
+    }
+
+    private static Sample sample(Field field, String part) {
+        try {
+            Sample sample = Sample.parse(part);
+            sample.taken().forEach(reading -> field.form().checkRange(reading.value()));
+            return sample;
+        } catch (IllegalArgumentException notUnderstood) {
+            throw new RefusedEntry(notUnderstood.getMessage());
+        }
     }
 
     static String shortened(String text) {
@@ -167,7 +192,7 @@ public final class FieldCodec {
         List<Double> numbers = new ArrayList<>();
         for (String part : text.split("[;\\s]+")) {
             if (!part.isBlank()) {
-                numbers.add(number(field, part));
+                numbers.add(plain(field, part));
             }
         }
         if (numbers.size() > MOST_NUMBERS) {

@@ -67,9 +67,12 @@ final class RowCodec {
         String name = form.title() + ", " + column.title();
         return switch (column.type()) {
             case NUMBER -> {
-                double number = FieldCodec.numberOf(cell);
-                FieldDefinition.check(name, column.unit(), column.low(), column.high(), number);
-                yield DecimalText.exact(number);
+                TypedNumber number = TypedNumber.parse(cell, column.unit());
+                if (number.estimated()) {
+                    throw new RefusedEntry(name + " is a mass, and a volume does not tell it: weigh it.");
+                }
+                FieldDefinition.check(name, column.unit(), column.low(), column.high(), number.value());
+                yield DecimalText.exact(number.value());
             }
             case DAY -> day(name, cell);
             case MOMENT -> cell.length() == 10 ? day(name, cell) : moment(name, cell);

@@ -2,7 +2,8 @@ package org.grenu.core.record;
 
 /** Where a shot's beverage mass comes from. */
 public enum BeverageSource {
-    WEIGHED("weighed"), CURVE("from the curve"), UNKNOWN("unknown");
+    WEIGHED("weighed"), SLICES("sum of the slices"), CURVE("from the curve"), ESTIMATED("estimated from a volume"),
+    UNKNOWN("unknown");
 
     private final String title;
 

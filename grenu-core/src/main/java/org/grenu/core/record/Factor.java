@@ -2,9 +2,10 @@ package org.grenu.core.record;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.quantity.DisplayUnits;
 
 /** What can be told apart by colour, and compared. */
-public sealed interface Factor permits RecordFactor, OwnFactor {
+public sealed interface Factor permits RecordFactor, OwnFactor, ShownFactor {
 
     /** {@return the name in files and commands} */
     String key();
@@ -23,4 +24,9 @@ public sealed interface Factor permits RecordFactor, OwnFactor {
 
     /** {@return the shot's level in words, empty when unknown; of a numeric factor the plain number} */
     Optional<String> level(ShotRecord record);
+
+    /** {@return the factor told in those units; itself where they change nothing} */
+    default Factor in(DisplayUnits units) {
+        return this;
+    }
 }

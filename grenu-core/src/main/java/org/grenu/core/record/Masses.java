@@ -9,27 +9,44 @@ import org.grenu.core.extraction.Input;
 import org.grenu.core.quantity.Measured;
 
 /**
- * A shot's masses and strength as far as they are known. A weighed beverage mass goes before the one the curve gives.
+ * A shot's masses and strength as far as they are known. A weighed beverage mass goes before that
+ * of its slices, that before the one the curve gives, and that before one estimated from a volume.
  *
  * @param dose           g
  * @param beverage       g
  * @param beverageSource where the beverage mass comes from
- * @param strength       %
+ * @param strength       of the whole cup, %
+ * @param strengthSource what tells it
  * @param moisture       %
  */
 public record Masses(Optional<Measured> dose, Optional<Measured> beverage, BeverageSource beverageSource,
-        Optional<Measured> strength, Optional<Measured> moisture) {
+        Optional<Measured> strength, CupStrength.Source strengthSource, Optional<Measured> moisture) {
 
     /** {@return the masses of that record} */
     public static Masses of(ShotRecord record, Optional<Measured> beverageFromCurve) {
         OptionalDouble dose = record.number(RecordField.DOSE);
-        OptionalDouble weighed = record.number(RecordField.BEVERAGE);
-        Optional<Measured> beverage = weighed.isPresent()
-                ? Optional.of(record.weighed(weighed.getAsDouble())) : beverageFromCurve;
-        BeverageSource source = weighed.isPresent() ? BeverageSource.WEIGHED
-                : beverage.isPresent() ? BeverageSource.CURVE : BeverageSource.UNKNOWN;
+        CupStrength cup = CupStrength.of(record, beverageFromCurve);
+        BeverageSource source = source(record, cup, beverageFromCurve);
+        Optional<Measured> beverage = switch (source) {
+            case WEIGHED, ESTIMATED -> record.beverage();
+            case SLICES -> cup.mass();
+            case CURVE -> beverageFromCurve;
+            case UNKNOWN -> Optional.empty();
+        };
         return new Masses(dose.isEmpty() ? Optional.empty() : Optional.of(record.weighed(dose.getAsDouble())),
-                beverage, source, record.strengthSeries().strength(), record.moisture());
+                beverage, source, cup.strength(), cup.source(), record.moisture());
+    }
+
+    private static BeverageSource source(ShotRecord record, CupStrength cup, Optional<Measured> beverageFromCurve) {
+        boolean entered = record.has(RecordField.BEVERAGE);
+        if (entered && !record.beverageEstimated()) {
+            return BeverageSource.WEIGHED;
+        }
+        if (cup.mass().isPresent()) {
+            return BeverageSource.SLICES;
+        }
+        return beverageFromCurve.isPresent() ? BeverageSource.CURVE
+                : entered ? BeverageSource.ESTIMATED : BeverageSource.UNKNOWN;
     }
 
     /** {@return dose, beverage and strength together, when all three are known} */

@@ -1,6 +1,8 @@
 package org.grenu.core.record;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grenu.core.entry.RefusedEntry;
 
 /**
@@ -20,6 +22,22 @@ public record RecordEdit(String key, String before, String after) {
     public static RecordEdit of(ShotRecord record, RecordField field, String typed) {
         String after = record.with(field, typed).entry(field).orElse("");
         return new RecordEdit(field.key(), record.entry(field).orElse(""), after);
+    }
+
+    /**
+     * {@return what changes when the text is typed for that entry: the entry, and with a beverage mass whether it is
+     * an estimate; none when nothing does}
+     *
+     * @throws RefusedEntry if the text is not a possible entry
+     */
+    public static List<RecordEdit> typed(ShotRecord record, RecordField field, String typed) {
+        ShotRecord before = field == RecordField.BEVERAGE ? record.with(RecordField.BEVERAGE_ESTIMATED, "") : record;
+        ShotRecord after = before.with(field, typed);
+        return Stream.of(field, RecordField.BEVERAGE_ESTIMATED)
+                .distinct()
+                .map(one -> new RecordEdit(one.key(), record.entry(one).orElse(""), after.entry(one).orElse("")))
+                .filter(RecordEdit::changes)
+                .toList();
     }
 
     /**

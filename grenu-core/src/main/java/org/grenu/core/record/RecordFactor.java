@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 
 /**
  * The factors that every record has a place for: what is usually changed first, then all else that is written down.
@@ -146,5 +147,10 @@ public enum RecordFactor implements Factor {
     @Override
     public Optional<String> level(ShotRecord record) {
         return level.apply(record);
+    }
+
+    @Override
+    public Factor in(DisplayUnits units) {
+        return numeric && !units.symbol(unit).equals(unit) ? new ShownFactor(this, units) : this;
     }
 }

@@ -65,10 +65,12 @@ public enum RecordField implements Field {
     DOSE_TARGET("dose_target_g", "Target dose", "g", 0.1, 200),
     DOSE("dose_g", "Dose", "g", 0.1, 200),
     BEVERAGE("beverage_g", "Beverage mass", "g", 0, 2000),
+    BEVERAGE_ESTIMATED("beverage_estimated", "Beverage mass estimated from a volume", FieldKind.FLAG),
     BEVERAGE_TARGET("beverage_target_g", "Target beverage mass", "g", 0.1, 2000),
     MOISTURE("moisture_pct", "Moisture", "%", 0, 30),
     MOISTURE_U("moisture_u_pct", "Moisture uncertainty", "%", 0, 10),
     READINGS("strength_readings_pct", "Strength reading", "%", 0, 40, FieldKind.READING_LIST),
+    SAMPLES("samples", "Other samples", "", 0, 40, FieldKind.SAMPLE_LIST),
     ZERO("strength_zero_pct", "Zero check", "%", -2, 2),
     DILUTION_BEVERAGE("dilution_beverage_g", "Beverage in the diluted sample", "g", 0.01, 2000),
     DILUTION_WATER("dilution_water_g", "Water in the diluted sample", "g", 0.01, 5000),
@@ -120,6 +122,11 @@ public enum RecordField implements Field {
     @Override
     public FieldDefinition form() {
         return form;
+    }
+
+    @Override
+    public boolean volumeTells() {
+        return this == BEVERAGE;
     }
 
     /** {@return the field with that key} */

@@ -39,7 +39,7 @@ public final class SetUp {
             RecordField.BED_DEPTH, RecordField.MOISTURE, RecordField.MOISTURE_U, RecordField.ROAST_LEVEL,
             RecordField.PROCESS, RecordField.COLOUR_WHOLE, RecordField.COLOUR_GROUND,
             RecordField.DENSITY, RecordField.BURRS, RecordField.HARDNESS, RecordField.ALKALINITY, RecordField.ALTITUDE,
-            RecordField.READINGS, RecordField.ZERO,
+            RecordField.READINGS, RecordField.SAMPLES, RecordField.BEVERAGE_ESTIMATED, RecordField.ZERO,
             RecordField.DILUTION_BEVERAGE, RecordField.DILUTION_WATER, RecordField.REFRACTOMETER_RESOLUTION,
             RecordField.REFRACTOMETER_REPEATABILITY, RecordField.REFRACTOMETER_BIAS,
             RecordField.REFRACTOMETER_READS, RecordField.REFRACTOMETER_LINE, RecordField.COMPENSATED_FROM,

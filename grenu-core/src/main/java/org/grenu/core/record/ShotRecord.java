@@ -21,6 +21,7 @@ import org.grenu.core.entry.FieldCodec;
 import org.grenu.core.entry.MomentNote;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.entry.StudyArm;
+import org.grenu.core.entry.VolumeEstimate;
 import org.grenu.core.hydraulics.Bed;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.profile.Profile;
@@ -28,6 +29,7 @@ import org.grenu.core.quantity.Measured;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.ReadingLine;
 import org.grenu.core.strength.Refractometer;
+import org.grenu.core.strength.Sample;
 import org.grenu.core.strength.SampleDilution;
 import org.grenu.core.strength.StrengthSeries;
 
@@ -65,19 +67,9 @@ public final class ShotRecord {
      * @throws RefusedEntry if the text is not a possible entry; the message says why
      */
     public ShotRecord with(RecordField field, String text) {
-        EnumMap<RecordField, Object> copy = new EnumMap<>(RecordField.class);
-        copy.putAll(entries);
-        if (text == null || text.isBlank()) {
-            copy.remove(field);
-        } else {
-            Object value = checked(field, FieldCodec.parse(field, text));
-            if (value instanceof List<?> list && list.isEmpty()) {
-                copy.remove(field);
-            } else {
-                copy.put(field, value);
-            }
-        }
-        return new ShotRecord(copy, extras);
+        Builder builder = new Builder(this);
+        builder.text(field, text == null ? "" : text);
+        return builder.build();
     }
 
     @SuppressWarnings("unchecked")
@@ -237,14 +229,30 @@ public final class ShotRecord {
                 ? Optional.of(new Bed(diameter.getAsDouble() / 1000, depth.getAsDouble() / 1000)) : Optional.empty();
     }
 
-    /** {@return the strength readings with their instrument; what is not said of it is taken as usual} */
+    /** {@return the cup's own readings with their instrument; what is not said of it is taken as usual} */
     public StrengthSeries strengthSeries() {
+        return new StrengthSeries(readings(), number(RecordField.ZERO), refractometer(), dilution());
+    }
+
+    /** {@return the samples beside the cup's own series, in the order they were entered} */
+    @SuppressWarnings("unchecked")
+    public List<Sample> samples() {
+        return (List<Sample>) entries.getOrDefault(RecordField.SAMPLES, List.of());
+    }
+
+    /** {@return the readings of that sample; where its zero was not checked anew, the cup's counts} */
+    public StrengthSeries series(Sample sample) {
+        return new StrengthSeries(sample.taken(), sample.zero().isPresent() ? sample.zero() : number(RecordField.ZERO),
+                refractometer(), sample.dilution()
+                        .map(parts -> new SampleDilution(weighed(parts.beverage()), weighed(parts.water()))));
+    }
+
+    private Refractometer refractometer() {
         Refractometer usual = Refractometer.USUAL;
-        Refractometer instrument = new Refractometer(text(RecordField.REFRACTOMETER).orElse(usual.name()),
+        return new Refractometer(text(RecordField.REFRACTOMETER).orElse(usual.name()),
                 number(RecordField.REFRACTOMETER_RESOLUTION).orElse(usual.resolution()),
                 number(RecordField.REFRACTOMETER_REPEATABILITY).orElse(usual.repeatability()),
                 number(RecordField.REFRACTOMETER_BIAS).orElse(usual.bias()), readingLine());
-        return new StrengthSeries(readings(), number(RecordField.ZERO), instrument, dilution());
     }
 
     /** {@return how the reading turns into strength: as calibrated, by the usual factor from °Brix, or as it is} */
@@ -269,6 +277,22 @@ public final class ShotRecord {
     public Measured weighed(double grams) {
         return new Measured(grams, scaleResolution() / Math.sqrt(12),
                 number(RecordField.SCALE_BIAS).orElse(0) / Math.sqrt(3));
+    }
+
+    /** {@return the beverage mass entered, as weighed or as estimated from a volume} */
+    public Optional<Measured> beverage() {
+        OptionalDouble grams = number(RecordField.BEVERAGE);
+        if (grams.isEmpty()) {
+            return Optional.empty();
+        }
+        Measured weighed = weighed(grams.getAsDouble());
+        return Optional.of(beverageEstimated()
+                ? new Measured(weighed.value(), VolumeEstimate.u(weighed.value()), 0) : weighed);
+    }
+
+    /** {@return whether the beverage mass was made of a volume} */
+    public boolean beverageEstimated() {
+        return flag(RecordField.BEVERAGE_ESTIMATED);
     }
 
     /** {@return the coffee's moisture, %; shared, since it belongs to the coffee and not to the shot} */
@@ -314,7 +338,8 @@ public final class ShotRecord {
         }
 
         /**
-         * Enters what is typed; a blank text leaves the entry unknown.
+         * Enters what is typed; a blank text leaves the entry unknown. A beverage given as a volume is also marked
+         * as estimated.
          *
          * @throws RefusedEntry if the text is not a possible entry
          */
@@ -322,6 +347,9 @@ public final class ShotRecord {
             Object value = text.isBlank() ? List.of() : checked(field, FieldCodec.parse(field, text));
             if (value instanceof List<?> list && list.isEmpty()) {
                 entries.remove(field);
+            } else if (value instanceof VolumeEstimate estimate) {
+                entries.put(field, estimate.grams());
+                entries.put(RecordField.BEVERAGE_ESTIMATED, true);
             } else {
                 entries.put(field, value);
             }

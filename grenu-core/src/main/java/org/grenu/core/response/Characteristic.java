@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.OwnFactor;
 import org.grenu.core.record.RecordFactor;
@@ -100,6 +101,13 @@ public record Characteristic(String title, Variable variable, double tolerance) 
         return all;
     }
 
+    /** {@return this, told in those units} */
+    public Characteristic in(DisplayUnits units) {
+        Variable shown = variable.in(units);
+        return shown.equals(variable) ? this
+                : new Characteristic(title, shown, units.difference(tolerance, variable.unit()));
+    }
+
     private static double tolerance(Factor factor) {
         if (factor == RecordFactor.AGE) {
             return Tolerances.AGE_DAYS;
@@ -170,7 +178,7 @@ public record Characteristic(String title, Variable variable, double tolerance) 
                 || variable.key().equals(RecordFactor.BEVERAGE_TARGET.key());
         return !(beverage && (MatchedBasis.EARLIER.contains(response) || response == StandardResponse.RATIO
                 || response == StandardResponse.BEVERAGE))
-                && !(response == StandardResponse.TEMPERATURE_SHOWN
+                && !(response.key().equals(StandardResponse.TEMPERATURE_SHOWN.key())
                         && variable.key().equals(RecordFactor.TEMPERATURE.key()));
     }
 }

@@ -1,10 +1,11 @@
 package org.grenu.core.response;
 
 import java.util.Optional;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 
 /** What a comparison asks about. */
-public sealed interface Response permits StandardResponse, OwnResponse {
+public sealed interface Response permits StandardResponse, OwnResponse, ShownResponse {
 
     /** {@return the name in files and commands} */
     String key();
@@ -28,4 +29,9 @@ public sealed interface Response permits StandardResponse, OwnResponse {
 
     /** {@return the shot's value; empty when unknown} */
     Optional<Measured> of(MeasuredShot shot);
+
+    /** {@return the response told in those units; itself where they change nothing} */
+    default Response in(DisplayUnits units) {
+        return this;
+    }
 }

@@ -13,6 +13,7 @@ import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.hydraulics.WaterBalance;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.ShotMeasures;
 
@@ -114,6 +115,11 @@ public enum StandardResponse implements Response {
     @Override
     public Optional<Measured> of(MeasuredShot shot) {
         return value.apply(shot);
+    }
+
+    @Override
+    public Response in(DisplayUnits units) {
+        return units.symbol(unit).equals(unit) ? this : new ShownResponse(this, units);
     }
 
     private static Optional<Measured> extraction(MeasuredShot shot, Basis basis) {

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.Factor;
 
@@ -31,6 +32,11 @@ public sealed interface Variable {
     /** {@return whether the shot's level is known} */
     default boolean known(MeasuredShot shot) {
         return numeric() ? number(shot).isPresent() : level(shot).isPresent();
+    }
+
+    /** {@return the variable told in those units; itself where they change nothing} */
+    default Variable in(DisplayUnits units) {
+        return this;
     }
 
     /** {@return the factor as a number where it is one} */
@@ -79,6 +85,11 @@ public sealed interface Variable {
         public Optional<String> level(MeasuredShot shot) {
             return factor.level(shot.record());
         }
+
+        @Override
+        public Variable in(DisplayUnits units) {
+            return new Treatment(factor.in(units), byLevel);
+        }
     }
 
     /** Something that came about and was measured, such as the beverage mass. */
@@ -113,6 +124,11 @@ public sealed interface Variable {
         @Override
         public Optional<String> level(MeasuredShot shot) {
             return number(shot).stream().mapToObj(DecimalText::exact).findFirst();
+        }
+
+        @Override
+        public Variable in(DisplayUnits units) {
+            return new Covariate(response.in(units));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.DisplayUnits;
 
 /**
  * What stands in the way of trusting a series, in sentences.
@@ -46,22 +47,20 @@ public record SeriesWarnings(StrengthSeries series, OptionalDouble compensatedFr
                 .max();
     }
 
-    /** {@return the sentences, none when nothing stands in the way} */
-    public List<String> sentences() {
+    /** {@return the sentences in those units, none when nothing stands in the way} */
+    public List<String> sentences(DisplayUnits units) {
         List<String> said = new ArrayList<>();
         if (series.zero().isPresent() && Math.abs(series.zero().getAsDouble()) > ZERO_LIMIT) {
             said.add("The zero is off by " + digits(series.zero().getAsDouble())
                     + ": clean the prism, dry it, zero again.");
         }
         if (outside().orElse(0) > 0) {
-            said.add(String.format(Locale.ROOT,
-                    "A sample or the prism was %.1f °C outside the range that the instrument corrects for.",
-                    outside().getAsDouble()));
+            said.add("A sample or the prism was " + units.textOfDifference(outside().getAsDouble(), "°C", 1)
+                    + " outside the range that the instrument corrects for.");
         }
         if (apart().orElse(0) > APART_LIMIT) {
-            said.add(String.format(Locale.ROOT,
-                    "Sample and prism were %.1f °C apart: wait until they are within %.0f °C.", apart().getAsDouble(),
-                    APART_LIMIT));
+            said.add("Sample and prism were " + units.textOfDifference(apart().getAsDouble(), "°C", 1)
+                    + " apart: wait until they are within " + units.textOfDifference(APART_LIMIT, "°C", 0) + ".");
         }
         if (series.mixed()) {
             said.add("Filtered and unfiltered samples are different methods: their mean is of neither.");

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -175,7 +176,8 @@ class BalanceReviewTest {
                             .with(RecordField.TEMPERATURE, i == 0 || i == 3 || i == 6 ? 96 : 93)));
         }
         Question strict = new Question(List.of(GRIND), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                java.util.Map.of("ey_as_dosed", 0.2), java.util.Map.of(), false);
+                new Question.Judging(java.util.Map.of("ey_as_dosed", 0.2), java.util.Map.of(), false),
+                DisplayUnits.CANONICAL);
         Sensitivity sensitivity = note(strict, shots, "Temperature").orElseThrow().sensitivity().orElseThrow();
         assertThat(sensitivity.before().verdict()).isEqualTo(new Verdict.Differs());
         assertThat(sensitivity.stands()).isFalse();

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -69,7 +70,7 @@ class ComparisonTest {
             assertThat(trap.sentence().headline())
                     .startsWith("control, not treated changes EY as dosed, but too little to matter");
             Question strict = new Question(List.of(ARM), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                    Map.of("ey_as_dosed", 0.05), Map.of(), false);
+                    new Question.Judging(Map.of("ey_as_dosed", 0.05), Map.of(), false), DisplayUnits.CANONICAL);
             assertThat(Comparison.of(strict, shots(8)).answers().get(0).effects().get(0).verdict())
                     .isEqualTo(new Verdict.Differs());
         }

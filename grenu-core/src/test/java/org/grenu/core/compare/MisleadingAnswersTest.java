@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
@@ -327,7 +328,8 @@ class MisleadingAnswersTest {
                     .of(List.of(three, Variable.of(RecordFactor.BASKET)), List.of(StandardResponse.STRENGTH))
                     .on(ComparisonBasis.EQUAL_BEVERAGE_MASS);
             Question holm = new Question(plain.variables(), plain.interactions(), plain.responses(), plain.basis(),
-                    plain.block(), plain.margins(), plain.steps(), true);
+                    plain.block(), new Question.Judging(plain.judging().margins(), plain.judging().steps(), true),
+                    DisplayUnits.CANONICAL);
             assertThat(basket(holm).p()).isEqualTo(basket(plain).p());
             assertThat(Comparison.of(holm, shots()).answers().get(0).effects(three)).extracting(Effect::p)
                     .isEqualTo(Comparison.of(plain, shots())
@@ -355,7 +357,9 @@ class MisleadingAnswersTest {
                         .of(List.of(Variable.of(RecordFactor.ARM), Variable.of(RecordFactor.OPERATOR),
                                 Variable.of(RecordFactor.BASKET)), List.of(StandardResponse.STRENGTH));
                 Question holm = new Question(question.variables(), List.of(), question.responses(), question.basis(),
-                        question.block(), java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true);
+                        question.block(),
+                        new Question.Judging(java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true),
+                        DisplayUnits.CANONICAL);
                 for (Effect effect : Comparison.of(holm, shots).answers().get(0).effects()) {
                     boolean sure = effect.p() <= Question.ALPHA;
                     if (effect.verdict() instanceof Verdict.SameInPractice same) {

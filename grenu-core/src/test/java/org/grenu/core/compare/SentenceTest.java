@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -49,7 +50,8 @@ class SentenceTest {
     private static AnswerSentence sentence(double margin, List<MeasuredShot> shots) {
         return Comparison.of(new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED),
                 ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                Map.of("ey_as_dosed", margin), Map.of(), false), shots).sentence();
+                new Question.Judging(Map.of("ey_as_dosed", margin), Map.of(), false), DisplayUnits.CANONICAL), shots)
+                .sentence();
     }
 
     @Nested
@@ -209,9 +211,11 @@ class SentenceTest {
         List<Variable> four = List.of(ARM, Variable.of(RecordFactor.OPERATOR), Variable.of(RecordFactor.BASKET),
                 Variable.of(RecordFactor.WATER));
         Question plain = new Question(four, List.of(), List.of(StandardResponse.STRENGTH),
-                ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("strength", 0.0), Map.of(), false);
+                ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                new Question.Judging(Map.of("strength", 0.0), Map.of(), false), DisplayUnits.CANONICAL);
         Question corrected = new Question(four, List.of(), List.of(StandardResponse.STRENGTH),
-                ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of("strength", 0.0), Map.of(), true);
+                ComparisonBasis.EQUAL_SETTING, Optional.empty(),
+                new Question.Judging(Map.of("strength", 0.0), Map.of(), true), DisplayUnits.CANONICAL);
         List<Effect> one = Comparison.of(plain, shots).answers().get(0).effects();
         List<Effect> all = Comparison.of(corrected, shots).answers().get(0).effects();
         for (int i = 0; i < 4; i++) {
@@ -241,7 +245,7 @@ class SentenceTest {
             Variable grind = Variable.of(RecordFactor.GRIND);
             Question question = new Question(List.of(ARM, grind), List.of(new Question.Pair(ARM, grind)),
                     List.of(StandardResponse.STRENGTH), ComparisonBasis.EQUAL_SETTING,
-                    Optional.empty(), Map.of(), Map.of(), false);
+                    Optional.empty(), new Question.Judging(Map.of(), Map.of(), false), DisplayUnits.CANONICAL);
             ResponseAnswer answer = Comparison.of(question, shots).answers().get(0);
             TermTest test = answer.tests()
                     .stream()
@@ -261,7 +265,8 @@ class SentenceTest {
     @Test
     void anInteractionNeedsTwoOfTheVariables() {
         assertThatThrownBy(() -> new Question(List.of(ARM), List.of(new Question.Pair(ARM, ARM)), List.of(),
-                ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), false))
+                ComparisonBasis.EQUAL_SETTING, Optional.empty(), new Question.Judging(Map.of(), Map.of(), false),
+                DisplayUnits.CANONICAL))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new OwnResponse(new OwnFactor("screen", false, ""), 0))
                 .hasMessageContaining("screen is not a number");

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -56,7 +57,7 @@ class VerdictRatesTest {
         }
         Question question = new Question(List.of(ARM), List.of(), List.of(StandardResponse.EY_AS_DOSED),
                 ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                Map.of("ey_as_dosed", margin), Map.of(), false);
+                new Question.Judging(Map.of("ey_as_dosed", margin), Map.of(), false), DisplayUnits.CANONICAL);
         return answer(question, shots).effects().get(0);
     }
 
@@ -119,7 +120,8 @@ class VerdictRatesTest {
             }
             wrong += answer(new Question(List.of(ARM), List.of(), List.of(StandardResponse.STRENGTH),
                     ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                    Map.of("strength", 0.0), Map.of(), false), shots).effects()
+                    new Question.Judging(Map.of("strength", 0.0), Map.of(), false), DisplayUnits.CANONICAL), shots)
+                    .effects()
                     .stream()
                     .anyMatch(effect -> effect.verdict() instanceof Verdict.Differs) ? 1 : 0;
         }

@@ -28,6 +28,7 @@ class RecordFieldTest {
                     : field == RecordField.BED_DIAMETER ? "58" : field == RecordField.DENSITY ? "680" : "1";
             case NUMBER_LIST -> "10; 9.8; 0.98; 0.02; 0.01";
             case READING_LIST -> "9.4; 9.42@35/24.1/24/filtered; 9.38@70";
+            case SAMPLE_LIST -> "slice 4.2 g: 18.21 18.19 zero 0.02; diluted 10 + 40 g: 1.83; cup: 9.1@35/24.1";
             case CHOICE -> field.choices().get(0);
             case ROWS -> throw new IllegalStateException("no record of a shot has rows");
             case FLAG -> "yes";

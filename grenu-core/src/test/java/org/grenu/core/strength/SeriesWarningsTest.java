@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.DisplayUnits;
 import org.junit.jupiter.api.Test;
 
 /** Handbook §4: |zero| > 0.05; outside the compensated range; sample and prism more than 5 °C apart. */
@@ -14,7 +15,8 @@ class SeriesWarningsTest {
     private static List<String> of(double zero, String... readings) {
         StrengthSeries series = new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(),
                 OptionalDouble.of(zero), Refractometer.USUAL, Optional.empty());
-        return new SeriesWarnings(series, OptionalDouble.of(15), OptionalDouble.of(40)).sentences();
+        return new SeriesWarnings(series, OptionalDouble.of(15), OptionalDouble.of(40))
+                .sentences(DisplayUnits.CANONICAL);
     }
 
     @Test
@@ -41,7 +43,7 @@ class SeriesWarningsTest {
     void whatIsUnknownIsNotWarnedOf() {
         StrengthSeries series = StrengthSeries.of(List.of(9.4), OptionalDouble.empty(), Refractometer.USUAL);
         SeriesWarnings warnings = new SeriesWarnings(series, OptionalDouble.empty(), OptionalDouble.empty());
-        assertThat(warnings.sentences()).isEmpty();
+        assertThat(warnings.sentences(DisplayUnits.CANONICAL)).isEmpty();
         assertThat(warnings.outside()).isEmpty();
         assertThat(warnings.apart()).isEmpty();
     }

@@ -2,7 +2,9 @@ package org.grenu.desktop.compare;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.CurveDifference;
@@ -11,8 +13,10 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.compare.ReferenceDistance;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.curve.AxisKind;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.ShotRecord;
@@ -40,9 +44,13 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
     /** {@return all figures on one sheet, in those colours} */
     public CompareSheet sheet(TreatmentScale scale) {
         return new CompareSheet(comparison, sideBySide, overlay,
-                difference.flatMap(
-                        found -> OverlayFigure.of(found, overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON))),
-                surface, scale);
+                differenceFigure(), surface, scale);
+    }
+
+    /** {@return the difference of curves as it is drawn; empty where there is none} */
+    Optional<OverlayFigure> differenceFigure() {
+        AxisKind axis = overlay.map(OverlayFigure::axis).orElse(AxisKind.PUMP_ON);
+        return difference.flatMap(found -> OverlayFigure.of(found, axis, comparison.question().units()));
     }
 
     /**
@@ -51,17 +59,29 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
      * @param first     the factor that gives the colour and the headline
      * @param usual     what is asked about while nothing was chosen
      * @param reference name of the shot being read
+     * @param units     in which all is told
      */
     static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual,
-            String reference) {
+            String reference, DisplayUnits units) {
         List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
         List<ShotRecord> sheets = sound.stream().map(MeasuredShot::record).toList();
-        Comparison comparison = Comparison.of(chosen.question(first, sheets, usual), compared);
+        Comparison comparison = Comparison.of(chosen.question(first, sheets, usual).in(units), compared);
         Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
-        Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first, sideBySide, chosen.axis(), chosen.channels());
-        return new Answered(comparison, sideBySide, overlay, difference(sound, chosen, first, comparison.question()),
-                ResponseSurface.of(comparison, chosen.wanted()), distance(sound, chosen, first, reference),
+        Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first.in(units),
+                sideBySide.map(factor -> factor.in(units)), chosen.axis(), chosen.channels(), units);
+        return new Answered(comparison, sideBySide, overlay,
+                difference(sound, chosen, first.in(units), comparison.question()),
+                ResponseSurface.of(comparison, wanted(chosen, units)), distance(sound, chosen, first, reference),
                 comparison.covariates());
+    }
+
+    private static Map<String, ResponseSurface.Window> wanted(CompareChoices chosen, DisplayUnits units) {
+        Map<String, ResponseSurface.Window> wanted = new HashMap<>(chosen.wanted());
+        wanted.replaceAll((key, window) -> StandardResponse.find(key)
+                .map(of -> new ResponseSurface.Window(units.value(window.low(), of.unit()),
+                        units.value(window.high(), of.unit())))
+                .orElse(window));
+        return wanted;
     }
 
     private static Optional<ReferenceDistance> distance(List<MeasuredShot> shots, CompareChoices chosen, Factor first,

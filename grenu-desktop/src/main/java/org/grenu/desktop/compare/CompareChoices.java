@@ -1,5 +1,6 @@
 package org.grenu.desktop.compare;
 
+import org.grenu.core.quantity.DisplayUnits;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -207,7 +208,8 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
         all.addAll(beside);
         List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions.contains(key(pair))).toList();
         return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis,
-                block.orElseGet(() -> Proposal.block(sheets, all)), margins, steps, holm);
+                block.orElseGet(() -> Proposal.block(sheets, all)), new Question.Judging(margins, steps, holm),
+                DisplayUnits.CANONICAL);
     }
 
     /** {@return every two of those variables} */

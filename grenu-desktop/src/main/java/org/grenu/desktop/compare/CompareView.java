@@ -21,7 +21,6 @@ import org.grenu.core.compare.Comparison;
 import org.grenu.core.response.Variable;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
-import org.grenu.figures.compare.OverlayFigure;
 
 /** The work surface of a comparison: curves above, what each change did below. */
 public final class CompareView extends BorderPane {
@@ -42,8 +41,7 @@ public final class CompareView extends BorderPane {
         OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(),
                 Answered::overlay);
         OverlayPane difference = new OverlayPane("difference", model, appearance.themeProperty(), appearance.scale(),
-                answered -> answered.difference()
-                        .flatMap(found -> OverlayFigure.of(found, model.choicesProperty().get().axis())));
+                Answered::differenceFigure);
         empty.getStyleClass().add(Styles.EMPTY);
         empty.setWrapText(true);
         empty.setMouseTransparent(true);
@@ -148,7 +146,9 @@ public final class CompareView extends BorderPane {
                 .orElse("A difference of curves needs two levels of "
                         + comparison.question().variables().stream().findFirst().map(Variable::title).orElse("a factor")
                         + " with two shots each.")
-                + answered.distance().map(found -> "\n" + found.words()).orElse(""));
+                + answered.distance()
+                        .map(found -> "\n" + found.words(answered.comparison().question().units()))
+                        .orElse(""));
     }
 
     private static String levels(Variable first, Comparison comparison) {

@@ -18,6 +18,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
@@ -78,7 +79,7 @@ public final class CompareViewModel implements AutoCloseable {
         desk.settingsProperty().addListener((o, was, is) -> {
             if (!was.compare().equals(is.compare()) && !is.compare().equals(choices.get().kept())) {
                 choices.set(CompareChoices.kept(is.compare(), possibleResponses()));
-            } else if (was.convention() != is.convention()) {
+            } else if (was.convention() != is.convention() || !was.units().equals(is.units())) {
                 ask();
             }
         });
@@ -183,6 +184,11 @@ public final class CompareViewModel implements AutoCloseable {
         return Proposal.factors(sheets).stream().filter(factor -> Proposal.changed(factor, sheets)).toList();
     }
 
+    /** {@return the units that all is told in} */
+    DisplayUnits units() {
+        return desk.units().getValue();
+    }
+
     // Actions
 
     /** Asks or shows something else. */
@@ -239,8 +245,9 @@ public final class CompareViewModel implements AutoCloseable {
         List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
         String reference = desk.openProperty().get() == null ? ""
                 : Integer.toString(desk.openProperty().get().summary().number());
+        DisplayUnits units = units();
         busy.set(true);
-        latest.ask(() -> Answered.of(measured(shots), chosen, first, usual, reference), found -> {
+        latest.ask(() -> Answered.of(measured(shots), chosen, first, usual, reference, units), found -> {
             busy.set(false);
             show(found);
         }, failure -> {

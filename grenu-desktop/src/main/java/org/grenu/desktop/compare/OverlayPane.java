@@ -208,9 +208,7 @@ final class OverlayPane extends Region {
             if (Double.isFinite(value)) {
                 words.append(words.isEmpty() ? "" : "\n")
                         .append(group.level().isEmpty() ? "" : group.level() + ": ")
-                        .append(Reported.fixed(value, 2))
-                        .append(' ')
-                        .append(of.channel().unit().symbol());
+                        .append(of.reading(value));
             }
         }
         return words.toString();

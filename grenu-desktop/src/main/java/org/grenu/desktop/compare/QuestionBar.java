@@ -24,6 +24,7 @@ import javafx.scene.layout.Region;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.Response;
@@ -147,7 +148,7 @@ final class QuestionBar extends WrappingBar {
             Map<String, Double> steps = new HashMap<>(model.choicesProperty().get().steps());
             OptionalDouble number = DecimalText.parse(field.getText());
             if (number.isPresent() && number.getAsDouble() > 0) {
-                steps.put(variable.key(), number.getAsDouble());
+                steps.put(variable.key(), model.units().keptDifference(number.getAsDouble(), variable.unit()));
             } else if (field.getText().isBlank()) {
                 steps.remove(variable.key());
             }
@@ -156,7 +157,7 @@ final class QuestionBar extends WrappingBar {
             }
             field.setText(stepText(variable));
         });
-        Label unit = word(variable.unit());
+        Label unit = word(model.units().symbol(variable.unit()));
         HBox line = new HBox(4, box, word("step"), field, unit);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
@@ -164,7 +165,7 @@ final class QuestionBar extends WrappingBar {
 
     private String stepText(Variable variable) {
         Double step = model.choicesProperty().get().steps().get(variable.key());
-        return step == null ? "" : DecimalText.exact(step);
+        return step == null ? "" : model.units().typedDifference(step, variable.unit());
     }
 
     private static void onLeaving(TextField field, Runnable take) {
@@ -217,7 +218,7 @@ final class QuestionBar extends WrappingBar {
                     model.choose(choices -> choices.withResponses(now));
                 }
             });
-            Label unit = word(response.differenceUnit());
+            Label unit = word(model.units().symbol(response.differenceUnit()));
             unit.setMinWidth(UNIT_WIDTH);
             HBox line = new HBox(4, box, word("±"), margin(response), unit, word("wanted"), window(response));
             line.setAlignment(Pos.CENTER_LEFT);
@@ -229,7 +230,7 @@ final class QuestionBar extends WrappingBar {
     /** What is wanted of the response, for the region where all windows meet on the surface. */
     private TextField window(Response response) {
         Supplier<String> shown = () -> Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key()))
-                .map(CompareChoices::text)
+                .map(window -> CompareChoices.text(shown(window, response.unit())))
                 .orElse("");
         TextField field = new TextField(shown.get());
         field.setId("window-" + response.key().replaceAll("[^a-z0-9_]", "-"));
@@ -240,7 +241,7 @@ final class QuestionBar extends WrappingBar {
         Runnable take = () -> {
             Map<String, ResponseSurface.Window> windows = new HashMap<>(model.choicesProperty().get().windows());
             CompareChoices.window(field.getText())
-                    .ifPresentOrElse(window -> windows.put(response.key(), window),
+                    .ifPresentOrElse(window -> windows.put(response.key(), kept(window, response.unit())),
                             () -> windows.remove(response.key()));
             if (!windows.equals(model.choicesProperty().get().windows())) {
                 model.choose(choices -> choices.withWindows(windows));
@@ -252,8 +253,7 @@ final class QuestionBar extends WrappingBar {
     }
 
     private TextField margin(Response response) {
-        TextField field = new TextField(DecimalText
-                .exact(model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+        TextField field = new TextField(marginText(response));
         field.setId("margin-" + response.key().replaceAll("[^a-z0-9_]", "-"));
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(54);
@@ -262,14 +262,28 @@ final class QuestionBar extends WrappingBar {
             OptionalDouble number = DecimalText.parse(field.getText());
             if (number.isPresent() && number.getAsDouble() >= 0) {
                 Map<String, Double> margins = new HashMap<>(model.choicesProperty().get().margins());
-                margins.put(response.key(), number.getAsDouble());
+                margins.put(response.key(), model.units().keptDifference(number.getAsDouble(), response.unit()));
                 model.choose(choices -> choices.withMargins(margins));
             } else {
-                field.setText(DecimalText.exact(
-                        model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin())));
+                field.setText(marginText(response));
             }
         };
         onLeaving(field, take);
         return field;
+    }
+
+    private String marginText(Response response) {
+        double margin = model.choicesProperty().get().margins().getOrDefault(response.key(), response.usualMargin());
+        return model.units().typedDifference(margin, response.unit());
+    }
+
+    private ResponseSurface.Window shown(ResponseSurface.Window window, String unit) {
+        DisplayUnits units = model.units();
+        return new ResponseSurface.Window(units.value(window.low(), unit), units.value(window.high(), unit));
+    }
+
+    private ResponseSurface.Window kept(ResponseSurface.Window window, String unit) {
+        DisplayUnits units = model.units();
+        return new ResponseSurface.Window(units.kept(window.low(), unit), units.kept(window.high(), unit));
     }
 }

@@ -5,7 +5,9 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.ObservableList;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.ShotRecord;
@@ -21,11 +23,11 @@ public final class Appearance {
     private final ObjectBinding<TreatmentScale> scale;
 
     /** The look of a study with those shots. */
-    public Appearance(ObservableList<ShotSummary> shots) {
+    public Appearance(ObservableList<ShotSummary> shots, ObservableValue<DisplayUnits> units) {
         scale = Bindings.createObjectBinding(() -> {
             List<ShotRecord> sheets = shots.stream().map(ShotSummary::record).toList();
-            return TreatmentScale.of(colourBy.get(), sheets);
-        }, shots, colourBy);
+            return TreatmentScale.of(colourBy.get().in(units.getValue()), sheets);
+        }, shots, colourBy, units);
     }
 
     /** {@return light or dark} */

@@ -21,6 +21,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.collections.ObservableList;
 import org.grenu.app.OpenLibrary;
 import org.grenu.app.analysis.DerivedValues;
@@ -30,6 +31,7 @@ import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.app.study.ShotsByTime;
 import org.grenu.core.diagnosis.RulePack;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
@@ -67,6 +69,7 @@ public final class StudyDesk implements AutoCloseable {
     private final ReadOnlyBooleanWrapper loaded = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<StudySettings> settings = new ReadOnlyObjectWrapper<>(StudySettings.USUAL);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
+    private final ObservableValue<DisplayUnits> units = settings.map(StudySettings::units);
     private volatile long wanted = -1;
     private final PendingSteps underWay = new PendingSteps();
 
@@ -122,6 +125,11 @@ public final class StudyDesk implements AutoCloseable {
     /** {@return what the user chose for this library} */
     public ReadOnlyObjectProperty<StudySettings> settingsProperty() {
         return settings.getReadOnlyProperty();
+    }
+
+    /** {@return the units of temperatures and pressures that the user wants} */
+    public ObservableValue<DisplayUnits> units() {
+        return units;
     }
 
     /** {@return what follows from the shots' records} */
@@ -246,7 +254,7 @@ public final class StudyDesk implements AutoCloseable {
      * @throws org.grenu.core.entry.RefusedEntry if it is not a possible entry; nothing is changed
      */
     public boolean enter(RecordField field, String typed) {
-        return open.get() != null && enter(RecordEdit.of(latestSheet(), field, typed));
+        return open.get() != null && enter(RecordEdit.typed(latestRecord(), field, typed));
     }
 
     /**
@@ -255,24 +263,28 @@ public final class StudyDesk implements AutoCloseable {
      * @throws org.grenu.core.entry.RefusedEntry if the name or the entry is not possible; nothing is changed
      */
     public boolean enterOwn(String key, String typed) {
-        return open.get() != null && enter(RecordEdit.ofOwn(latestSheet(), key, typed));
+        return open.get() != null && enter(
+                Stream.of(RecordEdit.ofOwn(latestRecord(), key, typed)).filter(RecordEdit::changes).toList());
     }
 
-    private boolean enter(RecordEdit edit) {
-        OpenShot shot = open.get();
-        if (edit.changes()) {
-            underWay.expect(edit.apply(latestSheet()));
-            change(() -> Optional.of(library.write(tx -> tx.journal().make(shot.summary().id(), edit))), false,
-                    step -> {});
+    private boolean enter(List<RecordEdit> edits) {
+        long shot = open.get().summary().id();
+        edits.forEach(edit -> underWay.expect(edit.apply(latestRecord())));
+        if (!edits.isEmpty()) {
+            change(() -> Optional.of(library.write(tx -> edits.size() == 1 ? tx.journal().make(shot, edits.get(0))
+                    : tx.journal()
+                            .make(edits.get(0).title(), edits.stream().map(edit -> Change.of(shot, edit)).toList(),
+                                    ""))),
+                    false, step -> {});
         }
-        return edit.changes();
+        return !edits.isEmpty();
     }
 
     /**
      * {@return the open shot's record with the edits that are still on their way to the library; empty while none
      * is open}
      */
-    public ShotRecord latestSheet() {
+    public ShotRecord latestRecord() {
         return underWay.latest()
                 .orElseGet(() -> open.get() == null ? ShotRecord.EMPTY : open.get().summary().written());
     }
@@ -294,7 +306,7 @@ public final class StudyDesk implements AutoCloseable {
             changes.stream()
                     .filter(change -> shot != null && change.target() == Target.SHOT
                             && change.id() == shot.summary().id() && change.ofEntry())
-                    .forEach(change -> underWay.expect(change.edit().apply(latestSheet())));
+                    .forEach(change -> underWay.expect(change.edit().apply(latestRecord())));
             change(() -> Optional.of(library.write(tx -> tx.journal().make(words, changes, reason))), false,
                     step -> {});
         }

@@ -7,10 +7,12 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.quantity.DisplayUnits;
 
 /** One entry of the record while it is edited: what stands there, and why the last attempt was refused. */
 public final class EntryViewModel {
@@ -19,6 +21,8 @@ public final class EntryViewModel {
     private final Supplier<String> reader;
     private final Predicate<String> writer;
     private Supplier<String> instead = () -> "";
+    private ObservableValue<DisplayUnits> units = new SimpleObjectProperty<>(DisplayUnits.CANONICAL);
+    private String kept = "";
     private Supplier<Optional<Doubt>> doubt = Optional::empty;
     private final ReadOnlyObjectWrapper<Doubt> shownDoubt = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper shown = new ReadOnlyStringWrapper("");
@@ -49,6 +53,21 @@ public final class EntryViewModel {
     /** {@return this entry, with what stands for it while it is empty} */
     public EntryViewModel instead(Supplier<String> words) {
         instead = words;
+        refresh();
+        return this;
+    }
+
+    /** {@return this entry, which is read anew when that changes too} */
+    public EntryViewModel also(ObservableValue<?> changing) {
+        changing.addListener(new WeakChangeListener<>(refreshing));
+        return this;
+    }
+
+    /** {@return this entry, which is kept in that unit and shown and typed in the user's} */
+    public EntryViewModel in(ObservableValue<DisplayUnits> shownUnits, String unit) {
+        units = shownUnits;
+        kept = unit;
+        units.addListener(new WeakChangeListener<>(refreshing));
         refresh();
         return this;
     }
@@ -100,7 +119,7 @@ public final class EntryViewModel {
     /** Enters the text; where it is refused the old value stays and the refusal says why. */
     public Outcome enter(String typed) {
         try {
-            boolean changes = !typed.strip().equals(shown.get()) && writer.test(typed);
+            boolean changes = !typed.strip().equals(shown.get()) && writer.test(units.getValue().meant(kept, typed));
             clearRefusal();
             return changes ? Outcome.STORED : Outcome.UNCHANGED;
         } catch (RefusedEntry refused) {
@@ -116,8 +135,15 @@ public final class EntryViewModel {
     }
 
     private void refresh() {
-        shown.set(reader.get());
-        shownInstead.set(instead.get());
-        shownDoubt.set(doubt.get().orElse(null));
+        shown.set(inUnits(reader.get()));
+        shownInstead.set(inUnits(instead.get()));
+        shownDoubt.set(doubt.get()
+                .map(asked -> new Doubt(asked.question(), asked.meant().map(this::inUnits)))
+                .orElse(null));
+    }
+
+    private String inUnits(String text) {
+        String there = units.getValue().shown(kept, text);
+        return there.equals(text) ? text : there.replace('-', '\u2212');
     }
 }

@@ -71,9 +71,10 @@ public final class HistorySection extends Section {
         Change change = entry.change();
         boolean made = !change.ofEntry();
         Label what = new Label(made ? life(change)
-                : model.title(entry) + ": " + value(change.before()) + " → " + value(change.after()));
+                : model.title(entry) + ": " + value(model.shown(entry, change.before())) + " → "
+                        + value(model.shown(entry, change.after())));
         what.setWrapText(true);
-        what.setTooltip(new Tooltip(change.before() + " → " + change.after()));
+        what.setTooltip(new Tooltip(model.shown(entry, change.before()) + " → " + model.shown(entry, change.after())));
         Label when = new Label(when(entry.madeAt()) + (entry.reason().isEmpty() ? "" : " · " + entry.reason()));
         when.getStyleClass().add(Styles.MUTED);
         when.setWrapText(true);

@@ -3,13 +3,15 @@ package org.grenu.desktop.entry;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import org.grenu.core.entry.Field;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.HistoryEntry;
 import org.grenu.library.Target;
@@ -18,7 +20,7 @@ import org.grenu.library.Target;
 public final class HistoryViewModel {
 
     private final StudyDesk desk;
-    private final UnaryOperator<String> titles;
+    private final Function<String, Optional<? extends Field>> fields;
     private final Supplier<List<Subject>> subjects;
     private final ObservableList<HistoryEntry> entries = FXCollections.observableArrayList();
     /** Held here because what changes outlives this history, and holds it weakly. */
@@ -31,12 +33,13 @@ public final class HistoryViewModel {
     /**
      * The history of what the subjects name when it is read.
      *
-     * @param titles gives an entry's name on screen
+     * @param fields finds the entry with that key; empty for one that the user made up
      */
-    public HistoryViewModel(StudyDesk desk, ObservableValue<?> changes, UnaryOperator<String> titles,
+    public HistoryViewModel(StudyDesk desk, ObservableValue<?> changes,
+            Function<String, Optional<? extends Field>> fields,
             Supplier<List<Subject>> subjects) {
         this.desk = desk;
-        this.titles = titles;
+        this.fields = fields;
         this.subjects = subjects;
         changes.addListener(new WeakChangeListener<>(changing));
         read();
@@ -49,7 +52,13 @@ public final class HistoryViewModel {
 
     /** {@return the name of the entry that was corrected} */
     String title(HistoryEntry entry) {
-        return titles.apply(entry.change().key());
+        return fields.apply(entry.change().key()).map(Field::title).orElse(entry.change().key());
+    }
+
+    /** {@return a value of the entry that was corrected, in the units that are shown} */
+    String shown(HistoryEntry entry, String text) {
+        String unit = fields.apply(entry.change().key()).map(Field::unit).orElse("");
+        return desk.units().getValue().shown(unit, text);
     }
 
     /** Enters the old value again. */

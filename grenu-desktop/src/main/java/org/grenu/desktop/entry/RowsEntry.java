@@ -3,6 +3,7 @@ package org.grenu.desktop.entry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -262,8 +263,8 @@ public final class RowsEntry extends VBox {
     }
 
     private void enter() {
-        String row = cells.stream()
-                .map(RowsEntry::typed)
+        String row = IntStream.range(0, cells.size())
+                .mapToObj(i -> typed(field.columns().get(i), cells.get(i)))
                 .map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ','))
                 .collect(Collectors.joining(" "))
                 .replaceAll("( \\" + Row.UNKNOWN + ")+$", "");
@@ -278,6 +279,12 @@ public final class RowsEntry extends VBox {
         } else if (model.refusalProperty().get().isEmpty()) {
             edit(NEW);
         }
+    }
+
+    /** A number's unit stands close by it, since spaces part the cells. */
+    private static String typed(RowColumn column, Node cell) {
+        String text = typed(cell);
+        return column.type() == RowColumn.Type.NUMBER ? text.replaceAll("\\s+", "") : text;
     }
 
     private static String typed(Node cell) {

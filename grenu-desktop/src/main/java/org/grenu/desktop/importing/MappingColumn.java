@@ -1,6 +1,5 @@
 package org.grenu.desktop.importing;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
@@ -25,51 +24,71 @@ import org.grenu.formats.mapping.ColumnRule;
  */
 final class MappingColumn extends VBox {
 
+    private final String id;
+    private final ColumnRule rule;
+    private final MappingViewModel model;
+
     MappingColumn(ColumnRule rule, MappingPreview preview, MappingViewModel model) {
+        this.id = "column-" + rule.column().replaceAll("[^A-Za-z0-9]+", "_");
+        this.rule = rule;
+        this.model = model;
         getStyleClass().add(Styles.MAPPING_COLUMN);
-        String id = "column-" + rule.column().replaceAll("[^A-Za-z0-9]+", "_");
-        Label heading = new Label(rule.column());
-        heading.getStyleClass().add(Styles.STRONG);
-        heading.setPrefWidth(112);
-        heading.setMinWidth(112);
+        Label heading = wide(112, rule.column(), Styles.STRONG);
         heading.setTooltip(new Tooltip(rule.column()));
-        Label cells = new Label(preview.samples().getOrDefault(rule.column(), ""));
-        cells.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
-        cells.setPrefWidth(92);
-        cells.setMinWidth(92);
-        ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(),
-                rule.role(), ColumnRole::title,
-                chosen -> model.change(ColumnRule.of(rule.column(), chosen, usual(chosen.quantity()))));
-        role.setPrefWidth(134);
-        role.setMinWidth(134);
-        HBox line = new HBox(6, heading, cells, role);
+        Label cells = wide(92, preview.samples().getOrDefault(rule.column(), ""), Styles.MUTED, Styles.CAPTION);
+        HBox line = new HBox(6, heading, cells, role());
         line.setAlignment(Pos.CENTER_LEFT);
-        rule.role().quantity().filter(quantity -> quantity != Quantity.NUMBER).ifPresent(quantity -> {
-            List<Unit> units = Arrays.stream(Unit.values()).filter(unit -> unit.quantity() == quantity).toList();
-            ComboBox<Unit> unit = Choices.of(id + "-unit", "Unit of column " + rule.column(), units,
-                    rule.unit().orElse(units.get(0)), Unit::symbol,
-                    chosen -> model.change(new ColumnRule(rule.column(), rule.role(), Optional.of(chosen),
-                            rule.negated(), rule.scale(), rule.offset())));
-            unit.setPrefWidth(72);
-            line.getChildren().add(unit);
-        });
+        rule.role()
+                .quantity()
+                .filter(quantity -> quantity != Quantity.NUMBER)
+                .ifPresent(quantity -> line.getChildren().add(unit(Unit.ofLogs(quantity))));
         if (rule.role() instanceof ColumnRole.OfChannel) {
-            line.getChildren()
-                    .addAll(sign(id, rule, model),
-                            factor(id + "-scale", "×", "Multiply by", rule.scale(), typed -> model.change(
-                                    new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
-                                            typed == 0 ? 1 : typed, rule.offset()))),
-                            factor(id + "-offset", "+", "Then add, in the column's unit", rule.offset(),
-                                    typed -> model.change(
-                                            new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
-                                                    rule.scale(), typed))));
+            line.getChildren().addAll(sign(), scale(), offset());
         }
         Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
         why.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         getChildren().addAll(line, why);
     }
 
-    private static ToggleButton sign(String id, ColumnRule rule, MappingViewModel model) {
+    private static Label wide(double width, String words, String... styles) {
+        Label label = new Label(words);
+        label.getStyleClass().addAll(styles);
+        label.setPrefWidth(width);
+        label.setMinWidth(width);
+        return label;
+    }
+
+    private ComboBox<ColumnRole> role() {
+        ComboBox<ColumnRole> role = Choices.of(id + "-role", "What column " + rule.column() + " is", ColumnRole.all(),
+                rule.role(), ColumnRole::title,
+                chosen -> model.change(ColumnRule.of(rule.column(), chosen, usual(chosen.quantity()))));
+        role.setPrefWidth(134);
+        role.setMinWidth(134);
+        return role;
+    }
+
+    private ComboBox<Unit> unit(List<Unit> units) {
+        ComboBox<Unit> unit = Choices.of(id + "-unit", "Unit of column " + rule.column(), units,
+                rule.unit().orElse(units.get(0)), Unit::symbol,
+                chosen -> model.change(new ColumnRule(rule.column(), rule.role(), Optional.of(chosen),
+                        rule.negated(), rule.scale(), rule.offset())));
+        unit.setPrefWidth(72);
+        return unit;
+    }
+
+    private HBox scale() {
+        return factor(id + "-scale", "×", "Multiply by", rule.scale(),
+                typed -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
+                        typed == 0 ? 1 : typed, rule.offset())));
+    }
+
+    private HBox offset() {
+        return factor(id + "-offset", "+", "Then add, in the column's unit", rule.offset(),
+                typed -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(), rule.negated(),
+                        rule.scale(), typed)));
+    }
+
+    private ToggleButton sign() {
         ToggleButton sign = new ToggleButton(rule.negated() ? "−" : "+");
         sign.setId(id + "-sign");
         sign.setSelected(rule.negated());
@@ -89,6 +108,6 @@ final class MappingColumn extends VBox {
     }
 
     private static Optional<Unit> usual(Optional<Quantity> quantity) {
-        return quantity.flatMap(of -> Arrays.stream(Unit.values()).filter(unit -> unit.quantity() == of).findFirst());
+        return quantity.flatMap(of -> Unit.ofLogs(of).stream().findFirst());
     }
 }

@@ -14,12 +14,15 @@ import org.grenu.core.profile.Exit;
 import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepEnding;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.BeverageSource;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.strength.StrengthSeries;
 import org.grenu.desktop.desk.OpenShot;
 
 /**
@@ -63,7 +66,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         }
     }
 
-    static LedgerText of(OpenShot shot, Basis basis) {
+    static LedgerText of(OpenShot shot, Basis basis, DisplayUnits units) {
         Masses masses = shot.measures().masses();
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
         return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis),
@@ -71,7 +74,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
                 masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
                 masses.solids().map(Reported::of),
                 chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot),
-                readings(shot), times(shot), steps(shot));
+                readings(shot), times(shot, units), steps(shot, units));
     }
 
     private static String wanting(Masses masses, Basis basis) {
@@ -118,7 +121,8 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         BeverageSource source = shot.measures().masses().beverageSource();
         return switch (source) {
             case WEIGHED -> "g, weighed";
-            case CURVE -> "g, " + source.title();
+            case SLICES, CURVE -> "g, " + source.title();
+            case ESTIMATED -> "g, estimated: volume × 1.0 g/mL ±10 %, foam";
             case UNKNOWN -> "g, unknown";
         };
     }
@@ -136,16 +140,25 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     }
 
     private static String readings(OpenShot shot) {
-        var series = shot.summary().record().strengthSeries();
+        ShotRecord record = shot.summary().record();
+        StrengthSeries series = record.strengthSeries();
         int n = series.readings().size();
+        int others = record.samples().size();
+        String beside = others == 0 ? "" : others == 1 ? " · 1 other sample" : " · " + others + " other samples";
         if (n == 0) {
-            return "none yet";
+            return switch (shot.measures().masses().strengthSource()) {
+                case SLICES -> "by the slices together";
+                case AGAIN -> "by the cup read again";
+                case DILUTED -> "by the diluted sample";
+                case OWN, NONE -> others == 0 ? "none yet" : "none yet" + beside;
+            };
         }
         String mean = "mean " + Reported.fixed(series.mean(), 2) + " %";
-        return n == 1 ? "1 reading" : n + " readings · " + mean + " · s " + Reported.fixed(series.deviation(), 3);
+        return (n == 1 ? "1 reading" : n + " readings · " + mean + " · s " + Reported.fixed(series.deviation(), 3))
+                + beside;
     }
 
-    private static List<Line> times(OpenShot shot) {
+    private static List<Line> times(OpenShot shot, DisplayUnits units) {
         List<Line> lines = new ArrayList<>();
         for (TimeConvention convention : TimeConvention.values()) {
             OptionalDouble time = convention.of(shot.measures().curve().times());
@@ -165,16 +178,16 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
         OptionalDouble peak = shot.measures().curve().peakPressure();
         OptionalDouble mean = shot.measures().curve().meanPressure();
         if (peak.isPresent()) {
-            lines.add(new Line("peak pressure", Reported.fixed(peak.getAsDouble(), 2) + " bar"));
+            lines.add(new Line("peak pressure", units.text(peak.getAsDouble(), "bar", 2)));
         }
         if (mean.isPresent()) {
-            lines.add(new Line("mean pressure while pumping", Reported.fixed(mean.getAsDouble(), 2) + " bar"));
+            lines.add(new Line("mean pressure while pumping", units.text(mean.getAsDouble(), "bar", 2)));
         }
         puck(shot, lines);
         return lines;
     }
 
-    private static List<Step> steps(OpenShot shot) {
+    private static List<Step> steps(OpenShot shot, DisplayUnits units) {
         return shot.measures().planned().stream().flatMap(run -> run.steps().stream()).map(run -> {
             String unit = run.step().target().channel().unit().symbol();
             String ending = switch (run.ending()) {
@@ -186,7 +199,7 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
             boolean known = Double.isFinite(run.distance());
             return new Step(run.step().name(), Reported.fixed(run.seconds(), 1) + " s", ending,
                     run.ending() == StepEnding.TIME_LIMIT,
-                    known ? Reported.fixed(run.distance(), 2) + " " + unit : "unknown",
+                    known ? units.textOfDifference(run.distance(), unit, 2) : "unknown",
                     known ? Reported.fixed(100 * run.inside(), 0) + " %" : "");
         }).toList();
     }

@@ -35,6 +35,7 @@ import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
@@ -79,7 +80,8 @@ public final class LedgerViewModel {
         this.clock = clock;
         this.place = place;
         text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
-                : LedgerText.of(desk.openProperty().get(), basis.get()), desk.openProperty(), basis);
+                : LedgerText.of(desk.openProperty().get(), basis.get(), desk.units().getValue()),
+                desk.openProperty(), basis, desk.units());
         plane = Bindings.createObjectBinding(() -> plane(appearance.scale().get(), appearance.themeProperty().get()),
                 desk.openProperty(), desk.shots(), appearance.scale(), appearance.themeProperty());
     }
@@ -145,7 +147,7 @@ public final class LedgerViewModel {
     /** {@return an editor for that entry} */
     EntryViewModel entry(RecordField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field),
-                typed -> desk.enter(field, typed))
+                typed -> desk.enter(field, typed)).in(desk.units(), field.unit())
                 .instead(() -> LedgerText.told(open(), field))
                 .doubting(() -> doubt(field).map(one -> new EntryViewModel.Doubt(one.question(), one.meant())));
     }
@@ -153,7 +155,7 @@ public final class LedgerViewModel {
     /** {@return what was corrected in the open shot's record} */
     HistoryViewModel history() {
         return new HistoryViewModel(desk, desk.openProperty(),
-                key -> RecordField.find(key).map(RecordField::title).orElse(key),
+                RecordField::find,
                 () -> open() == null ? List.of()
                         : List.of(new HistoryViewModel.Subject(Target.SHOT, open().summary().id())));
     }
@@ -247,7 +249,8 @@ public final class LedgerViewModel {
         return field.kind() == FieldKind.MOMENT
                 ? List.of(
                         LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field))
-                : last(shot -> LedgerText.written(shot.written().entry(field).orElse(""), field));
+                : last(shot -> units().shown(field.unit(),
+                        LedgerText.written(shot.written().entry(field).orElse(""), field)));
     }
 
     /** {@return likewise for an entry that the user made up} */
@@ -303,6 +306,15 @@ public final class LedgerViewModel {
                 typed -> enterReading(Integer.MAX_VALUE, typed));
     }
 
+    /** {@return the units that are shown} */
+    ObservableValue<DisplayUnits> unitsProperty() {
+        return desk.units();
+    }
+
+    DisplayUnits units() {
+        return desk.units().getValue();
+    }
+
     // Actions
 
     /** Takes the reading out of the series. */
@@ -323,7 +335,7 @@ public final class LedgerViewModel {
     /** Switches a kind of repair on or off. */
     void switchRepair(RepairKind kind, boolean on) {
         Set<RepairKind> off = EnumSet.noneOf(RepairKind.class);
-        off.addAll(desk.latestSheet().repairsOff());
+        off.addAll(desk.latestRecord().repairsOff());
         if (on) {
             off.remove(kind);
         } else {
@@ -339,7 +351,7 @@ public final class LedgerViewModel {
 
     private boolean enterReading(int index, String typed) {
         List<String> texts = new ArrayList<>();
-        List<Reading> readings = desk.latestSheet().readings();
+        List<Reading> readings = desk.latestRecord().readings();
         for (int i = 0; i < readings.size(); i++) {
             texts.add(i == index ? corrected(readings.get(i), typed) : readings.get(i).text());
         }

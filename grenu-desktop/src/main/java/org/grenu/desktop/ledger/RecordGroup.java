@@ -3,6 +3,7 @@ package org.grenu.desktop.ledger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.OpenShot;
@@ -54,7 +55,7 @@ enum RecordGroup {
     }
 
     /** {@return what is known of these entries in a line, also what coffee and gear tell, and how many are not} */
-    String summary(OpenShot shot) {
+    String summary(OpenShot shot, DisplayUnits units) {
         List<String> parts = new ArrayList<>();
         int unknown = 0;
         for (RecordField field : fields) {
@@ -63,7 +64,7 @@ enum RecordGroup {
             if (value.isEmpty()) {
                 unknown++;
             } else {
-                parts.add(words(field, value));
+                parts.add(words(field, units.shown(field.unit(), value), units));
             }
         }
         if (unknown > 0) {
@@ -72,9 +73,9 @@ enum RecordGroup {
         return String.join(" · ", parts);
     }
 
-    private static String words(RecordField field, String value) {
+    private static String words(RecordField field, String value, DisplayUnits units) {
         String shortened = value.length() > LONGEST ? value.substring(0, LONGEST - 1).strip() + "…" : value;
-        String unit = field.unit().isEmpty() ? "" : " " + field.unit();
+        String unit = field.unit().isEmpty() ? "" : " " + units.symbol(field.unit());
         return PLAIN.contains(field) ? shortened : Title.inSentence(field.title()) + " " + shortened + unit;
     }
 }

@@ -17,6 +17,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.grenu.core.entry.FieldKind;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
 import org.grenu.core.record.Completeness;
 import org.grenu.core.record.SetUp;
@@ -27,6 +28,7 @@ import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.entry.ChoiceEntry;
 import org.grenu.desktop.entry.EntryField;
+import org.grenu.desktop.entry.FieldLabel;
 import org.grenu.desktop.entry.Suggestions;
 
 /**
@@ -102,6 +104,7 @@ final class RecordSection extends Section {
         }
         remark().getStyleClass().add(Styles.MUTED);
         model.openProperty().addListener((o, was, is) -> show());
+        model.unitsProperty().addListener((o, was, is) -> show());
         show();
     }
 
@@ -130,7 +133,7 @@ final class RecordSection extends Section {
         takeOver.setVisible(offered > 0);
         takeOver.setText(offered == 1 ? "Copy 1 entry from the previous shot"
                 : "Copy " + offered + " entries from the previous shot");
-        folds.forEach((group, fold) -> fold.summarise(group.summary(open)));
+        folds.forEach((group, fold) -> fold.summarise(group.summary(open, model.units())));
         caffeine.setText(model.caffeine().orElse(""));
         String treated = open.summary().record().text(RecordField.BEANS_TREATMENT).orElse("") + " "
                 + open.summary().record().text(RecordField.GROUNDS_TREATMENT).orElse("");
@@ -147,12 +150,13 @@ final class RecordSection extends Section {
                 ? (model.offered() > 0 ? "Nothing that is known was set up otherwise "
                         : "Nothing was set up otherwise ") + since + "."
                 : (changed.size() == 1 ? "One thing changed " : changed.size() + " things changed ") + since + ": "
-                        + changed.stream().map(RecordSection::words).collect(Collectors.joining("; ")) + ".";
+                        + changed.stream().map(this::words).collect(Collectors.joining("; ")) + ".";
     }
 
-    private static String words(SetUp.Changed change) {
-        return (Title.inSentence(change.title()) + " " + change.before() + " → " + change.now() + " " + change.unit())
-                .strip();
+    private String words(SetUp.Changed change) {
+        DisplayUnits units = model.units();
+        return (Title.inSentence(change.title()) + " " + units.shown(change.unit(), change.before()) + " → "
+                + units.shown(change.unit(), change.now()) + " " + units.symbol(change.unit())).strip();
     }
 
     private GridPane grid(List<RecordField> fields) {
@@ -164,7 +168,7 @@ final class RecordSection extends Section {
         grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
         for (int i = 0; i < fields.size(); i++) {
             RecordField field = fields.get(i);
-            Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());
+            Label name = FieldLabel.of(field, model.unitsProperty());
             name.setPadding(new Insets(4, 0, 0, 0));
             name.setTooltip(new Tooltip(field.title()));
             GridPane.setValignment(name, VPos.TOP);

@@ -54,7 +54,7 @@ final class SlipCell extends ListCell<RackRow> {
             show(heading, null);
         } else if (!empty && row instanceof RackRow.Slip slip) {
             SlipText text = SlipText.of(slip.shot(), desk.derived().of(slip.shot()),
-                    appearance.colourByProperty().get(), desk.settingsProperty().get().convention());
+                    appearance.colourByProperty().get(), desk.settingsProperty().get());
             fill(slip.shot(), text);
             show(card, spoken(text));
         } else {

@@ -7,7 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.grenu.app.analysis.DerivedValues;
-import org.grenu.core.curve.TimeConvention;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.Factor;
@@ -35,15 +36,15 @@ record SlipText(String number, String masses, String time, String yield, String 
 
     private static final String UNKNOWN = "–";
 
-    static SlipText of(ShotSummary shot, DerivedValues.Derived derived, Factor colourBy, TimeConvention convention) {
+    static SlipText of(ShotSummary shot, DerivedValues.Derived derived, Factor colourBy, StudySettings settings) {
         Masses masses = derived.masses();
         Optional<Reported> yield = derived.yield().map(Reported::of);
-        OptionalDouble time = convention.of(shot.digest().times());
+        OptionalDouble time = settings.convention().of(shot.digest().times());
         return new SlipText(Integer.toString(shot.number()),
                 grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
                 yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
-                chips(shot.record(), colourBy), shot.record().text(RecordField.FAULT).orElse(""));
+                chips(shot.record(), colourBy, settings.units()), shot.record().text(RecordField.FAULT).orElse(""));
     }
 
     private static String missing(Masses masses) {
@@ -58,24 +59,25 @@ record SlipText(String number, String masses, String time, String yield, String 
         return mass.map(m -> Reported.fixed(m.value(), 1)).orElse(UNKNOWN);
     }
 
-    private static List<String> chips(ShotRecord record, Factor colourBy) {
+    private static List<String> chips(ShotRecord record, Factor colourBy, DisplayUnits units) {
         List<String> chips = new ArrayList<>();
-        chip(record, colourBy).ifPresent(chips::add);
+        chip(record, colourBy, units).ifPresent(chips::add);
         for (Factor factor : List.of(RecordFactor.GRIND, RecordFactor.TEMPERATURE, RecordFactor.PROFILE)) {
             if (factor != colourBy) {
-                chip(record, factor).ifPresent(chips::add);
+                chip(record, factor, units).ifPresent(chips::add);
             }
         }
         return chips;
     }
 
-    static Optional<String> chip(ShotRecord record, Factor factor) {
+    static Optional<String> chip(ShotRecord record, Factor factor, DisplayUnits units) {
         if (factor == RecordFactor.AGE) {
             return factor.level(record).map(level -> level + " d off roast");
         }
-        return factor.level(record)
-                .map(level -> !factor.numeric() || factor == RecordFactor.TEMPERATURE
-                        ? (level + " " + factor.unit()).strip()
-                        : (factor.title().toLowerCase(Locale.ROOT) + " " + level + " " + factor.unit()).strip());
+        Factor shown = factor.in(units);
+        boolean plain = !factor.numeric() || factor == RecordFactor.TEMPERATURE;
+        return shown.level(record)
+                .map(level -> ((plain ? "" : factor.title().toLowerCase(Locale.ROOT) + " ") + level + " "
+                        + shown.unit()).strip());
     }
 }

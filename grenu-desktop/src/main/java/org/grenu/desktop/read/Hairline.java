@@ -74,7 +74,7 @@ final class Hairline extends Pane {
         String doubt = model.readingDoubt(strip);
         flag.show(reading, doubt);
         flag.setAccessibleText(
-                strip.channel().title() + " " + reading + " " + strip.channel().unit().symbol() + " " + doubt);
+                strip.channel().title() + " " + reading + " " + strip.unit().symbol() + " " + doubt);
         double height = doubt.isEmpty() ? 20 : 33;
         double top = Math.min(layout.bottom(i) - height, Math.max(layout.top(i) - 2, y - height / 2));
         flag.resizeRelocate(layout.right() + 10, top, FLAG_WIDTH, height);

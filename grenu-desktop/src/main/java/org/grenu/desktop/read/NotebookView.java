@@ -15,6 +15,7 @@ import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.desktop.entry.FieldLabel;
 
 /** In the place of the strips where a shot has no log: what a notebook says of it. */
 final class NotebookView extends VBox {
@@ -56,15 +57,13 @@ final class NotebookView extends VBox {
         grid.setVgap(8);
         grid.setAlignment(Pos.CENTER);
         for (RecordField field : WRITTEN) {
-            String unit = field.unit().isEmpty() ? "" : ", " + field.unit();
-            row(grid, field.title() + unit, model.entry(field), "notebook-" + field.key());
+            row(grid, FieldLabel.of(field, model.units()), model.entry(field), "notebook-" + field.key());
         }
-        row(grid, "Time, pump on to pump off, s", model.time(), "notebook-time");
+        row(grid, new Label("Time, pump on to pump off, s"), model.time(), "notebook-time");
         return grid;
     }
 
-    private static void row(GridPane grid, String words, EntryViewModel entry, String id) {
-        Label label = new Label(words);
+    private static void row(GridPane grid, Label label, EntryViewModel entry, String id) {
         label.getStyleClass().add(Styles.MUTED);
         EntryField field = new EntryField(entry, id).wide(170);
         label.setLabelFor(field.field());

@@ -7,11 +7,13 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.value.ObservableValue;
 import org.grenu.app.importing.LateLog;
 import org.grenu.app.importing.ShotSource;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
@@ -61,7 +63,12 @@ public final class NotebookViewModel {
         return new EntryViewModel(desk.openProperty(), field.title(),
                 () -> open() == null ? ""
                         : open().summary().written().entry(field).map(entry -> shown(field, entry)).orElse(""),
-                typed -> desk.enter(field, typed));
+                typed -> desk.enter(field, typed)).in(desk.units(), field.unit());
+    }
+
+    /** {@return the units that are shown} */
+    ObservableValue<DisplayUnits> units() {
+        return desk.units();
     }
 
     private static String shown(RecordField field, String entry) {
@@ -83,7 +90,7 @@ public final class NotebookViewModel {
         if (!typed.isBlank() && !(DecimalText.parse(typed).orElse(-1) > 0)) {
             throw new RefusedEntry("The time must be a number of seconds above 0.");
         }
-        ShotRecord now = desk.latestSheet();
+        ShotRecord now = desk.latestRecord();
         List<Change> changes = Stream
                 .of(RecordEdit.of(now, RecordField.PUMP_ON, typed.isBlank() ? "" : "0"),
                         RecordEdit.of(now, RecordField.PUMP_OFF, typed))

@@ -15,8 +15,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.phase.Phase;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Factor;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.OpenShot;
@@ -93,7 +98,8 @@ public final class ReadViewModel {
         record.text(RecordField.COFFEE).ifPresent(parts::add);
         record.text(RecordField.PROFILE).ifPresent(parts::add);
         record.entry(RecordField.GRIND).ifPresent(grind -> parts.add("grind " + grind));
-        record.entry(RecordField.TEMPERATURE).ifPresent(celsius -> parts.add(celsius + " °C"));
+        Factor temperature = RecordFactor.TEMPERATURE.in(options().units());
+        temperature.level(record).ifPresent(level -> parts.add(level + " " + temperature.unit()));
         record.pulledAt().ifPresent(moment -> parts.add(CLOCK.format(moment)));
         if (record.flag(RecordField.SIMULATED)) {
             parts.add("simulated");
@@ -119,15 +125,13 @@ public final class ReadViewModel {
     /** {@return what the strip reads at the hairline with its ± where that is known; empty in a gap} */
     public String reading(Strip strip) {
         double value = strip.curve().at(cursor.get());
-        boolean tiny = strip.channel() != Channel.TEMPERATURE
-                && Math.abs(value) < 0.5 * Math.pow(10, -strip.decimals());
-        return Double.isNaN(value) ? "" : Reported.fixed(tiny ? 0 : value, strip.decimals());
+        return Double.isNaN(value) ? "" : strip.reading(value);
     }
 
     /** {@return the ± of that reading, k = 2; empty where it is not known} */
     public String readingDoubt(Strip strip) {
         double u = shot == null ? Double.NaN : shot.uncertainty(strip.channel(), seconds(cursor.get()));
-        return Double.isFinite(u) && u > 0 ? "±" + Reported.fixed(2 * u, strip.decimals()) : "";
+        return Double.isFinite(u) && u > 0 ? "±" + strip.readingDoubt(Measured.COVERAGE_FACTOR * u) : "";
     }
 
     /** {@return the hairline's place in words} */
@@ -191,13 +195,13 @@ public final class ReadViewModel {
 
     /** Lets the strips run along another axis. */
     public void chooseAxis(AxisKind kind) {
-        desk.choose(desk.settingsProperty().get().with(new ReadOptions(kind, options().channels())));
+        desk.choose(desk.settingsProperty().get().with(options().along(kind)));
     }
 
     /** Shows those strips, top to bottom; at least one stays. */
     public void chooseStrips(List<Channel> channels) {
         if (!channels.isEmpty()) {
-            desk.choose(desk.settingsProperty().get().with(new ReadOptions(options().axis(), channels)));
+            desk.choose(desk.settingsProperty().get().with(options().of(channels)));
         }
     }
 
@@ -227,11 +231,15 @@ public final class ReadViewModel {
                                         .filter(course -> course.getKey() != Channel.STEP)
                                         .sorted(Map.Entry.comparingByKey())
                                         .map(course -> "\n" + course.getKey().title() + ": mean "
-                                                + Reported.fixed(course.getValue().mean(), 2) + " "
-                                                + course.getKey().unit().symbol()
-                                                + ", slope " + Reported.fixed(course.getValue().slope(), 3) + " per s")
+                                                + course(course.getKey().unit().symbol(), course.getValue()))
                                         .collect(Collectors.joining()))
                         .orElse("");
+    }
+
+    private String course(String unit, Phase.Course course) {
+        DisplayUnits units = options().units();
+        return units.text(course.mean(), unit, 2) + ", slope " + units.textOfDifference(course.slope(), unit, 3)
+                + " per s";
     }
 
     /**
@@ -297,7 +305,7 @@ public final class ReadViewModel {
         double seconds = seconds(cursor.get());
         String plain = words.replace(';', ',').strip();
         if (shot != null && Double.isFinite(seconds) && !plain.isEmpty()) {
-            String others = desk.latestSheet()
+            String others = desk.latestRecord()
                     .momentNotes()
                     .stream()
                     .map(note -> DecimalText.exact(note.seconds()) + " " + note.words())

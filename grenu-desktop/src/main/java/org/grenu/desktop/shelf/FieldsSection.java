@@ -17,6 +17,7 @@ import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.ChoiceEntry;
 import org.grenu.desktop.entry.EntryField;
+import org.grenu.desktop.entry.FieldLabel;
 import org.grenu.desktop.entry.RowsEntry;
 
 /** The thing's entries, each edited where it stands. */
@@ -40,7 +41,7 @@ final class FieldsSection extends Section {
             if (field instanceof ShelfField own && ELSEWHERE.contains(own)) {
                 continue;
             }
-            Label name = new Label(field.unit().isEmpty() ? field.title() : field.title() + ", " + field.unit());
+            Label name = FieldLabel.of(field, model.desk().units());
             name.setWrapText(true);
             name.setPadding(new Insets(4, 0, 0, 0));
             GridPane.setValignment(name, VPos.TOP);

@@ -103,8 +103,8 @@ public final class RecipeViewModel {
 
     /** Saves a version of a recipe as a card to print. */
     void print(Chosen chosen, Path file) {
-        RecipeFigure figure = (RecipeFigure) new ShelfFigures(List.of(), Optional.empty(), LocalDate.now(clock))
-                .of(chosen.item(), chosen.version());
+        RecipeFigure figure = (RecipeFigure) new ShelfFigures(List.of(), Optional.empty(), LocalDate.now(clock),
+                desk.units().getValue()).of(chosen.item(), chosen.version());
         desk.background().run(() -> {
             write(file, new RecipeSheet(chosen.item().name(), figure));
             return file;

@@ -29,6 +29,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
@@ -210,7 +211,8 @@ public final class ShelfViewModel implements AutoCloseable {
 
     /** {@return an editor for an entry of the chosen thing} */
     EntryViewModel entry(Field field) {
-        return new EntryViewModel(chosen, field.title(), () -> shown(field), typed -> enter(field, typed));
+        return new EntryViewModel(chosen, field.title(), () -> shown(field), typed -> enter(field, typed))
+                .in(desk.units(), field.unit());
     }
 
     /** {@return an editor for the chosen thing's name} */
@@ -222,7 +224,7 @@ public final class ShelfViewModel implements AutoCloseable {
     /** {@return what was corrected about the chosen thing} */
     HistoryViewModel history() {
         return new HistoryViewModel(desk, chosen,
-                key -> chosen.get() == null ? key : chosen.get().item().kind().field(key).map(Field::title).orElse(key),
+                key -> chosen.get() == null ? Optional.empty() : chosen.get().item().kind().field(key),
                 () -> chosen.get() == null ? List.of()
                         : List.of(new HistoryViewModel.Subject(Target.VERSION, chosen.get().version().id()),
                                 new HistoryViewModel.Subject(Target.ITEM, chosen.get().item().id())));
@@ -372,9 +374,11 @@ public final class ShelfViewModel implements AutoCloseable {
                 .flatMap(pack -> RestWindow.of(pack).stream())
                 .findFirst();
         LocalDate today = LocalDate.now(clock);
+        DisplayUnits units = desk.units().getValue();
         latest.ask(() -> {
             ShelfFigures figures = new ShelfFigures(
-                    shots.stream().map(shot -> new ShelfShot(shot.number(), shot.record())).toList(), rest, today);
+                    shots.stream().map(shot -> new ShelfShot(shot.number(), shot.record())).toList(), rest, today,
+                    units);
             List<ShelfCard> drawn = new ArrayList<>();
             for (ShelfItem item : items) {
                 ShelfVersion version = now != null && now.item().id() == item.id() ? now.version() : item.newest();

@@ -35,7 +35,7 @@ public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Worksp
     /** {@return a bench on that library} */
     public static Bench on(OpenLibrary library, Executor interfaceThread) {
         StudyDesk desk = new StudyDesk(library, interfaceThread);
-        Appearance appearance = new Appearance(desk.shots());
+        Appearance appearance = new Appearance(desk.shots(), desk.units());
         ReadViewModel read = new ReadViewModel(desk);
         ImportViewModel importing = new ImportViewModel(desk, interfaceThread);
         PickedShots picked = new PickedShots(desk);

@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.grenu.app.export.ComparisonExport;
 import org.grenu.app.export.ShotExport;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.desk.Workspace;
@@ -165,11 +166,12 @@ final class BenchActions {
     }
 
     private int size() {
-        return bench.desk().settingsProperty().get().textSize();
+        return bench.desk().settingsProperty().get().display().textSize();
     }
 
     private void size(int steps) {
-        bench.desk().choose(bench.desk().settingsProperty().get().larger(steps));
+        StudySettings now = bench.desk().settingsProperty().get();
+        bench.desk().choose(now.with(now.display().larger(steps)));
     }
 
     private void newShot() {

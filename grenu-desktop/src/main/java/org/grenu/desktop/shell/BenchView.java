@@ -101,7 +101,7 @@ public final class BenchView extends StackPane {
         Magnifier magnifier = new Magnifier(all, LEAST_WIDTH, LEAST_HEIGHT);
         bench.desk()
                 .settingsProperty()
-                .addListener((o, was, is) -> magnifier.percentProperty().set(is.textSize()));
+                .addListener((o, was, is) -> magnifier.percentProperty().set(is.display().textSize()));
         getChildren().add(magnifier);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();

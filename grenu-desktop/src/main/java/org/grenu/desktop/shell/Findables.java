@@ -9,6 +9,8 @@ import java.util.stream.Stream;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Unit;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.action.Actions;
@@ -83,6 +85,15 @@ record Findables(Bench bench, Actions actions) {
             return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak",
                     () -> bench.desk().choose(now.with(pack, !speaks)));
         });
-        return Stream.concat(times, schools);
+        Stream<Hit> temperatures = DisplayUnits.TEMPERATURES.stream()
+                .map(unit -> unit("Temperatures in ", unit, now, new DisplayUnits(unit, now.units().pressure())));
+        Stream<Hit> pressures = DisplayUnits.PRESSURES.stream()
+                .map(unit -> unit("Pressures in ", unit, now, new DisplayUnits(now.units().temperature(), unit)));
+        return Stream.of(times, temperatures, pressures, schools).flatMap(hits -> hits);
+    }
+
+    private Hit unit(String of, Unit unit, StudySettings now, DisplayUnits then) {
+        return new Hit("Setting", of + unit.symbol(), then.equals(now.units()) ? "as it is" : "",
+                () -> bench.desk().choose(now.with(now.display().in(then))));
     }
 }

@@ -3,6 +3,8 @@ package org.grenu.desktop.shell;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
@@ -18,16 +20,21 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.grenu.app.settings.Display;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Unit;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** How shots are timed, which schools speak, and their rules to read and edit. Every choice counts at once. */
 final class SettingsPanel extends VBox {
+
+    private static final double UNIT_WIDTH = 74;
 
     private final StudyDesk desk;
     private final VBox schools = new VBox(4);
@@ -49,7 +56,7 @@ final class SettingsPanel extends VBox {
         scroll.setMinHeight(180);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(row(heading("Settings of this library"), close), convention(), textSize(),
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(),
                 heading("Schools that speak"),
                 muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
                 scroll, editor());
@@ -66,40 +73,65 @@ final class SettingsPanel extends VBox {
     }
 
     private Node convention() {
-        ChoiceBox<TimeConvention> choice = new ChoiceBox<>(FXCollections.observableArrayList(TimeConvention.values()));
-        choice.setId("settings-convention");
-        choice.setAccessibleText("Time convention of the study");
-        choice.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(TimeConvention value) {
-                return value == null ? "" : value.title();
-            }
+        return line(new Label("A shot's time is counted from"), choice("convention", "Time convention of the study",
+                List.of(TimeConvention.values()), TimeConvention::title, StudySettings::convention,
+                (now, chosen) -> now.with(chosen)));
+    }
 
-            @Override
-            public TimeConvention fromString(String string) {
-                throw new UnsupportedOperationException("a choice is never typed");
-            }
-        });
-        choice.setValue(desk.settingsProperty().get().convention());
-        choice.valueProperty().addListener((o, was, is) -> desk.choose(desk.settingsProperty().get().with(is)));
-        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(is.convention()));
-        Label label = new Label("A shot's time is counted from");
-        HBox line = new HBox(6, label, choice);
+    private Node display() {
+        return line(new Label("Temperatures are shown in"),
+                narrow(choice("temperature", "Unit of temperatures", DisplayUnits.TEMPERATURES, Unit::symbol,
+                        now -> now.units().temperature(),
+                        (now, chosen) -> in(now, new DisplayUnits(chosen, now.units().pressure())))),
+                new Label("pressures in"),
+                narrow(choice("pressure", "Unit of pressures", DisplayUnits.PRESSURES, Unit::symbol,
+                        now -> now.units().pressure(),
+                        (now, chosen) -> in(now, new DisplayUnits(now.units().temperature(), chosen)))),
+                new Label("and everything at"),
+                narrow(choice("text-size", "Text size, percent", Display.TEXT_SIZES, percent -> percent + " %",
+                        now -> now.display().textSize(),
+                        (now, chosen) -> now.with(now.display().withTextSize(chosen)))));
+    }
+
+    /** Wide enough for a unit: by itself it keeps room for the widest word of any choice. */
+    private static Node narrow(ChoiceBox<?> choice) {
+        choice.setPrefWidth(UNIT_WIDTH);
+        choice.setMinWidth(UNIT_WIDTH);
+        return choice;
+    }
+
+    private static StudySettings in(StudySettings now, DisplayUnits units) {
+        return now.with(now.display().in(units));
+    }
+
+    private static Node line(Node... nodes) {
+        HBox line = new HBox(6, nodes);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }
 
-    private Node textSize() {
-        ChoiceBox<Integer> choice = new ChoiceBox<>(FXCollections.observableArrayList(StudySettings.TEXT_SIZES));
-        choice.setId("settings-text-size");
-        choice.setAccessibleText("Text size, percent");
-        choice.setValue(desk.settingsProperty().get().textSize());
+    /** A choice that follows the settings, and changes them. */
+    private <T> ChoiceBox<T> choice(String id, String meaning, List<T> values, Function<T, String> title,
+            Function<StudySettings, T> read, BiFunction<StudySettings, T, StudySettings> change) {
+        ChoiceBox<T> choice = new ChoiceBox<>(FXCollections.observableArrayList(values));
+        choice.setId("settings-" + id);
+        choice.setAccessibleText(meaning);
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : title.apply(value);
+            }
+
+            @Override
+            public T fromString(String string) {
+                throw new UnsupportedOperationException("a choice is never typed");
+            }
+        });
+        choice.setValue(read.apply(desk.settingsProperty().get()));
         choice.valueProperty()
-                .addListener((o, was, is) -> desk.choose(desk.settingsProperty().get().withTextSize(is)));
-        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(is.textSize()));
-        HBox line = new HBox(6, new Label("Everything is shown at"), choice, new Label("%"));
-        line.setAlignment(Pos.CENTER_LEFT);
-        return line;
+                .addListener((o, was, is) -> desk.choose(change.apply(desk.settingsProperty().get(), is)));
+        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(read.apply(is)));
+        return choice;
     }
 
     private void fill() {

@@ -53,6 +53,7 @@ public final class SeriesView extends BorderPane {
     private final EntryField reading;
     private final EntryField zero;
     private final Picture picture = new Picture();
+    private final SliceTable slices = new SliceTable();
     private int shown = -1;
     private long shot = -1;
 
@@ -64,10 +65,11 @@ public final class SeriesView extends BorderPane {
         setId("series");
         reading = new EntryField(model.newReading(), "series-reading").thatAdds().wide(120).hinting("reading");
         reading.field().getStyleClass().add(Styles.LARGE_ENTRY);
-        zero = new EntryField(model.entry(RecordField.ZERO), "series-zero").wide(90).hinting("zero");
+        zero = new EntryField(model.zero(), "series-zero").wide(90).hinting("zero");
         zero.field().getStyleClass().add(Styles.LARGE_ENTRY);
-        VBox page = new VBox(12, steps, instruction(), entering(), methodRefusal, readings, picture, result(), advice,
-                warnings, method());
+        VBox page = new VBox(12, new SampleBar(model), steps, instruction(), entering(), methodRefusal, readings,
+                picture,
+                result(), slices, advice, warnings, method());
         page.setPadding(new Insets(4, 14, 20, 14));
         ScrollPane scroll = new ScrollPane(page);
         scroll.setFitToWidth(true);
@@ -85,6 +87,11 @@ public final class SeriesView extends BorderPane {
         warnings.setId("series-warnings");
         model.openProperty().addListener((o, was, is) -> show());
         model.stepProperty().addListener((o, was, is) -> lead());
+        model.samples().chosenProperty().addListener((o, was, is) -> {
+            shown = -1;
+            show();
+            lead();
+        });
         model.shownProperty().addListener((o, was, is) -> {
             show();
             lead();
@@ -126,8 +133,8 @@ public final class SeriesView extends BorderPane {
 
     private Node entering() {
         FlowPane line = new FlowPane(12, 6, with("Zero", zero), with("Reading", reading),
-                with("sample", celsius("series-sample", model.sampleProperty()), Section.word("°C")),
-                with("prism", celsius("series-prism", model.prismProperty()), Section.word("°C")));
+                with("sample", celsius("series-sample", model.sampleProperty()), unit()),
+                with("prism", celsius("series-prism", model.prismProperty()), unit()));
         line.setRowValignment(VPos.CENTER);
         return line;
     }
@@ -140,14 +147,20 @@ public final class SeriesView extends BorderPane {
         return line;
     }
 
+    private Node unit() {
+        Label unit = new Label();
+        unit.getStyleClass().add(Styles.MUTED);
+        unit.textProperty().bind(model.units().map(units -> units.symbol("°C")));
+        return unit;
+    }
+
     private static Node celsius(String id, javafx.beans.property.StringProperty value) {
         TextField field = new TextField();
         field.setId(id);
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(52);
         field.setMinWidth(52);
-        field.setPromptText("°C");
-        field.setAccessibleText("Temperature, °C");
+        field.setAccessibleText("Temperature");
         field.setTooltip(new Tooltip("Stays for the next readings; empty is unknown"));
         field.textProperty().bindBidirectional(value);
         return field;
@@ -193,6 +206,8 @@ public final class SeriesView extends BorderPane {
                         new EntryField(model.entry(RecordField.DILUTION_WATER), "series-dilution-water").wide(60)
                                 .hinting("g")),
                 Section.word("g water; the strength is calculated back"));
+        two.visibleProperty().bind(model.samples().chosenProperty().isEqualTo(SampleChoice.CUP));
+        two.managedProperty().bind(two.visibleProperty());
         one.setAlignment(Pos.TOP_LEFT);
         VBox box = new VBox(6, one, two);
         box.setPadding(new Insets(6, 0, 0, 0));
@@ -260,6 +275,7 @@ public final class SeriesView extends BorderPane {
         });
         warnings.getChildren().setAll(lines);
         picture.show(model.figure());
+        slices.show(model.cumulative());
     }
 
     private void readings() {

@@ -16,11 +16,17 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.beans.value.ObservableValue;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.entry.TypedNumber;
 import org.grenu.core.extraction.Brew;
+import org.grenu.core.extraction.Slices;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.strength.Reading;
+import org.grenu.core.strength.Sample;
 import org.grenu.core.strength.SeriesAdvice;
 import org.grenu.core.strength.SeriesWarnings;
 import org.grenu.core.strength.StrengthSeries;
@@ -41,6 +47,7 @@ public final class SeriesViewModel {
     private final ObjectProperty<SeriesStep> step = new SimpleObjectProperty<>(SeriesStep.STIR);
     private final StringProperty sample = new SimpleStringProperty("");
     private final StringProperty prism = new SimpleStringProperty("");
+    private final SampleChoice samples;
     private long shot = -1;
     private Instant began;
 
@@ -48,6 +55,11 @@ public final class SeriesViewModel {
     public SeriesViewModel(StudyDesk desk, Clock clock) {
         this.desk = desk;
         this.clock = clock;
+        this.samples = new SampleChoice(desk);
+        samples.chosenProperty().addListener((o, was, is) -> {
+            began = null;
+            step.set(series().taken().isEmpty() && is.intValue() != SampleChoice.CUP ? SeriesStep.READ : step.get());
+        });
         desk.openProperty().addListener((o, was, is) -> opened(is));
     }
 
@@ -73,6 +85,11 @@ public final class SeriesViewModel {
         return prism;
     }
 
+    /** {@return the samples of the shot, and which is read} */
+    SampleChoice samples() {
+        return samples;
+    }
+
     ReadOnlyObjectProperty<OpenShot> openProperty() {
         return desk.openProperty();
     }
@@ -94,13 +111,18 @@ public final class SeriesViewModel {
 
     /** {@return an editor for an entry of the series' instrument and method} */
     EntryViewModel entry(RecordField field) {
-        return new EntryViewModel(desk.openProperty(), field.title(), () -> text(recorded(), field), typed -> {
-            boolean changes = desk.enter(field, typed);
-            if (field == RecordField.ZERO && step.get() == SeriesStep.ZERO) {
+        return new EntryViewModel(desk.openProperty(), field.title(), () -> text(recorded(), field),
+                typed -> desk.enter(field, typed)).in(desk.units(), field.unit())
+                .instead(() -> text(complete(), field));
+    }
+
+    /** {@return an editor for the zero check; once it is entered the next step is due} */
+    EntryViewModel zero() {
+        return samples.zero(() -> {
+            if (step.get() == SeriesStep.ZERO) {
                 next();
             }
-            return changes;
-        }).instead(() -> text(complete(), field));
+        });
     }
 
     private static String text(ShotRecord record, RecordField field) {
@@ -127,8 +149,7 @@ public final class SeriesViewModel {
 
     /** Says of the series whether its samples are filtered, which must not change within it. */
     Optional<String> chooseFiltered(boolean filtered) {
-        boolean other = desk.latestSheet()
-                .readings()
+        boolean other = samples.readings()
                 .stream()
                 .anyMatch(reading -> reading.filtered().filter(is -> is != filtered).isPresent());
         if (other) {
@@ -144,35 +165,42 @@ public final class SeriesViewModel {
         if (value.isEmpty()) {
             throw new RefusedEntry("“" + typed.strip() + "” is not a reading. Write it such as 9.41.");
         }
-        List<Reading> readings = new ArrayList<>(desk.latestSheet().readings());
+        List<Reading> readings = new ArrayList<>(samples.readings());
         Instant now = clock.instant();
         began = readings.isEmpty() ? now : began;
         OptionalDouble seconds = began == null ? OptionalDouble.empty()
                 : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
         readings.add(new Reading(value.getAsDouble(), seconds, celsius(sample.get(), "sample"),
                 celsius(prism.get(), "prism"), filtered()));
-        boolean changes = enter(readings);
+        boolean changes = samples.enterReadings(readings);
         step.set(SeriesStep.READ);
         return changes;
     }
 
     private Optional<Boolean> filtered() {
-        ShotRecord record = desk.latestSheet();
+        ShotRecord record = desk.latestRecord();
         return record.has(RecordField.SAMPLE_FILTERED) ? Optional.of(record.flag(RecordField.SAMPLE_FILTERED))
                 : Optional.empty();
     }
 
-    private static OptionalDouble celsius(String typed, String what) {
-        OptionalDouble number = DecimalText.parse(typed);
-        if (number.isEmpty() && !typed.isBlank()) {
-            throw new RefusedEntry(
-                    "The temperature of the " + what + " is not a number. Write it such as 24.1, or leave it empty.");
+    /** In the unit that is shown, unless another is typed with it. */
+    private OptionalDouble celsius(String typed, String what) {
+        try {
+            return typed.isBlank() ? OptionalDouble.empty()
+                    : OptionalDouble.of(TypedNumber.parse(units().getValue().meant("°C", typed), "°C").value());
+        } catch (RefusedEntry notATemperature) {
+            throw new RefusedEntry("The temperature of the " + what
+                    + " is not a number. Write it such as 24.1 or 75 °F, or leave it empty.");
         }
-        return number;
+    }
+
+    /** {@return the units that are shown} */
+    ObservableValue<DisplayUnits> units() {
+        return desk.units();
     }
 
     private boolean replace(int index, String typed) {
-        List<Reading> readings = new ArrayList<>(desk.latestSheet().readings());
+        List<Reading> readings = new ArrayList<>(samples.readings());
         if (typed.isBlank()) {
             readings.remove(index);
         } else {
@@ -182,17 +210,13 @@ public final class SeriesViewModel {
             }
             readings.set(index, readings.get(index).with(value.getAsDouble()));
         }
-        return enter(readings);
-    }
-
-    private boolean enter(List<Reading> readings) {
-        return desk.enter(RecordField.READINGS, readings.stream().map(Reading::text).collect(Collectors.joining("; ")));
+        return samples.enterReadings(readings);
     }
 
     // What it comes to
 
     StrengthSeries series() {
-        return complete().strengthSeries();
+        return samples.series(complete());
     }
 
     String title() {
@@ -220,13 +244,36 @@ public final class SeriesViewModel {
             return "";
         }
         Optional<Brew> brew = open.summary().masses().brew();
-        return brew.map(made -> "EY " + Reported.of(made.asDosed().percent()).text() + " % as dosed")
+        String by = switch (open.summary().masses().strengthSource()) {
+            case OWN, NONE -> "";
+            case AGAIN -> ", by the cup read again";
+            case DILUTED -> ", by the diluted sample";
+            case SLICES -> ", by the slices together";
+        };
+        return brew
+                .map(made -> (complete().samples().isEmpty() ? "EY " : "Cup: EY ")
+                        + Reported.of(made.asDosed().percent()).text() + " % as dosed" + by)
                 .orElse("EY needs " + open.summary()
                         .masses()
                         .missing()
                         .stream()
                         .map(input -> input.name().toLowerCase(Locale.ROOT))
                         .collect(Collectors.joining(" and ")));
+    }
+
+    /** {@return the cup after each slice; empty while a slice is not weighed or not read, or the dose is unknown} */
+    List<Slices.Cumulative> cumulative() {
+        List<Slices.Slice> slices = new ArrayList<>();
+        for (Sample sample : complete().samples()) {
+            Optional<Measured> strength = complete().series(sample).strength();
+            if (sample.kind() == Sample.Kind.SLICE && sample.grams().isPresent() && strength.isPresent()) {
+                slices.add(new Slices.Slice(sample.grams().getAsDouble(), strength.get().value()));
+            } else if (sample.kind() == Sample.Kind.SLICE) {
+                return List.of();
+            }
+        }
+        OptionalDouble dose = complete().number(RecordField.DOSE);
+        return dose.isEmpty() ? List.of() : new Slices(dose.getAsDouble(), slices).cumulative();
     }
 
     /** {@return number of readings, their spread, and what they were corrected by} */
@@ -250,7 +297,7 @@ public final class SeriesViewModel {
 
     List<String> warnings() {
         return new SeriesWarnings(series(), complete().number(RecordField.COMPENSATED_FROM),
-                complete().number(RecordField.COMPENSATED_TO)).sentences();
+                complete().number(RecordField.COMPENSATED_TO)).sentences(units().getValue());
     }
 
     SeriesAdvice advice() {
@@ -273,7 +320,10 @@ public final class SeriesViewModel {
         } else if (open.summary().id() != shot) {
             shot = open.summary().id();
             began = null;
+            samples.chosenProperty().set(SampleChoice.CUP);
             step.set(open.summary().record().readings().isEmpty() ? SeriesStep.STIR : SeriesStep.READ);
+        } else if (samples.chosenProperty().get() >= desk.latestRecord().samples().size()) {
+            samples.chosenProperty().set(SampleChoice.CUP);
         }
     }
 }

@@ -9,6 +9,7 @@ import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
@@ -37,7 +38,7 @@ class CompareViewModelTest extends DeskFixture {
     @BeforeEach
     void compare() {
         picked = new PickedShots(desk);
-        appearance = new Appearance(desk.shots());
+        appearance = new Appearance(desk.shots(), desk.units());
         model = new CompareViewModel(desk, picked, appearance, onInterface::add);
     }
 
@@ -78,7 +79,7 @@ class CompareViewModelTest extends DeskFixture {
         Answered before = answered();
         until(() -> answered() != before);
         assertThat(answered().overlay().orElseThrow().axis()).isEqualTo(AxisKind.PRESSURE_ONSET);
-        assertThat(answered().comparison().question().holm()).isTrue();
+        assertThat(answered().comparison().question().judging().holm()).isTrue();
         assertThat(model.busyProperty().get()).isFalse();
     }
 
@@ -271,7 +272,7 @@ class CompareViewModelTest extends DeskFixture {
         assertThat(answered().distance().orElseThrow().reference().name()).as("the newest is open").isEqualTo("8");
         desk.select(desk.shots().get(0).id());
         until(() -> answered().distance().filter(found -> found.reference().name().equals("1")).isPresent());
-        assertThat(answered().distance().orElseThrow().words())
+        assertThat(answered().distance().orElseThrow().words(DisplayUnits.CANONICAL))
                 .startsWith("Nearest to shot 1 (root mean square): shot ")
                 .contains(" pressure ", " bar, cup flow 0.", " g. Farthest: shot ");
         picked.toggle(desk.shots().get(0));

@@ -2,6 +2,7 @@ package org.grenu.desktop.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grenu.app.settings.Display;
 import org.grenu.library.Stored;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ class ChoicesTest extends DeskFixture {
     @Test
     void aSchoolThatFallsSilentTakesItsFindingsAlong() {
         desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(),
-                List.of(), "", 100));
+                List.of(), "", Display.USUAL));
         until(() -> desk.openProperty().get().findings().isEmpty());
         assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
     }

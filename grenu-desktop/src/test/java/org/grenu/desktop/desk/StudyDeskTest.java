@@ -31,7 +31,7 @@ class StudyDeskTest extends DeskFixture {
     @Test
     void editsInQuickSuccessionAllTakeEffectInTheirOrder() {
         desk.enter(RecordField.READINGS, "9.1");
-        assertThat(desk.latestSheet().numbers(RecordField.READINGS)).as("the next edit starts from here")
+        assertThat(desk.latestRecord().numbers(RecordField.READINGS)).as("the next edit starts from here")
                 .containsExactly(9.1);
         assertThat(open().record().numbers(RecordField.READINGS)).as("but it is not shown before it is stored")
                 .hasSize(3);
@@ -104,7 +104,7 @@ class StudyDeskTest extends DeskFixture {
         assertThat(desk.noticeProperty().get().kind()).isEqualTo(Notice.Kind.FAILED);
         assertThat(desk.noticeProperty().get().text()).contains("could not be written").contains("disk full");
         assertThat(open().record().number(RecordField.DOSE)).hasValue(18.1);
-        assertThat(desk.latestSheet()).as("the lost edit is forgotten").isEqualTo(open().record());
+        assertThat(desk.latestRecord()).as("the lost edit is forgotten").isEqualTo(open().record());
     }
 
     @Test

@@ -9,6 +9,7 @@ import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Input;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.Shot;
@@ -31,7 +32,7 @@ class LedgerTextTest {
     }
 
     private static LedgerText text(ShotRecord record, Basis basis) {
-        return LedgerText.of(open(record), basis);
+        return LedgerText.of(open(record), basis, DisplayUnits.CANONICAL);
     }
 
     @Test

@@ -11,6 +11,7 @@ import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import javafx.collections.FXCollections;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.entry.Entries;
@@ -32,7 +33,8 @@ class RecordViewModelTest extends DeskFixture {
 
     @BeforeEach
     void ledger() {
-        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList()), seconds -> {},
+        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList(), desk.units()),
+                seconds -> {},
                 Clock.fixed(Instant.parse("2026-06-01T08:00:59Z"), ZoneOffset.UTC));
     }
 
@@ -114,15 +116,17 @@ class RecordViewModelTest extends DeskFixture {
     @Test
     void aFoldedGroupSaysWhatIsKnownOfIt() {
         open(1);
-        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get()))
+        assertThat(RecordGroup.STUDY.summary(desk.openProperty().get(), DisplayUnits.CANONICAL))
                 .isEqualTo("Grind × profile, blocks 1–2 · Operator 1 · 2026-05-13 09:04 · 6 unknown");
         desk.enter(RecordField.PROFILE_STEPS, "");
         desk.enter(RecordField.DOSE_TARGET, "");
         desk.enter(RecordField.BEVERAGE_TARGET, "");
         desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         until(() -> !open().written().has(RecordField.BEVERAGE_TARGET) && open().record().has(RecordField.ALTITUDE));
-        assertThat(RecordGroup.MEANT.summary(desk.openProperty().get())).isEqualTo("nothing known");
-        assertThat(RecordGroup.PLACE.summary(desk.openProperty().get())).contains("Basalt Room · altitude 320 m");
+        assertThat(RecordGroup.MEANT.summary(desk.openProperty().get(), DisplayUnits.CANONICAL))
+                .isEqualTo("nothing known");
+        assertThat(RecordGroup.PLACE.summary(desk.openProperty().get(), DisplayUnits.CANONICAL))
+                .contains("Basalt Room · altitude 320 m");
         assertThat(Arrays.stream(RecordGroup.values()).flatMap(group -> group.fields().stream()))
                 .doesNotHaveDuplicates();
     }

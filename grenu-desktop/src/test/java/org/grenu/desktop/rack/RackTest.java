@@ -7,7 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
-import org.grenu.core.curve.TimeConvention;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
@@ -27,13 +27,13 @@ class RackTest extends BenchFixture {
         assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
         ShotSummary fifth = bench.desk().shots().get(4);
         SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), RecordFactor.PROFILE,
-                TimeConvention.PUMP_ON_TO_PUMP_OFF);
+                StudySettings.USUAL);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
         assertThat(text.time()).isEqualTo("45.5 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
         assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)),
-                RecordFactor.GRIND, TimeConvention.PUMP_ON_TO_PUMP_OFF).missing()).isEqualTo("needs strength");
+                RecordFactor.GRIND, StudySettings.USUAL).missing()).isEqualTo("needs strength");
         assertThat(slips()).contains(
                 "Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, "
                         + "Straight nine");

@@ -185,7 +185,7 @@ class SearchMenuTest extends BenchFixture {
         } else if (row instanceof RackRow.Slip slip) {
             SlipText text = SlipText.of(slip.shot(), bench.desk().derived().of(slip.shot()),
                     bench.appearance().colourByProperty().get(),
-                    bench.desk().settingsProperty().get().convention());
+                    bench.desk().settingsProperty().get());
             assertThat(cell.getAccessibleText()).startsWith("Shot " + text.number() + ", " + text.masses() + ", ")
                     .contains(text.yield(), String.join(", ", text.chips()));
             assertThat(cell.getAccessibleText().contains("faulty: ")).isEqualTo(!text.fault().isEmpty());

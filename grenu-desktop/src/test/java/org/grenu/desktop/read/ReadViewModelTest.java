@@ -179,6 +179,6 @@ class ReadViewModelTest extends DeskFixture {
                 .containsExactly("20.0 streak, left", "24.0 paler");
         read.cursorProperty().set(Double.NaN);
         read.addNote("nowhere");
-        assertThat(desk.latestSheet().momentNotes()).hasSize(2);
+        assertThat(desk.latestRecord().momentNotes()).hasSize(2);
     }
 }

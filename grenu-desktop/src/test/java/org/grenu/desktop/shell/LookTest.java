@@ -26,6 +26,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Window;
+import org.grenu.app.settings.Display;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.RecordField;
@@ -175,8 +176,8 @@ class LookTest extends BenchFixture {
     void everySizeOfTheWordsHasRoom() {
         openShot(5);
         smallest();
-        for (int size : StudySettings.TEXT_SIZES) {
-            interact(() -> bench.desk().choose(bench.desk().settingsProperty().get().withTextSize(size)));
+        for (int size : Display.TEXT_SIZES) {
+            interact(() -> bench.desk().choose(sized(size)));
             for (Map.Entry<Workspace, List<String>> place : Map.of(Workspace.SHELF,
                     List.of("#shelf", "#shelf-ledger"), Workspace.READ, List.of("#read", ".ledger-page"),
                     Workspace.COMPARE, List.of("#compare", "#answer-ledger"))
@@ -193,7 +194,7 @@ class LookTest extends BenchFixture {
             assertThat(overlapping(".header")).as("header at %d %%", size).isEmpty();
         }
         push(KeyCode.CONTROL, KeyCode.MINUS);
-        assertThat(bench.desk().settingsProperty().get().textSize()).isEqualTo(175);
+        assertThat(bench.desk().settingsProperty().get().display().textSize()).isEqualTo(175);
     }
 
     private List<String> overlapping(String column) {
@@ -282,5 +283,10 @@ class LookTest extends BenchFixture {
         push(KeyCode.DOWN);
         push(KeyCode.ENTER);
         until("it is saved", () -> Files.exists(chosenTarget));
+    }
+
+    private StudySettings sized(int percent) {
+        StudySettings now = bench.desk().settingsProperty().get();
+        return now.with(now.display().withTextSize(percent));
     }
 }

@@ -53,7 +53,7 @@ class SeriesTest extends BenchFixture {
         });
         clickOn("#series-unfiltered");
         assertThat(text("series-method-refusal")).contains("different methods");
-        assertThat(bench.desk().latestSheet().flag(RecordField.SAMPLE_FILTERED)).isTrue();
+        assertThat(bench.desk().latestRecord().flag(RecordField.SAMPLE_FILTERED)).isTrue();
         write("ten", 0);
         interact(() -> field("series-reading").requestFocus());
         write("ten", 0);
@@ -62,5 +62,42 @@ class SeriesTest extends BenchFixture {
         assertThat(readings()).isEqualTo(3);
         clickOn("#series-close");
         assertThat(lookup("#series").query().isVisible()).isFalse();
+    }
+
+    /** A shot caught in two cups: each is weighed and read, and together they tell the whole. */
+    @Test
+    void slicesAreReadOneByOneAndTellTheCup() {
+        openShot(1);
+        interact(() -> {
+            bench.desk().enter(RecordField.READINGS, "");
+            bench.desk().enter(RecordField.BEVERAGE, "");
+            bench.series().show();
+        });
+        until("the readings are gone", () -> readings() == 0);
+        slice(0, "10", "14.0");
+        slice(1, "30", "6.0");
+        assertThat(text("series-yield")).startsWith("Cup: EY").endsWith("by the slices together");
+        assertThat(lookup("#slices").query().isVisible()).isTrue();
+        assertThat(bench.desk().openProperty().get().summary().masses().beverage().orElseThrow().value()).isEqualTo(40);
+        clickOn("#sample-remove");
+        until("one is left", () -> samples() == 1);
+        assertThat(text("series-yield")).startsWith("EY needs strength");
+        interact(bench.desk()::undo);
+        until("both are there", () -> samples() == 2);
+    }
+
+    private int samples() {
+        return bench.desk().openProperty().get().summary().record().samples().size();
+    }
+
+    private void slice(int place, String grams, String reading) {
+        clickOn("#sample-add-slice");
+        until("it is there", () -> samples() == place + 1 && lookup("#sample-mass").query().isVisible());
+        enter("sample-mass", grams);
+        until("it is weighed", () -> bench.series().series().strength().isEmpty()
+                && bench.desk().openProperty().get().summary().record().samples().get(place).grams().isPresent());
+        enter("series-reading", reading);
+        until("it is read",
+                () -> bench.desk().openProperty().get().summary().record().samples().get(place).taken().size() == 1);
     }
 }

@@ -41,13 +41,13 @@ class SeriesViewModelTest extends DeskFixture {
 
     private void enter(RecordField field, String text) {
         desk.enter(field, text);
-        until(() -> open().written().equals(desk.latestSheet()));
+        until(() -> open().written().equals(desk.latestRecord()));
     }
 
     private void read(String typed) {
         assertThat(series.newReading().enter(typed)).isEqualTo(EntryViewModel.Outcome.STORED);
-        until(() -> open().written().readings().equals(desk.latestSheet().readings())
-                && open().written().equals(desk.latestSheet()));
+        until(() -> open().written().readings().equals(desk.latestRecord().readings())
+                && open().written().equals(desk.latestRecord()));
     }
 
     @Test
@@ -106,7 +106,7 @@ class SeriesViewModelTest extends DeskFixture {
         read("9.40");
         assertThat(series.chooseFiltered(false))
                 .hasValueSatisfying(why -> assertThat(why).startsWith("This series has filtered readings."));
-        assertThat(desk.latestSheet().flag(RecordField.SAMPLE_FILTERED)).isTrue();
+        assertThat(desk.latestRecord().flag(RecordField.SAMPLE_FILTERED)).isTrue();
         series.remove(0);
         until(() -> open().written().readings().isEmpty());
         assertThat(series.chooseFiltered(false)).isEmpty();
@@ -169,10 +169,10 @@ class SeriesViewModelTest extends DeskFixture {
         }
         assertThat(series.stepProperty().get()).isEqualTo(SeriesStep.READ);
         series.stepProperty().set(SeriesStep.ZERO);
-        series.entry(RecordField.ZERO).enter("-0.02");
+        series.zero().enter("-0.02");
         assertThat(series.stepProperty().get()).as("a zero that was read leads on").isEqualTo(SeriesStep.READ);
         until(() -> open().written().number(RecordField.ZERO).orElse(9) == -0.02);
-        assertThat(series.entry(RecordField.ZERO).shownProperty().get()).isEqualTo("\u22120.02");
+        assertThat(series.zero().shownProperty().get()).isEqualTo("\u22120.02");
         assertThat(series.title()).isEqualTo("Strength of shot " + open().number());
         int other = desk.shots()
                 .stream()

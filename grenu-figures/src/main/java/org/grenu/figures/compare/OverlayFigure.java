@@ -13,6 +13,8 @@ import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Unit;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.record.Factor;
 import org.grenu.figures.paint.Ticks;
@@ -45,7 +47,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
      * @param sideBySide factor whose levels stand side by side
      */
     public static Optional<OverlayFigure> of(List<MeasuredShot> shots, Factor groupBy, Optional<Factor> sideBySide,
-            AxisKind axis, List<Channel> channels) {
+            AxisKind axis, List<Channel> channels, DisplayUnits units) {
         List<Facet> facets = new ArrayList<>();
         List<String> levels = levels(shots, sideBySide);
         for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
@@ -60,11 +62,11 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
                                     + (facets.size() + 1 == MOST_FACETS ? notShown(levels) : ""),
                             overlay.groups(), Map.of()));
         }
-        return figure(axis, facets, channels, false);
+        return figure(axis, facets, channels, units, false);
     }
 
     /** {@return the figure of two groups' difference} */
-    public static Optional<OverlayFigure> of(CurveDifference difference, AxisKind axis) {
+    public static Optional<OverlayFigure> of(CurveDifference difference, AxisKind axis, DisplayUnits units) {
         Map<Channel, List<CurveGroup>> groups = new LinkedHashMap<>();
         Map<Channel, List<double[]>> shaded = new LinkedHashMap<>();
         for (CurveDifference.OfChannel one : difference.channels()) {
@@ -74,7 +76,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         }
         Facet facet = new Facet(difference.first() + " less " + difference.second(), "shaded: differs, family-wise 5 %",
                 groups, shaded);
-        return figure(axis, List.of(facet), List.copyOf(groups.keySet()), true);
+        return figure(axis, List.of(facet), List.copyOf(groups.keySet()), units, true);
     }
 
     private static List<String> levels(List<MeasuredShot> shots, Optional<Factor> sideBySide) {
@@ -93,9 +95,9 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
     }
 
     private static Optional<OverlayFigure> figure(AxisKind axis, List<Facet> facets, List<Channel> channels,
-            boolean about) {
+            DisplayUnits units, boolean about) {
         List<OverlayStrip> strips = channels.stream()
-                .flatMap(channel -> strip(channel, facets, about).stream())
+                .flatMap(channel -> strip(channel, facets, units.of(channel.unit()), about).stream())
                 .toList();
         List<UniformCurve> all = channels.stream().flatMap(channel -> curves(channel, facets)).toList();
         if (strips.isEmpty()) {
@@ -123,7 +125,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         return curve.time(i);
     }
 
-    private static Optional<OverlayStrip> strip(Channel channel, List<Facet> facets, boolean about) {
+    private static Optional<OverlayStrip> strip(Channel channel, List<Facet> facets, Unit unit, boolean about) {
         List<UniformCurve> curves = curves(channel, facets).toList();
         if (curves.isEmpty()) {
             return Optional.empty();
@@ -132,18 +134,19 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         double largest = extreme(curves, curve -> curve.values().max(), true);
         if (about) {
             double most = Math.max(1e-3, Math.max(Math.abs(least), Math.abs(largest))) * 1.15;
-            return Optional.of(new OverlayStrip(channel, -most, most, Ticks.of(-most, most, 3)));
+            return Optional.of(new OverlayStrip(channel, -most, most, Ticks.apart(most, 3, unit)));
         }
         if (channel == Channel.TEMPERATURE) {
             double middle = (least + largest) / 2;
             double half = Math.max(2, (largest - least) / 2 * 1.1);
             return Optional.of(
-                    new OverlayStrip(channel, middle - half, middle + half, Ticks.of(middle - half, middle + half, 3)));
+                    new OverlayStrip(channel, middle - half, middle + half,
+                            Ticks.of(middle - half, middle + half, 3, unit)));
         }
         double high = Math.max(channel == Channel.PRESSURE ? 2 : 1, largest * 1.08);
-        boolean inThrees = channel == Channel.PRESSURE && high > 5 && high < 16;
-        return Optional
-                .of(new OverlayStrip(channel, 0, high, inThrees ? Ticks.every(3, 0, high) : Ticks.of(0, high, 3)));
+        boolean inThrees = unit == Unit.BAR && high > 5 && high < 16;
+        return Optional.of(new OverlayStrip(channel, 0, high,
+                inThrees ? Ticks.every(3, 0, high, unit) : Ticks.of(0, high, 3, unit)));
     }
 
     private static double extreme(List<UniformCurve> curves, ToDoubleFunction<UniformCurve> of, boolean largest) {

@@ -72,7 +72,7 @@ public final class OverlayPainter {
         OverlayStrip of = layout.figure().strips().get(strip);
         String title = of.channel().title();
         Words.draw(g, title, 12, layout.top(strip) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, of.channel().unit().symbol(), 12, layout.top(strip) + 24, Align.LEFT, Face.REGULAR.at(11),
+        Words.draw(g, of.unit().symbol(), 12, layout.top(strip) + 24, Align.LEFT, Face.REGULAR.at(11),
                 theme.color("muted"));
         for (double value : of.ticks().values()) {
             String label = of.ticks().label(value);

@@ -1,6 +1,9 @@
 package org.grenu.figures.compare;
 
 import org.grenu.core.curve.Channel;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Ticks;
 
 /**
@@ -10,6 +13,16 @@ import org.grenu.figures.paint.Ticks;
  * @param high  value at its head
  */
 public record OverlayStrip(Channel channel, double low, double high, Ticks ticks) {
+
+    /** {@return the unit that is shown} */
+    public Unit unit() {
+        return ticks.unit();
+    }
+
+    /** {@return the value with its unit, as it is read on this strip} */
+    public String reading(double value) {
+        return Reported.fixed(ticks.shown(value), DisplayUnits.decimals(unit(), 2)) + " " + unit().symbol();
+    }
 
     double weight() {
         return switch (channel) {

@@ -98,7 +98,7 @@ public final class ReportPages {
                 + "practice”: two one-sided tests at 5 %"
                 + " within the margin. “Cannot say”: neither; the number of shots would settle it four times in five "
                 + "if the effect is as large as it seems."
-                + (comparison.question().holm() ? " p corrected after Holm." : ""));
+                + (comparison.question().judging().holm() ? " p corrected after Holm." : ""));
     }
 
     /** What does not fit into its cell goes on below: a verdict without what it cannot be told from would be none. */

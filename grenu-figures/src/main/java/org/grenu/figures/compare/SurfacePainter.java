@@ -220,7 +220,7 @@ public final class SurfacePainter {
 
     private Ticks levels(ResponseSurface.Layer layer) {
         double[] range = extremes(layer.mean());
-        return range[1] > range[0] ? Ticks.of(range[0], range[1], 4) : new Ticks(List.of(), 0);
+        return range[1] > range[0] ? Ticks.of(range[0], range[1], 4) : Ticks.NONE;
     }
 
     private void contours(int i, ResponseSurface.Layer layer) {

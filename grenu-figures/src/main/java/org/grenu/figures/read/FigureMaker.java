@@ -79,7 +79,7 @@ final class FigureMaker {
         DoubleStream highs = DoubleStream.concat(
                 DoubleStream.of(along.values().max(), other.map(c -> c.values().max()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.high().values().max()));
-        StripScale scale = StripScale.of(channel, lows.filter(Double::isFinite).min().orElse(0),
+        StripScale scale = StripScale.of(channel, options.units(), lows.filter(Double::isFinite).min().orElse(0),
                 highs.filter(Double::isFinite).max().orElse(1));
         return new Strip(channel, along, asLogged(channel).map(axis::along), other, doubt(channel, along), corridor,
                 points(channel),

@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Ticks;
 
 /**
@@ -41,12 +44,29 @@ public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> 
         };
     }
 
-    /** {@return how many decimals a reading on this strip deserves} */
-    public int decimals() {
-        return switch (channel) {
+    /** {@return the unit that is shown} */
+    public Unit unit() {
+        return ticks.unit();
+    }
+
+    /** {@return the value as it is read on this strip, without its unit} */
+    public String reading(double value) {
+        double shown = unit().fromCanonical(value);
+        boolean tiny = channel != Channel.TEMPERATURE && Math.abs(shown) < 0.5 * Math.pow(10, -decimals());
+        return Reported.fixed(tiny ? 0 : shown, decimals());
+    }
+
+    /** {@return the half-width about a value, as it is read on this strip} */
+    public String readingDoubt(double half) {
+        return Reported.fixed(unit().differenceFromCanonical(half), decimals());
+    }
+
+    private int decimals() {
+        int canonical = switch (channel) {
             case PRESSURE, PUMP_FLOW, CUP_FLOW, RESISTANCE, RESISTANCE_SQUARED -> 2;
             case CUP_MASS, TEMPERATURE -> 1;
             case STEP -> 0;
         };
+        return DisplayUnits.decimals(unit(), canonical);
     }
 }

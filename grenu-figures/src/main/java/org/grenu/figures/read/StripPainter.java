@@ -66,7 +66,7 @@ public final class StripPainter {
         Strip strip = layout.strips().get(i);
         Words.draw(g, strip.channel().title(), 14, layout.top(i) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5),
                 theme.color("ink"));
-        Words.draw(g, strip.channel().unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11),
+        Words.draw(g, strip.unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11),
                 theme.color("muted"));
         for (double value : strip.ticks().values()) {
             double y = layout.y(i, value);

@@ -1,6 +1,8 @@
 package org.grenu.figures.read;
 
 import org.grenu.core.curve.Channel;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Ticks;
 
 /** The range of a strip's values, and its ticks. */
@@ -8,8 +10,8 @@ record StripScale(double low, double high, Ticks ticks) {
 
     private static final double LEAST_HALF_CELSIUS = 2;
 
-    /** {@return a scale that holds all from the least to the largest value} */
-    static StripScale of(Channel channel, double least, double largest) {
+    /** {@return a scale that holds all from the least to the largest value, ruled in the shown unit} */
+    static StripScale of(Channel channel, DisplayUnits units, double least, double largest) {
         double min = Double.isFinite(least) ? least : 0;
         double max = Double.isFinite(largest) ? largest : 0;
         double low = 0;
@@ -24,7 +26,9 @@ record StripScale(double low, double high, Ticks ticks) {
             low = Math.min(0, min < -0.05 * high ? min : 0);
         }
         // Nine bar is the mark that people look for, so the pressure is ruled in threes where that fits.
-        boolean inThrees = channel == Channel.PRESSURE && high > 5 && high < 16;
-        return new StripScale(low, high, inThrees ? Ticks.every(3, low, high) : Ticks.of(low, high, 3));
+        Unit unit = units.of(channel.unit());
+        boolean inThrees = unit == Unit.BAR && high > 5 && high < 16;
+        return new StripScale(low, high,
+                inThrees ? Ticks.every(3, low, high, unit) : Ticks.of(low, high, 3, unit));
     }
 }

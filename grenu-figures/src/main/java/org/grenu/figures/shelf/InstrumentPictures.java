@@ -53,9 +53,7 @@ final class InstrumentPictures {
 
     static void refractometer(Sketch s, RefractometerFigure figure, double width) {
         String range = figure.low().isPresent() && figure.high().isPresent()
-                ? DecimalText.exact(figure.low().getAsDouble()) + "–" + DecimalText.exact(figure.high().getAsDouble())
-                        + " °C"
-                : "unknown";
+                ? figure.low().get() + " to " + figure.high().get() : "unknown";
         facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeatability", number(figure.repeats(), ""),
                 "compensated", range));
         if (figure.zeros().isEmpty() && figure.dried().isEmpty()) {

@@ -12,14 +12,14 @@ import org.grenu.core.hydraulics.ValveSchedule;
  * @param pump     kind, may be empty
  * @param place    of the pressure sensor: pump, line, group, or empty
  * @param state    static, dynamic or empty
- * @param offset   pressure shown at rest, bar
+ * @param offset   pressure shown at rest, with its unit
  * @param warmUp   min
  * @param controls in words
  * @param valve    its calibration, when it was run
  * @param counted  what positions are counted in
  * @param schedule kept with it
  */
-public record MachineFigure(String pump, String place, String state, OptionalDouble offset, OptionalDouble warmUp,
+public record MachineFigure(String pump, String place, String state, Optional<String> offset, OptionalDouble warmUp,
         List<String> controls,
         Optional<ValveCalibration> valve, String counted, ValveSchedule schedule) implements ShelfFigure {
 

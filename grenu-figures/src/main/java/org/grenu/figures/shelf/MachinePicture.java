@@ -61,7 +61,7 @@ final class MachinePicture {
         s.note("warm-up", x, 48, Align.LEFT);
         s.prose(number(machine.warmUp(), " min"), x + 62, 48, width - x - 62);
         s.note("at rest", x, 66, Align.LEFT);
-        s.prose(number(machine.offset(), " bar shown"), x + 62, 66, width - x - 62);
+        s.prose(machine.offset().map(shown -> shown + " shown").orElse("unknown"), x + 62, 66, width - x - 62);
     }
 
     private static String number(OptionalDouble number, String unit) {

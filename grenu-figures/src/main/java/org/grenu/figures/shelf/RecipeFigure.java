@@ -2,6 +2,7 @@ package org.grenu.figures.shelf;
 
 import java.util.List;
 import java.util.Locale;
+import org.grenu.core.quantity.DisplayUnits;
 
 /**
  * A recipe card.
@@ -10,8 +11,10 @@ import java.util.Locale;
  * @param numbers  the large ones
  * @param lines    everything else that is to be kept equal
  * @param pressure corridor, s and bar
+ * @param units    of pressures
  */
-public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure)
+public record RecipeFigure(String version, List<Number> numbers, List<Line> lines, List<double[]> pressure,
+        DisplayUnits units)
         implements ShelfFigure {
 
     /** A number with its unit and name. */

@@ -2,6 +2,7 @@ package org.grenu.figures.shelf;
 
 import java.awt.geom.Path2D;
 import java.util.List;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Words.Align;
 
 /**
@@ -30,7 +31,8 @@ final class RecipePicture {
         double y = 78;
         s.note(s.fittedNote(
                 recipe.version() + (recipe.pressure().isEmpty() ? ""
-                        : " · bar against s from pump on, grain: within " + CORRIDOR + " bar of that shot"),
+                        : " · " + recipe.units().symbol("bar") + " against s from pump on, grain: within "
+                                + recipe.units().textOfDifference(CORRIDOR, "bar", 1) + " of that shot"),
                 width - 10), 0, 62, Align.LEFT);
         if (!recipe.pressure().isEmpty()) {
             corridor(s, recipe, width, y - 6);
@@ -52,7 +54,7 @@ final class RecipePicture {
         double most = points.stream().mapToDouble(point -> point[1]).max().orElse(9) + 1;
         Sketch.Axis across = new Sketch.Axis(Math.min(0, points.get(0)[0]), Math.max(1, end), 34, width - 10);
         Sketch.Axis up = new Sketch.Axis(0, most, top + 66, top);
-        s.beside(up, across.from(), across.to(), 3);
+        s.beside(up, across.from(), across.to(), 3, recipe.units().of(Unit.BAR));
         Path2D shape = new Path2D.Double();
         for (int i = 0; i < points.size(); i++) {
             double y = up.at(Math.min(most, points.get(i)[1] + CORRIDOR));

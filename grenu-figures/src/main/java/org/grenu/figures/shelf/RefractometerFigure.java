@@ -14,12 +14,12 @@ import org.grenu.core.strength.ReadingLine;
  * @param dried   samples, when there are enough
  * @param line    how its scale turns into strength
  * @param brix    whether it reads °Brix
- * @param low     end of the compensated range, °C
+ * @param low     end of the compensated range, with its unit
  * @param high    other end
  * @param repeats of one reading
  */
 public record RefractometerFigure(List<Zero> zeros, Optional<DriedSamples> dried, ReadingLine line, boolean brix,
-        OptionalDouble low, OptionalDouble high,
+        Optional<String> low, Optional<String> high,
         OptionalDouble repeats) implements ShelfFigure {
 
     /** What rinse water read. */

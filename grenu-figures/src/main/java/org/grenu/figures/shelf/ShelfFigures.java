@@ -13,6 +13,7 @@ import org.grenu.core.diagnosis.RestWindow;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.shelf.BagEvent;
 import org.grenu.core.shelf.BagLife;
@@ -32,8 +33,10 @@ import org.grenu.core.record.ShotRecord;
  * @param shots of the whole library, in the order of their numbers
  * @param rest  days of rest that the chosen school asks for
  * @param today the day it is
+ * @param units of temperatures and pressures
  */
-public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, LocalDate today) {
+public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, LocalDate today,
+        DisplayUnits units) {
 
     private static final List<Field> LARGE = List.of(RecordField.DOSE_TARGET, RecordField.BEVERAGE_TARGET,
             ShelfField.TIME_MEANT, RecordField.GRIND,
@@ -134,19 +137,19 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                 entries.number(ShelfField.ZERO_POINT), entries.text(ShelfField.SETTING_WORDS).orElse(""), settings);
     }
 
-    private static MachineFigure machine(Entries entries) {
+    private MachineFigure machine(Entries entries) {
         List<String> controls = entries.text(ShelfField.CONTROLS)
                 .map(text -> Arrays.stream(text.split("[,;]")).map(String::strip).toList())
                 .orElse(List.of());
         return new MachineFigure(entries.text(ShelfField.PUMP).orElse(""),
                 entries.text(ShelfField.SENSOR_PLACE).orElse(""),
-                entries.text(ShelfField.SENSOR_STATE).orElse(""), entries.number(ShelfField.SENSOR_OFFSET),
+                entries.text(ShelfField.SENSOR_STATE).orElse(""), shown(entries, ShelfField.SENSOR_OFFSET),
                 entries.number(ShelfField.WARM_UP), controls,
                 Calibrations.valve(entries), entries.text(ShelfField.VALVE_WORDS).orElse("position"),
                 Calibrations.schedule(entries));
     }
 
-    private static RefractometerFigure refractometer(Entries entries) {
+    private RefractometerFigure refractometer(Entries entries) {
         return new RefractometerFigure(
                 entries.rows(ShelfField.ZERO_LOG)
                         .stream()
@@ -154,8 +157,15 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                         .toList(),
                 Calibrations.dried(entries),
                 Calibrations.readingLine(entries), entries.text(ShelfField.READS).filter("brix"::equals).isPresent(),
-                entries.number(ShelfField.COMPENSATED_FROM), entries.number(ShelfField.COMPENSATED_TO),
+                shown(entries, ShelfField.COMPENSATED_FROM), shown(entries, ShelfField.COMPENSATED_TO),
                 entries.number(ShelfField.READING_REPEATABILITY));
+    }
+
+    /** The number with its unit; empty where it is unknown. */
+    private Optional<String> shown(Entries entries, ShelfField field) {
+        return entries.entry(field)
+                .map(text -> (units.shown(field.unit(), text) + " " + units.symbol(field.unit())).replace('-',
+                        '\u2212'));
     }
 
     /** A title within a line of words; abbreviations stay as they are. */
@@ -164,12 +174,13 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                 : Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
-    private static RecipeFigure recipe(ShelfVersion version) {
+    private RecipeFigure recipe(ShelfVersion version) {
         Entries entries = version.entries();
         List<RecipeFigure.Number> numbers = new ArrayList<>();
         for (Field field : LARGE) {
             entries.entry(field)
-                    .ifPresent(text -> numbers.add(new RecipeFigure.Number(text, field.unit(), inside(field.title()))));
+                    .ifPresent(text -> numbers.add(new RecipeFigure.Number(units.shown(field.unit(), text),
+                            units.symbol(field.unit()), inside(field.title()))));
         }
         List<RecipeFigure.Line> lines = new ArrayList<>();
         for (Field field : ShelfKind.RECIPE.fields()) {
@@ -177,14 +188,15 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
             entries.entry(field)
                     .filter(text -> shown)
                     .ifPresent(text -> lines
-                            .add(new RecipeFigure.Line(field.title(), (text + " " + field.unit()).strip())));
+                            .add(new RecipeFigure.Line(field.title(),
+                                    (units.shown(field.unit(), text) + " " + units.symbol(field.unit())).strip())));
         }
         List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR)
                 .stream()
                 .map(row -> new double[] {row.needed(0), row.needed(1)})
                 .toList();
         String from = entries.entry(ShelfField.FROM_SHOT).map(shot -> ", from shot " + shot).orElse("");
-        return new RecipeFigure("version " + version.number() + from, numbers, lines, pressure);
+        return new RecipeFigure("version " + version.number() + from, numbers, lines, pressure, units);
     }
 
     private StudyFigure study(Entries entries, String name) {

@@ -8,6 +8,7 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
+import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Grain;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.paint.Words;
@@ -149,7 +150,12 @@ final class Sketch {
 
     /** Round values at the left, with faint lines across. */
     void beside(Axis axis, double left, double right, int about) {
-        Ticks ticks = Ticks.of(Math.min(axis.low, axis.high), Math.max(axis.low, axis.high), about);
+        beside(axis, left, right, about, Unit.NUMBER);
+    }
+
+    /** The same, round in that unit. */
+    void beside(Axis axis, double left, double right, int about, Unit unit) {
+        Ticks ticks = Ticks.of(Math.min(axis.low, axis.high), Math.max(axis.low, axis.high), about, unit);
         for (double value : ticks.values()) {
             line(left, axis.at(value), right, axis.at(value), "grid", 0.75);
             note(ticks.label(value).replace('-', '\u2212'), left - 6, axis.at(value) + 3.6, Align.RIGHT);

@@ -6,6 +6,7 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Rectangle2D;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.quantity.Unit;
 import org.grenu.core.strength.Reading;
 import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.paint.Words;
@@ -96,7 +97,7 @@ public final class SeriesPainter {
         g.setColor(theme.color("ink"));
         g.setStroke(new BasicStroke(0.9f));
         g.draw(new Line2D.Double(LEFT, bottom, right, bottom));
-        Ticks across = figure.timed() ? Ticks.of(first, last, 6) : Ticks.every(1, first, last);
+        Ticks across = figure.timed() ? Ticks.of(first, last, 6) : Ticks.every(1, first, last, Unit.NUMBER);
         for (double value : across.values()) {
             g.draw(new Line2D.Double(x(value), bottom, x(value), bottom + 4));
             Words.draw(g, across.label(value), x(value), bottom + 16, Align.CENTRE, Face.REGULAR.at(10.5),

@@ -29,6 +29,7 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.demo.DemoStudy;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotMeasures;
@@ -85,7 +86,8 @@ class CompareFiguresTest {
     @Test
     void fieldsStandSideBySideOnOneScaleInTheLevelsColours() {
         OverlayFigure figure = OverlayFigure
-                .of(SHOTS, RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS)
+                .of(SHOTS, RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP, CHANNELS,
+                        DisplayUnits.CANONICAL)
                 .orElseThrow();
         assertThat(figure.facets()).extracting(Facet::title).containsExactly("Gentle ramp", "Straight nine");
         assertThat(figure.facets()).extracting(Facet::remark).containsExactly("8 shots", "8 shots");
@@ -113,18 +115,21 @@ class CompareFiguresTest {
     @Test
     void aShotAloneIsItsOwnCurveAndNoCurveIsNoFigure() {
         OverlayFigure one = OverlayFigure
-                .of(SHOTS.subList(0, 1), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS)
+                .of(SHOTS.subList(0, 1), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS,
+                        DisplayUnits.CANONICAL)
                 .orElseThrow();
         assertThat(one.facets()).singleElement().satisfies(facet -> assertThat(facet.remark()).isEqualTo("1 shot"));
         List<MeasuredShot> five = new ArrayList<>();
         SHOTS.subList(0, 5)
                 .forEach(shot -> five.add(new MeasuredShot(shot.name(),
                         shot.record().with(RecordField.ARM, "arm " + five.size()), shot.measures())));
-        assertThat(OverlayFigure.of(five, RecordFactor.GRIND, Optional.of(RecordFactor.ARM), AxisKind.PUMP_ON, CHANNELS)
+        assertThat(OverlayFigure.of(five, RecordFactor.GRIND, Optional.of(RecordFactor.ARM), AxisKind.PUMP_ON, CHANNELS,
+                DisplayUnits.CANONICAL)
                 .orElseThrow()
                 .facets()).extracting(Facet::remark)
                 .containsExactly("1 shot", "1 shot", "1 shot", "1 shot; 1 more not shown");
-        assertThat(OverlayFigure.of(List.of(), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS))
+        assertThat(OverlayFigure.of(List.of(), RecordFactor.GRIND, Optional.empty(), AxisKind.PUMP_ON, CHANNELS,
+                DisplayUnits.CANONICAL))
                 .isEmpty();
     }
 
@@ -133,7 +138,7 @@ class CompareFiguresTest {
         CurveOverlay overlay = CurveOverlay.of(SHOTS, RecordFactor.PROFILE, AxisKind.FIRST_DRIP, CHANNELS);
         CurveDifference difference = CurveDifference.of(overlay, "Gentle ramp", "Straight nine", List.of(), 400)
                 .orElseThrow();
-        OverlayFigure figure = OverlayFigure.of(difference, AxisKind.FIRST_DRIP).orElseThrow();
+        OverlayFigure figure = OverlayFigure.of(difference, AxisKind.FIRST_DRIP, DisplayUnits.CANONICAL).orElseThrow();
         assertThat(figure.facets().get(0).title()).isEqualTo("Gentle ramp less Straight nine");
         assertThat(figure.strips()).allSatisfy(strip -> assertThat(strip.low()).isEqualTo(-strip.high()));
         assertThat(figure.facets().get(0).shaded().get(Channel.CUP_FLOW)).isNotEmpty();
@@ -245,7 +250,7 @@ class CompareFiguresTest {
         TreatmentScale scale = TreatmentScale.of(RecordFactor.GRIND, SHOTS.stream().map(MeasuredShot::record).toList());
         CompareSheet sheet = new CompareSheet(COMPARISON, Optional.of(RecordFactor.PROFILE),
                 OverlayFigure.of(SHOTS, RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP,
-                        CHANNELS),
+                        CHANNELS, DisplayUnits.CANONICAL),
                 Optional.empty(),
                 ResponseSurface.of(COMPARISON, ResponseSurface.USUAL_WINDOWS), scale);
         String svg = new String(FigureExport.write(sheet, Theme.LIGHT, FigureFormat.SVG), StandardCharsets.UTF_8);

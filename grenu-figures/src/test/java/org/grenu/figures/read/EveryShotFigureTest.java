@@ -37,7 +37,7 @@ class EveryShotFigureTest {
     }
 
     private static ReadFigure figure(Shot shot, AxisKind axis) {
-        return ReadFigure.of(shot, ShotMeasures.of(shot), new ReadOptions(axis, ALL), Optional.empty());
+        return ReadFigure.of(shot, ShotMeasures.of(shot), ReadOptions.USUAL.along(axis).of(ALL), Optional.empty());
     }
 
     @ParameterizedTest
@@ -84,12 +84,13 @@ class EveryShotFigureTest {
     void ghostsLineUpByTheAxis(AxisKind kind) {
         Shot shot = SHOTS.get(2);
         ShotMeasures measures = ShotMeasures.of(shot);
-        for (Strip strip : ReadFigure.of(shot, measures, new ReadOptions(kind, ALL), Optional.of(measures)).strips()) {
+        for (Strip strip : ReadFigure.of(shot, measures, ReadOptions.USUAL.along(kind).of(ALL), Optional.of(measures))
+                .strips()) {
             assertThat(strip.ghost().orElseThrow()).isEqualTo(strip.curve());
         }
         Shot late = new Shot(shot.record(), later(shot.log(), 7.3));
         Strip mass = ReadFigure
-                .of(late, ShotMeasures.of(late), new ReadOptions(kind, List.of(Channel.CUP_MASS)),
+                .of(late, ShotMeasures.of(late), ReadOptions.USUAL.along(kind).of(List.of(Channel.CUP_MASS)),
                         Optional.of(measures))
                 .strips()
                 .get(0);

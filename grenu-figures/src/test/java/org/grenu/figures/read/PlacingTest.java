@@ -12,6 +12,7 @@ import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
+import org.grenu.core.quantity.DisplayUnits;
 import org.junit.jupiter.params.ParameterizedTest;
 
 /** Scales hold their values, labels keep clear of each other, zooming stays within the log, mass finds its time. */
@@ -49,7 +50,7 @@ class PlacingTest {
         double other = any.number(-5, 120);
         double least = Math.min(one, other);
         double largest = Math.max(one, other);
-        StripScale scale = StripScale.of(channel, least, largest);
+        StripScale scale = StripScale.of(channel, DisplayUnits.CANONICAL, least, largest);
         assertThat(scale.high()).isGreaterThanOrEqualTo(largest).isGreaterThan(scale.low());
         // A sensor's idle value of a little below nothing does not take the strip's foot away from zero.
         assertThat(scale.low()).isLessThanOrEqualTo(Math.max(0, least) + 1e-9);

@@ -16,6 +16,7 @@ import org.grenu.core.demo.DemoShelf;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.diagnosis.RestWindow;
 import org.grenu.core.entry.Entries;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfItem;
@@ -49,7 +50,7 @@ class ShelfFiguresTest {
     }
 
     private static ShelfFigures figures(LocalDate today) {
-        return new ShelfFigures(SHOTS, REST, today);
+        return new ShelfFigures(SHOTS, REST, today, DisplayUnits.CANONICAL);
     }
 
     static Stream<ShelfItem> things() {

@@ -169,9 +169,11 @@ class RulePackTest {
             assertThat(next.school()).isEqualTo("sour: too little extracted; sour: too bright");
         });
         Masses unknown = new Masses(Optional.empty(), masses.beverage(), masses.beverageSource(), masses.strength(),
+                masses.strengthSource(),
                 masses.moisture());
         assertThat(NextStep.of(both, unknown, List.of(), Siblings.NONE).change()).isEqualTo("Enter the dose");
         Masses noBeverage = new Masses(masses.dose(), Optional.empty(), masses.beverageSource(), masses.strength(),
+                masses.strengthSource(),
                 masses.moisture());
         assertThat(NextStep.of(both, noBeverage, List.of(), Siblings.NONE).change())
                 .isEqualTo("Enter the beverage mass");
