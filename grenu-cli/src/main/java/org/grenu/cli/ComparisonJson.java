@@ -71,6 +71,16 @@ final class ComparisonJson {
             test(tests.addObject().put("term", test.term()), test.test());
         }
         test(node.putObject("lack_of_fit"), answer.lackOfFit());
+        shots(node, answer);
+        ObjectNode sources = node.putObject("variance_from");
+        answer.sources()
+                .ifPresent(s -> sources.put("reading", s.reading())
+                        .put("weighing", s.weighing())
+                        .put("shot_to_shot", s.shotToShot())
+                        .put("day_to_day", s.dayToDay()));
+    }
+
+    private static void shots(ObjectNode node, ResponseAnswer answer) {
         ArrayNode means = node.putArray("means");
         for (LevelMean mean : answer.means()) {
             ObjectNode one = means.addObject().put("factor", mean.variable().key()).put("level", mean.level());
@@ -88,12 +98,6 @@ final class ComparisonJson {
         }
         ArrayNode leftOut = node.putArray("left_out");
         answer.leftOut().forEach(shot -> leftOut.add(shot.name()));
-        ObjectNode sources = node.putObject("variance_from");
-        answer.sources()
-                .ifPresent(s -> sources.put("reading", s.reading())
-                        .put("weighing", s.weighing())
-                        .put("shot_to_shot", s.shotToShot())
-                        .put("day_to_day", s.dayToDay()));
     }
 
     private static void effect(ObjectNode node, Effect effect) {

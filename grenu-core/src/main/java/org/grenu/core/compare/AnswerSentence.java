@@ -70,20 +70,27 @@ public record AnswerSentence(String headline, List<String> further, List<String>
                 .filter(variable -> !variable.equals(first))
                 .flatMap(variable -> main.effects(variable).stream())
                 .forEach(effect -> further.add(inShort(effect, main)));
+        further.addAll(checks(told, main));
+        return new AnswerSentence(
+                other.map(with -> togetherWith(first, with, main) + " ").orElse("") + headline(told, main, question),
+                further, doubts);
+    }
+
+    /** What checks of the model say against the effect. */
+    private static List<String> checks(Effect told, ResponseAnswer main) {
+        List<String> against = new ArrayList<>();
         if (told.ranksDisagree()) {
-            further.add(String.format(Locale.ROOT,
+            against.add(String.format(Locale.ROOT,
                     "A check by ranks does not agree (p = %.2f): look at the points before believing it.",
                     told.rankP().orElseThrow()));
         }
         main.lackOfFit()
                 .filter(test -> test.p() <= Question.ALPHA)
-                .ifPresent(test -> further.add(String.format(Locale.ROOT,
+                .ifPresent(test -> against.add(String.format(Locale.ROOT,
                         "Replicates say that the model misses something (lack of fit, p = %.3f): try levels instead "
                                 + "of a straight line.",
                         test.p())));
-        return new AnswerSentence(
-                other.map(with -> togetherWith(first, with, main) + " ").orElse("") + headline(told, main, question),
-                further, doubts);
+        return against;
     }
 
     /** Of several pairs the one that differs most clearly. */
@@ -103,13 +110,12 @@ public record AnswerSentence(String headline, List<String> further, List<String>
     }
 
     private static String headline(Effect effect, ResponseAnswer answer, Question question) {
-        Response response = answer.response();
         String basis = question.basis().words();
         String what = Wording.what(effect);
-        String name = Wording.within(response.title());
+        String name = Wording.within(answer.response().title());
         Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Confounded confounded) {
-            return cannotBeTold(effect, confounded, response, basis);
+            return cannotBeTold(effect, confounded, answer.response(), basis);
         }
         if (verdict instanceof Verdict.Mediated mediated) {
             return what + " changes " + mediated.through() + " itself, so what it does to " + name + " " + basis
@@ -121,10 +127,17 @@ public record AnswerSentence(String headline, List<String> further, List<String>
             return "Cannot say: the model takes up all " + answer.rows().size()
                     + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
         }
+        return estimated(effect, answer.response(), basis);
+    }
+
+    private static String estimated(Effect effect, Response response, String basis) {
+        String what = Wording.what(effect);
+        String name = Wording.within(response.title());
         String size = Wording.change(response, effect);
-        double value = effect.estimate().get().value();
+        Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Differs) {
-            return what + (value > 0 ? " raises " : " lowers ") + name + " by " + unsigned(size) + " " + basis + ".";
+            return what + (effect.estimate().orElseThrow().value() > 0 ? " raises " : " lowers ") + name + " by "
+                    + unsigned(size) + " " + basis + ".";
         }
         if (verdict instanceof Verdict.SameInPractice same) {
             return (same.detectable() ? what + " changes " + name + ", but too little to matter: "
@@ -140,9 +153,8 @@ public record AnswerSentence(String headline, List<String> further, List<String>
                                     + " does, it says nothing before both are repeated."
                             : "which measuring alone explains: not distinguishable.");
         }
-        Verdict.CannotSay cannot = (Verdict.CannotSay) verdict;
         return "Cannot say yet whether " + Wording.small(effect.variable().title()) + " changes " + name + ": " + what
-                + " gives " + size + " " + basis + "." + settle(cannot);
+                + " gives " + size + " " + basis + "." + settle((Verdict.CannotSay) verdict);
     }
 
     private static String cannotBeTold(Effect effect, Verdict.Confounded confounded, Response response, String basis) {

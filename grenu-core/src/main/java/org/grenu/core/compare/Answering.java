@@ -97,21 +97,7 @@ final class Answering {
     }
 
     private static String words(Question question, ResponseModel model, MatchedBasis ground) {
-        StringBuilder words = new StringBuilder(model.response().title());
-        String terms = model.fit()
-                .design()
-                .terms()
-                .stream()
-                .filter(term -> model.blocks().filter(term::equals).isEmpty())
-                .map(Term::name)
-                .collect(Collectors.joining(", "));
-        words.append(terms.isEmpty() ? ", its mean" : " on " + terms)
-                .append("; ")
-                .append(model.shots().size())
-                .append(model.shots().size() == 1 ? " shot, " : " shots, ")
-                .append(model.fit().residualDf())
-                .append(model.fit().residualDf() == 1 ? " degree" : " degrees")
-                .append(" of freedom left. ");
+        StringBuilder words = new StringBuilder(model.response().title()).append(fitted(model));
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Numeric numeric) {
                 words.append("Straight line in ")
@@ -137,6 +123,20 @@ final class Answering {
         boolean equal = model.weights().equals(KnownErrors.ones(model.shots().size()));
         words.append(equal ? "Every shot weighs the same." : "Shots weigh by their own measurement uncertainty.");
         return words.toString();
+    }
+
+    private static String fitted(ResponseModel model) {
+        String terms = model.fit()
+                .design()
+                .terms()
+                .stream()
+                .filter(term -> model.blocks().filter(term::equals).isEmpty())
+                .map(Term::name)
+                .collect(Collectors.joining(", "));
+        int shots = model.shots().size();
+        int left = model.fit().residualDf();
+        return (terms.isEmpty() ? ", its mean" : " on " + terms) + "; " + shots + (shots == 1 ? " shot, " : " shots, ")
+                + left + (left == 1 ? " degree" : " degrees") + " of freedom left. ";
     }
 
     private static double rounded(double value) {

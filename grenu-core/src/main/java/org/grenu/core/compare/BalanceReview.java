@@ -148,47 +148,57 @@ final class BalanceReview {
     }
 
     private void differing(Characteristic one, List<MeasuredShot> known, Map<String, List<MeasuredShot>> byLevel) {
-        String seen = one.variable().numeric() ? range(one, known)
-                : byLevel.entrySet()
-                        .stream()
-                        .map(e -> shortened(e.getKey()) + " (" + e.getValue().size() + ")")
-                        .limit(MOST_LEVELS)
-                        .collect(Collectors.joining(", "));
-        Optional<Variable> whole = question.variables().stream().filter(one::carriedBy).findFirst();
         String gaps = known.size() == shots.size() ? "" : "; unknown in " + (shots.size() - known.size());
+        String seen = seen(one, known, byLevel) + gaps;
+        Optional<Variable> whole = question.variables().stream().filter(one::carriedBy).findFirst();
         Optional<String> together = movedWith(one);
         if (ground.covariate(mainResponse())
                 .filter(covariate -> covariate.key().equals(one.variable().key()))
                 .isPresent()) {
-            Optional<Variable> near = question.variables()
-                    .stream()
-                    .filter(asked -> MovedTogether.share(one.variable(), asked, known) > MovedTogether.ALMOST)
-                    .findFirst();
-            notes.add(near.isPresent()
-                    ? BalanceNote.of(BalanceNote.Kind.CHANGED, one.title(),
-                            seen + gaps + ", in the model, but it moved almost together with "
-                                    + Wording.small(near.get().title()) + ": what one did may be put down to the other")
-                    : BalanceNote.of(BalanceNote.Kind.IN_THE_MODEL, one.title(),
-                            seen + gaps + ", taken out by the model"));
+            notes.add(inTheModel(one, known, seen));
         } else if (whole.isPresent()) {
             notes.add(BalanceNote.of(BalanceNote.Kind.IN_THE_MODEL, one.title(),
-                    seen + gaps + ", goes with " + Wording.small(whole.get().title())));
+                    seen + ", goes with " + Wording.small(whole.get().title())));
         } else if (together.isPresent()) {
             notes.add(BalanceNote.of(BalanceNote.Kind.CONFOUNDED, one.title(),
-                    one.title() + " and " + together.get() + " moved together (" + seen + gaps
+                    one.title() + " and " + together.get() + " moved together (" + seen
                             + "): they cannot be told apart"));
         } else {
             List<MeasuredShot> few = one.variable().numeric() && one.tolerance() > 0 && small(one, byLevel) ? List.of()
                     : standingOut(byLevel, known.size());
             String evenness = few.isEmpty() ? evenness(one, known) : "";
             BalanceNote.Kind kind = evenness.contains(EVEN) ? BalanceNote.Kind.EVEN : BalanceNote.Kind.CHANGED;
-            notes.add(new BalanceNote(kind, one.title(), few.isEmpty() ? seen + gaps + evenness
-                    : "also changed in " + few.size() + " of " + shots.size() + ": " + names(few)
-                            + (few.size() == 1 ? " was at " : " were at ")
-                            + few.stream().map(shot -> level(one, shot)).distinct().collect(Collectors.joining(", "))
-                            + gaps,
+            notes.add(new BalanceNote(kind, one.title(), few.isEmpty() ? seen + evenness : alsoChanged(one, few) + gaps,
                     without(one.title(), few)));
         }
+    }
+
+    private static String seen(Characteristic one, List<MeasuredShot> known, Map<String, List<MeasuredShot>> byLevel) {
+        return one.variable().numeric() ? range(one, known)
+                : byLevel.entrySet()
+                        .stream()
+                        .map(e -> shortened(e.getKey()) + " (" + e.getValue().size() + ")")
+                        .limit(MOST_LEVELS)
+                        .collect(Collectors.joining(", "));
+    }
+
+    /** It is adjusted for, unless that took out the effect with it. */
+    private BalanceNote inTheModel(Characteristic one, List<MeasuredShot> known, String seen) {
+        Optional<Variable> near = question.variables()
+                .stream()
+                .filter(asked -> MovedTogether.share(one.variable(), asked, known) > MovedTogether.ALMOST)
+                .findFirst();
+        return near.isPresent()
+                ? BalanceNote.of(BalanceNote.Kind.CHANGED, one.title(),
+                        seen + ", in the model, but it moved almost together with "
+                                + Wording.small(near.get().title()) + ": what one did may be put down to the other")
+                : BalanceNote.of(BalanceNote.Kind.IN_THE_MODEL, one.title(), seen + ", taken out by the model");
+    }
+
+    private String alsoChanged(Characteristic one, List<MeasuredShot> few) {
+        return "also changed in " + few.size() + " of " + shots.size() + ": " + names(few)
+                + (few.size() == 1 ? " was at " : " were at ")
+                + few.stream().map(shot -> level(one, shot)).distinct().collect(Collectors.joining(", "));
     }
 
     private static String shortened(String level) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grenu.core.curve.Channel;
@@ -63,21 +64,8 @@ public record CurveDifference(String first, String second, String unit, List<OfC
      */
     public static Optional<CurveDifference> of(CurveOverlay overlay, String first, String second, List<Factor> within,
             int shuffles) {
-        Map<Channel, List<AlignedCurve>> curves = new LinkedHashMap<>();
-        overlay.groups()
-                .forEach((channel, groups) -> curves.put(channel, groups.stream()
-                        .filter(group -> group.level().equals(first) || group.level().equals(second))
-                        .flatMap(group -> group.members().stream())
-                        .toList()));
-        List<MeasuredShot> shots = curves.values()
-                .stream()
-                .flatMap(List::stream)
-                .map(AlignedCurve::shot)
-                .distinct()
-                .filter(shot -> curves.values()
-                        .stream()
-                        .allMatch(of -> of.isEmpty() || of.stream().anyMatch(one -> one.shot() == shot)))
-                .toList();
+        Map<Channel, List<AlignedCurve>> curves = curves(overlay, first, second);
+        List<MeasuredShot> shots = inEvery(curves);
         boolean[] labels = labels(overlay, first, shots);
         long many = IntStream.range(0, labels.length).filter(i -> labels[i]).count();
         List<Stretching> stretches = curves.entrySet()
@@ -89,22 +77,12 @@ public record CurveDifference(String first, String second, String unit, List<OfC
         if (many < 2 || labels.length - many < 2 || stretches.isEmpty()) {
             return Optional.empty();
         }
-        double[][] joined = new double[shots.size()][];
-        for (int i = 0; i < joined.length; i++) {
-            int row = i;
-            joined[i] = stretches.stream()
-                    .flatMapToDouble(one -> java.util.stream.DoubleStream.of(one.values[row]))
-                    .toArray();
-        }
-        double[] floors = stretches.stream()
-                .flatMapToDouble(
-                        one -> IntStream.range(0, one.values[0].length).mapToDouble(k -> FLOORS.get(one.channel)))
-                .toArray();
         List<int[]> blocks = blocks(shots, within);
         for (int kept = within.size() - 1; kept >= 0 && !enough(labels, blocks); kept--) {
             blocks = blocks(shots, within.subList(0, kept));
         }
-        CurveTest test = CurveTest.of(joined, labels, blocks, floors, shuffles, SEED);
+        CurveTest test = CurveTest.of(joined(stretches, shots.size()), labels, blocks, floors(stretches), shuffles,
+                SEED);
         List<OfChannel> channels = new ArrayList<>();
         int from = 0;
         for (Stretching one : stretches) {
@@ -112,6 +90,43 @@ public record CurveDifference(String first, String second, String unit, List<OfC
             from += one.values[0].length;
         }
         return Optional.of(new CurveDifference(first, second, overlay.unit(), channels, enough(labels, blocks)));
+    }
+
+    private static Map<Channel, List<AlignedCurve>> curves(CurveOverlay overlay, String first, String second) {
+        Map<Channel, List<AlignedCurve>> curves = new LinkedHashMap<>();
+        overlay.groups()
+                .forEach((channel, groups) -> curves.put(channel, groups.stream()
+                        .filter(group -> group.level().equals(first) || group.level().equals(second))
+                        .flatMap(group -> group.members().stream())
+                        .toList()));
+        return curves;
+    }
+
+    /** The shots that have a curve in every channel that any of them has one in. */
+    private static List<MeasuredShot> inEvery(Map<Channel, List<AlignedCurve>> curves) {
+        return curves.values()
+                .stream()
+                .flatMap(List::stream)
+                .map(AlignedCurve::shot)
+                .distinct()
+                .filter(shot -> curves.values()
+                        .stream()
+                        .allMatch(of -> of.isEmpty() || of.stream().anyMatch(one -> one.shot() == shot)))
+                .toList();
+    }
+
+    /** All channels side by side, a row a shot: one test for all of them. */
+    private static double[][] joined(List<Stretching> stretches, int shots) {
+        return IntStream.range(0, shots)
+                .mapToObj(row -> stretches.stream().flatMapToDouble(one -> DoubleStream.of(one.values[row])).toArray())
+                .toArray(double[][]::new);
+    }
+
+    private static double[] floors(List<Stretching> stretches) {
+        return stretches.stream()
+                .flatMapToDouble(
+                        one -> IntStream.range(0, one.values[0].length).mapToDouble(k -> FLOORS.get(one.channel)))
+                .toArray();
     }
 
     private static boolean[] labels(CurveOverlay overlay, String first, List<MeasuredShot> shots) {

@@ -140,6 +140,20 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
         return grid;
     }
 
+    /** With the bends and the twist that the settings can tell; what they cannot is left at nought. */
+    private static FixedFit curved(ResponseModel linear, Term.Numeric x, Term.Numeric y) {
+        List<Term> terms = new ArrayList<>(linear.fit().design().terms());
+        Stream.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y))
+                .filter(term -> !terms.contains(term))
+                .forEach(terms::add);
+        FixedFit whole = FixedFit.of(new Design(linear.shots().size(), terms), linear.y(), linear.weights());
+        List<Term> told = terms.stream()
+                .filter(term -> !(term instanceof Term.Product) || whole.typeTwo(term).isPresent())
+                .toList();
+        return told.size() == terms.size() ? whole
+                : FixedFit.of(new Design(linear.shots().size(), told), linear.y(), linear.weights());
+    }
+
     private static Optional<Layer> layer(Comparison comparison, List<Variable> numbers, Response response, double[] xs,
             double[] ys) {
         List<Variable> others = comparison.question()
@@ -156,17 +170,7 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
                 || !(linear.terms().get(numbers.get(1)) instanceof Term.Numeric y)) {
             return Optional.empty();
         }
-        List<Term> terms = new ArrayList<>(linear.fit().design().terms());
-        Stream.of(new Term.Product(x, y), new Term.Product(x, x), new Term.Product(y, y))
-                .filter(term -> !terms.contains(term))
-                .forEach(terms::add);
-        // What the settings cannot tell, such as a bend between two of them, is left at nought.
-        FixedFit whole = FixedFit.of(new Design(linear.shots().size(), terms), linear.y(), linear.weights());
-        List<Term> told = terms.stream()
-                .filter(term -> !(term instanceof Term.Product) || whole.typeTwo(term).isPresent())
-                .toList();
-        FixedFit fit = told.size() == terms.size() ? whole
-                : FixedFit.of(new Design(linear.shots().size(), told), linear.y(), linear.weights());
+        FixedFit fit = curved(linear, x, y);
         double[][] mean = new double[ys.length][xs.length];
         double[][] half = new double[ys.length][xs.length];
         boolean any = false;

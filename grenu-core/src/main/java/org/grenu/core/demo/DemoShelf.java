@@ -33,6 +33,8 @@ public final class DemoShelf {
         shelf.coffees();
         shelf.bags();
         shelf.gear();
+        shelf.machines();
+        shelf.scale();
         shelf.instruments();
         shelf.places();
         return List.copyOf(shelf.items);
@@ -112,6 +114,9 @@ public final class DemoShelf {
                         .with(ShelfField.CAPACITY_TO, "19")
                         .with(ShelfField.DIAMETER, "58")
                         .with(ShelfField.DEPTH, "15"));
+    }
+
+    private void machines() {
         put(ShelfKind.MACHINE, "Rig 1",
                 entries().with(ShelfField.PUMP, "gear")
                         .with(ShelfField.CONTROLS, "pressure, flow, temperature")
@@ -135,6 +140,9 @@ public final class DemoShelf {
                 .with(ShelfField.SENSOR_PLACE, "pump")
                 .with(ShelfField.VALVE_WORDS, "dial marks")
                 .with(ShelfField.VALVE_RUNS, "0 20 1.2; 2 20 24.5; 4 20 61.0; 6 20 98.3; 8 20 127.6; 10 20 141.0"));
+    }
+
+    private void scale() {
         put(ShelfKind.SCALE, "S-1",
                 entries().with(ShelfField.SCALE_STEP, "0.1")
                         .with(ShelfField.SCALE_REPEATABILITY, "0.03")

@@ -79,17 +79,37 @@ public final class DemoStudy {
         Bag bag = session.bag;
         long number = before.stream().filter(shot -> shot.name().startsWith(bag.file)).count() + 1;
         double dose = 18.0 + new double[] {0, 0, 0.1, 0, -0.1, 0, 0.1}[index % 7];
-        RigRecipe recipe = new RigRecipe(new Puck(bag.coffee, session.ageDays, dose, plan.grind, plan.celsius),
-                plan.profile.profile(), 37.6, 75);
-        SimulatedRig rig = new SimulatedRig(SEED + before.size());
+        SimulatedShot shot = simulated(session, plan, dose, SEED + before.size());
+        ShotRecord record = setUp(session, plan, index).with(RecordField.DOSE,
+                String.format(Locale.ROOT, "%.1f", dose));
+        if (!shot.readings().isEmpty()) {
+            String readings = shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
+            record = record.with(RecordField.READINGS, readings)
+                    .with(RecordField.ZERO, shot.zero())
+                    .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+        }
+        return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(record, shot.log()),
+                shot.truth());
+    }
+
+    private static SimulatedShot simulated(Session session, Plan plan, double dose, long seed) {
+        RigRecipe recipe = new RigRecipe(
+                new Puck(session.bag.coffee, session.ageDays, dose, plan.grind, plan.celsius), plan.profile.profile(),
+                37.6, 75);
+        SimulatedRig rig = new SimulatedRig(seed);
         if (plan.channelled) {
             rig.withChannel(0.8);
         }
         if (plan.profile == DemoProfile.EVEN_FLOW) {
             rig.loggingSteps();
         }
-        SimulatedShot shot = rig.pull(recipe, plan.flaw == null ? List.of() : List.of(plan.flaw));
-        ShotRecord record = ShotRecord.EMPTY.with(RecordField.STUDY, session.study)
+        return rig.pull(recipe, plan.flaw == null ? List.of() : List.of(plan.flaw));
+    }
+
+    /** What was written down before the shot was pulled. */
+    private static ShotRecord setUp(Session session, Plan plan, int index) {
+        Bag bag = session.bag;
+        return ShotRecord.EMPTY.with(RecordField.STUDY, session.study)
                 .with(RecordField.PULLED_AT, session.first.plusMinutes(9L * index).toString())
                 .with(RecordField.OPERATOR, "Operator " + (1 + index % 2))
                 .with(RecordField.SITE, "Basalt Room")
@@ -110,7 +130,6 @@ public final class DemoStudy {
                 .with(RecordField.BED_DIAMETER, 58)
                 .with(RecordField.BED_DEPTH, 15)
                 .with(RecordField.DOSE_TARGET, 18)
-                .with(RecordField.DOSE, String.format(Locale.ROOT, "%.1f", dose))
                 .with(RecordField.BEVERAGE_TARGET, 40)
                 .with(RecordField.MOISTURE, 1.8)
                 .with(RecordField.MOISTURE_U, 0.2)
@@ -118,14 +137,6 @@ public final class DemoStudy {
                 .with(RecordField.SAMPLE_FILTERED, "yes")
                 .with(RecordField.FAULT, plan.fault)
                 .with(RecordField.SIMULATED, "yes");
-        if (!shot.readings().isEmpty()) {
-            String readings = shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
-            record = record.with(RecordField.READINGS, readings)
-                    .with(RecordField.ZERO, shot.zero())
-                    .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
-        }
-        return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(record, shot.log()),
-                shot.truth());
     }
 
     /**

@@ -77,19 +77,25 @@ public final class CompareView extends BorderPane {
         effects.getStyleClass().add(Styles.WORK);
         effects.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         effects.setFocusTraversable(false);
-        PointsPane points = new PointsPane(model, appearance.themeProperty(), appearance.scale());
         differing.setId("differing");
         differing.setWrapText(true);
         differing.getStyleClass().addAll(Styles.WORK_FOOT, Styles.MUTED);
         BorderPane differences = new BorderPane(difference);
         differences.setBottom(differing);
+        // Painted only where it is seen.
+        difference.visibleProperty().bind(differences.visibleProperty());
         Map<String, Node> pages = new LinkedHashMap<>();
         pages.put("What each change did", effects);
-        pages.put("Every shot", points);
+        pages.put("Every shot", new PointsPane(model, appearance.themeProperty(), appearance.scale()));
         pages.put("Where curves differ", differences);
-        SurfacePane surface = new SurfacePane(model, appearance.themeProperty());
-        pages.put("Surface", surface);
-        StackPane stack = new StackPane(effects, points, differences, surface);
+        pages.put("Surface", new SurfacePane(model, appearance.themeProperty()));
+        BorderPane page = new BorderPane(new StackPane(pages.values().toArray(Node[]::new)));
+        page.setTop(choices(pages, effects));
+        page.setMinHeight(160);
+        return page;
+    }
+
+    private Node choices(Map<String, Node> pages, Node first) {
         ToggleGroup group = new ToggleGroup();
         HBox choices = new HBox(6);
         choices.setAlignment(Pos.CENTER_LEFT);
@@ -100,25 +106,20 @@ public final class CompareView extends BorderPane {
             choice.setToggleGroup(group);
             choice.getStyleClass().add(Styles.CHOICE);
             choice.setMinWidth(Region.USE_PREF_SIZE);
-            choice.setSelected(page == effects);
-            page.setVisible(page == effects);
+            choice.setSelected(page == first);
+            page.setVisible(page == first);
             choice.setOnAction(event -> {
                 choice.setSelected(true);
                 pages.values().forEach(other -> other.setVisible(other == page));
-                difference.setVisible(page == differences);
             });
             choices.getChildren().add(choice);
         });
-        difference.setVisible(false);
         numbers.textProperty().bind(model.numbersProperty());
         numbers.getStyleClass().add(Styles.MUTED);
         numbers.setId("numbers");
         numbers.setMinWidth(0);
         choices.getChildren().add(numbers);
-        BorderPane page = new BorderPane(stack);
-        page.setTop(choices);
-        page.setMinHeight(160);
-        return page;
+        return choices;
     }
 
     private void describe() {

@@ -1,6 +1,7 @@
 package org.grenu.desktop.compare;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -23,45 +24,37 @@ final class NextShotsSection extends AnswerSection {
     @Override
     void show(Comparison comparison) {
         clear();
-        Optional<Effect> open = comparison.answers()
-                .stream()
-                .findFirst()
-                .map(ResponseAnswer::effects)
-                .stream()
-                .flatMap(effects -> effects.stream())
+        List<Effect> first = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).orElse(List.of());
+        Optional<Effect> open = first.stream()
                 .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0)
                 .findFirst();
-        if (open.isEmpty()) {
-            Optional<String> unlike = comparison.answers()
-                    .stream()
-                    .findFirst()
-                    .stream()
-                    .flatMap(answer -> answer.effects().stream())
-                    .flatMap(effect -> unlikeThese(effect.verdict()).stream())
-                    .findFirst();
-            if (unlike.isPresent()) {
-                getChildren().add(prose("More shots like these cannot settle it. " + unlike.get()));
-                return;
-            }
-            boolean once = comparison.answers()
-                    .stream()
-                    .flatMap(answer -> answer.effects().stream())
-                    .anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
-            getChildren().add(prose(once
-                    ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a verdict "
-                            + "rests on."
-                    : "Nothing is open on the first response. A repeat on another day would show whether it holds."));
+        if (open.isPresent()) {
+            open(open.get(), (Verdict.CannotSay) open.get().verdict());
             return;
         }
-        Verdict.CannotSay cannot = (Verdict.CannotSay) open.get().verdict();
+        Optional<String> unlike = first.stream()
+                .flatMap(effect -> unlikeThese(effect.verdict()).stream())
+                .findFirst();
+        boolean once = comparison.answers()
+                .stream()
+                .flatMap(answer -> answer.effects().stream())
+                .anyMatch(effect -> effect.verdict() instanceof Verdict.SeenOnce);
+        getChildren().add(prose(unlike.map(words -> "More shots like these cannot settle it. " + words)
+                .orElse(once
+                        ? "Repeat both shots, in turn, at least three times: only repeats show the spread that a "
+                                + "verdict rests on."
+                        : "Nothing is open on the first response. A repeat on another day would show whether it "
+                                + "holds.")));
+    }
+
+    private void open(Effect effect, Verdict.CannotSay cannot) {
         getChildren().add(prose((cannot.likely() ? "About " + cannot.more() + " more shots settle "
                 : "Even " + cannot.more() + " more shots are not likely to settle ")
-                + Title.inSentence(open.get().variable().title()) + ", if its effect is as large as it seems."));
+                + Title.inSentence(effect.variable().title()) + ", if its effect is as large as it seems."));
         if (!cannot.repeat().isEmpty() && cannot.likely()) {
-            Map<String,
-                    Long> times = cannot.repeat()
-                            .stream()
-                            .collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
+            Map<String, Long> times = cannot.repeat()
+                    .stream()
+                    .collect(Collectors.groupingBy(name -> name, LinkedHashMap::new, Collectors.counting()));
             getChildren().add(remark("Pull the recipe of " + times.entrySet()
                     .stream()
                     .map(e -> "shot " + e.getKey() + (e.getValue() > 1 ? " " + e.getValue() + " times" : ""))

@@ -35,6 +35,14 @@ public final class EntryField extends VBox {
         model.shownProperty().addListener((o, was, is) -> field.setText(is));
         model.insteadProperty().addListener((o, was, is) -> hint());
         hint();
+        listenToKeys();
+        explain(id);
+        ask(id);
+        getChildren().addAll(field, refusal, doubt);
+        setFillWidth(true);
+    }
+
+    private void listenToKeys() {
         field.setOnAction(event -> enter());
         field.focusedProperty().addListener((o, was, focused) -> {
             hint();
@@ -50,12 +58,18 @@ public final class EntryField extends VBox {
                 key.consume();
             }
         });
+    }
+
+    private void explain(String id) {
         refusal.setId(id + "-refusal");
         refusal.getStyleClass().add(Styles.REFUSAL);
         refusal.setWrapText(true);
         refusal.textProperty().bind(model.refusalProperty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         refusal.visibleProperty().bind(refusal.managedProperty());
+    }
+
+    private void ask(String id) {
         doubt.setId(id + "-doubt");
         doubt.getStyleClass().addAll(Styles.LINK, Styles.REFUSAL);
         doubt.setWrapText(true);
@@ -66,8 +80,6 @@ public final class EntryField extends VBox {
                 .ifPresent(model::enter));
         model.doubtProperty().addListener((o, was, is) -> ask());
         ask();
-        getChildren().addAll(field, refusal, doubt);
-        setFillWidth(true);
     }
 
     /** {@return this field, that wide} */

@@ -114,22 +114,9 @@ public final class RowsEntry extends VBox {
     }
 
     private Node row(int index, Row row, List<Row> table) {
-        HBox line = new HBox(6);
-        VBox lines = new VBox(line);
-        lines.setMouseTransparent(true);
-        for (int i = 0; i < field.columns().size(); i++) {
-            String cell = row.cells().get(i);
-            if (below(field.columns().get(i))) {
-                lines.getChildren().addAll(cell.isEmpty() ? List.of() : List.of(remark(cell)));
-                continue;
-            }
-            line.getChildren()
-                    .add(field.columns().get(i).type() == RowColumn.Type.NUMBER ? number(cell, i, table)
-                            : sized(new Label(cell.replace('T', ' ')), field.columns().get(i)));
-        }
         Button press = new Button();
         press.setId(id + "-" + index);
-        press.setGraphic(lines);
+        press.setGraphic(cells(row, table));
         press.setMaxWidth(Double.MAX_VALUE);
         press.setAccessibleText(row.text());
         press.setTooltip(new Tooltip(row.text() + "\nPress to correct it"));
@@ -142,6 +129,30 @@ public final class RowsEntry extends VBox {
             cells.get(0).requestFocus();
         });
         HBox.setHgrow(press, Priority.ALWAYS);
+        HBox both = new HBox(2, press, remove(index));
+        both.setAlignment(Pos.CENTER_LEFT);
+        return both;
+    }
+
+    private Node cells(Row row, List<Row> table) {
+        HBox line = new HBox(6);
+        VBox lines = new VBox(line);
+        lines.setMouseTransparent(true);
+        for (int i = 0; i < field.columns().size(); i++) {
+            RowColumn column = field.columns().get(i);
+            String cell = row.cells().get(i);
+            if (!below(column)) {
+                line.getChildren()
+                        .add(column.type() == RowColumn.Type.NUMBER ? number(cell, i, table)
+                                : sized(new Label(cell.replace('T', ' ')), column));
+            } else if (!cell.isEmpty()) {
+                lines.getChildren().add(remark(cell));
+            }
+        }
+        return lines;
+    }
+
+    private Button remove(int index) {
         Button remove = new Button();
         remove.setId("remove-" + id + "-" + index);
         remove.setGraphic(Icon.CLOSE.node());
@@ -152,9 +163,7 @@ public final class RowsEntry extends VBox {
             texts.remove(index);
             enter(texts);
         });
-        HBox both = new HBox(2, press, remove);
-        both.setAlignment(Pos.CENTER_LEFT);
-        return both;
+        return remove;
     }
 
     /** Words stand below the rest of their row where that takes the width of the column. */

@@ -170,37 +170,8 @@ public final class RackView extends VBox {
         list.setAccessibleText("Shots");
         list.setCellFactory(view -> new SlipCell(appearance, desk, picked, workspace));
         list.setFocusTraversable(true);
-        list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
-            // A slip that is replaced by its edited self was not chosen by anybody.
-            boolean itself = was instanceof RackRow.Slip old && is instanceof RackRow.Slip slip
-                    && old.shot().id() == slip.shot().id();
-            if (!following && !itself && is instanceof RackRow.Slip slip) {
-                model.open(slip.shot());
-            }
-        });
-        list.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
-            int step = switch (key.getCode()) {
-                case DOWN -> 1;
-                case UP -> -1;
-                case PAGE_DOWN -> 6;
-                case PAGE_UP -> -6;
-                case HOME -> -1_000_000;
-                case END -> 1_000_000;
-                default -> 0;
-            };
-            if (step != 0) {
-                model.step(step);
-                key.consume();
-            } else if (key.getCode() == KeyCode.DELETE
-                    && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
-                actions.bin(List.of(slip.shot()));
-                key.consume();
-            } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
-                    && list.getSelectionModel().getSelectedItem() instanceof RackRow.Slip slip) {
-                picked.toggle(slip.shot());
-                key.consume();
-            }
-        });
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen(was, is));
+        list.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         Label nothing = new Label();
         nothing.getStyleClass().add(Styles.EMPTY);
         nothing.setWrapText(true);
@@ -216,6 +187,39 @@ public final class RackView extends VBox {
         stack.getStyleClass().add(Styles.RACK_LIST);
         VBox.setVgrow(stack, Priority.ALWAYS);
         return stack;
+    }
+
+    /** A slip that is replaced by its edited self was not chosen by anybody. */
+    private void chosen(RackRow was, RackRow is) {
+        boolean itself = was instanceof RackRow.Slip old && is instanceof RackRow.Slip slip
+                && old.shot().id() == slip.shot().id();
+        if (!following && !itself && is instanceof RackRow.Slip slip) {
+            model.open(slip.shot());
+        }
+    }
+
+    private void pressed(KeyEvent key) {
+        int step = switch (key.getCode()) {
+            case DOWN -> 1;
+            case UP -> -1;
+            case PAGE_DOWN -> 6;
+            case PAGE_UP -> -6;
+            case HOME -> -1_000_000;
+            case END -> 1_000_000;
+            default -> 0;
+        };
+        RackRow current = list.getSelectionModel().getSelectedItem();
+        if (step != 0) {
+            model.step(step);
+            key.consume();
+        } else if (key.getCode() == KeyCode.DELETE && current instanceof RackRow.Slip slip) {
+            actions.bin(List.of(slip.shot()));
+            key.consume();
+        } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
+                && current instanceof RackRow.Slip slip) {
+            picked.toggle(slip.shot());
+            key.consume();
+        }
     }
 
     /** All that the filter shows, or none: so a search becomes a comparison. */

@@ -69,36 +69,40 @@ final class TranslationSection extends Section {
             say("Enter from when on the valve stands where.");
             return;
         }
-        GridPane grid = new GridPane();
-        grid.setHgap(12);
-        grid.setVgap(2);
-        grid.addRow(0, head("from, s"), head("here"), head("g/s"), head(other.name()));
-        boolean beyond = false;
-        for (int i = 0; i < steps.size(); i++) {
-            ValveSchedule.Translated step = steps.get(i);
-            beyond |= step.opening().isEmpty();
-            String position = step.opening()
-                    .map(OpeningText::of)
-                    .orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
-            Label[] cells = {new Label(DecimalText.exact(step.from().seconds())),
-                    new Label(DecimalText.exact(step.from().position())),
-                    new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")),
-                    new Label(position)};
-            if (step.opening().isEmpty()) {
-                cells[3].getStyleClass().add(Styles.REFUSAL);
-            }
-            for (int column = 0; column < 3; column++) {
-                GridPane.setHalignment(cells[column], HPos.RIGHT);
-            }
-            grid.addRow(i + 1, cells);
-        }
-        result.getChildren().add(grid);
-        if (beyond) {
+        result.getChildren().add(table(steps));
+        if (steps.stream().anyMatch(step -> step.opening().isEmpty())) {
             say(other.name() + " gives " + Reported.fixed(there.least(), 2) + " to "
                     + Reported.fixed(there.largest(), 2) + " g/s; what lies beyond cannot be translated.");
         }
         say("In brackets: positions that the calibrations’ uncertainty leaves open (k = 2). Free flow: a puck lets "
                 + "far less through.");
+    }
+
+    private GridPane table(List<ValveSchedule.Translated> steps) {
+        GridPane grid = new GridPane();
+        grid.setHgap(12);
+        grid.setVgap(2);
+        grid.addRow(0, head("from, s"), head("here"), head("g/s"), head(other.name()));
+        for (int i = 0; i < steps.size(); i++) {
+            grid.addRow(i + 1, cells(steps.get(i)));
+        }
+        return grid;
+    }
+
+    private static Label[] cells(ValveSchedule.Translated step) {
+        String position = step.opening()
+                .map(OpeningText::of)
+                .orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
+        Label[] cells = {new Label(DecimalText.exact(step.from().seconds())),
+                new Label(DecimalText.exact(step.from().position())),
+                new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")), new Label(position)};
+        if (step.opening().isEmpty()) {
+            cells[3].getStyleClass().add(Styles.REFUSAL);
+        }
+        for (int column = 0; column < 3; column++) {
+            GridPane.setHalignment(cells[column], HPos.RIGHT);
+        }
+        return cells;
     }
 
     private static Label head(String text) {

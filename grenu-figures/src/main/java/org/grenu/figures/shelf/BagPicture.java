@@ -17,6 +17,7 @@ import org.grenu.figures.paint.Words.Align;
 /** A bag's life along the days, with the rest window that freezing puts off, and what is left of it. */
 final class BagPicture {
 
+    private static final String[] PARTS = {"doses", "purges", "waste", "portioned out", "left"};
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final double RAIL = 50;
     private static final int MOST_DOTS = 9;
@@ -166,39 +167,45 @@ final class BagPicture {
         }
         double net = stock.net().getAsDouble();
         Sketch.Axis mass = new Sketch.Axis(0, Math.max(net, stock.gone()), 0, days.to());
-        double x = 0;
-        double word = 0;
-        double line = y;
         double[] parts = {stock.doses(), stock.purges(), stock.waste(), stock.portioned(),
                 Math.max(0, net - stock.gone())};
-        String[] names = {"doses", "purges", "waste", "portioned out", "left"};
+        double x = 0;
         for (int i = 0; i < parts.length; i++) {
             double to = x + mass.at(parts[i]);
-            boolean left = i == parts.length - 1;
-            if (left) {
+            if (i == parts.length - 1) {
                 dosesLeft(stock, mass, x, y);
             } else {
                 s.fill(x, y - 4, to - x - (to - x > 1.5 ? 1 : 0), 8, "budget-" + (i + 1), 1);
             }
-            if (parts[i] > 0) {
-                double wide = 24 + s.noteWidth(names[i] + " " + grams(parts[i]));
-                if (word > 0 && word + wide - 12 > days.to()) {
-                    word = 0;
-                    line += 14;
-                }
-                Rectangle2D key = new Rectangle2D.Double(word + 0.5, line + 10.5, 6, 6);
-                if (left) {
-                    s.outline(key, "ink", 0.9);
-                } else {
-                    s.fill(key, "budget-" + (i + 1), 1);
-                }
-                s.note(names[i] + " " + grams(parts[i]), word + 11, line + 17, Align.LEFT);
-                word += wide;
-            }
             x = to;
         }
+        legend(parts, y);
         s.outline(new Rectangle2D.Double(0, y - 4, mass.at(net), 8), "ink", 0.9);
         left(stock, width - 126, y);
+    }
+
+    private void legend(double[] parts, double y) {
+        double word = 0;
+        double line = y;
+        for (int i = 0; i < parts.length; i++) {
+            if (!(parts[i] > 0)) {
+                continue;
+            }
+            String words = PARTS[i] + " " + grams(parts[i]);
+            double wide = 24 + s.noteWidth(words);
+            if (word > 0 && word + wide - 12 > days.to()) {
+                word = 0;
+                line += 14;
+            }
+            Rectangle2D key = new Rectangle2D.Double(word + 0.5, line + 10.5, 6, 6);
+            if (i == parts.length - 1) {
+                s.outline(key, "ink", 0.9);
+            } else {
+                s.fill(key, "budget-" + (i + 1), 1);
+            }
+            s.note(words, word + 11, line + 17, Align.LEFT);
+            word += wide;
+        }
     }
 
     /** What is left is empty cells, one a dose. */
