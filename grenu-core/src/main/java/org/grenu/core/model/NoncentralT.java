@@ -1,7 +1,5 @@
 package org.grenu.core.model;
 
-import org.hipparchus.special.Erf;
-
 /** Student's t about another centre: (Z + δ)/s, the distribution of a t statistic when there is an effect. */
 public final class NoncentralT {
 
@@ -16,11 +14,6 @@ public final class NoncentralT {
      * @param delta noncentrality δ, finite
      */
     public static double cumulative(double t, double df, double delta) {
-        return ChiScale.expectation(df, s -> normal(t * s - delta));
-    }
-
-    /** {@return Φ(z)} */
-    static double normal(double z) {
-        return 0.5 * Erf.erfc(-z / Math.sqrt(2));
+        return ChiScale.expectation(df, s -> Normal.cumulative(t * s - delta));
     }
 }

@@ -41,6 +41,6 @@ public final class Power {
     }
 
     private static double between(double low, double high, double mean, double se) {
-        return NoncentralT.normal((high - mean) / se) - NoncentralT.normal((low - mean) / se);
+        return Normal.cumulative((high - mean) / se) - Normal.cumulative((low - mean) / se);
     }
 }

@@ -62,6 +62,6 @@ public final class StudentizedRange {
     /** P(range of k standard normal values > w) = 1 − k ∫ φ(z)·[Φ(z) − Φ(z − w)]^(k−1) dz. */
     private static double rangeAbove(double w, int means) {
         return 1 - Quadrature.over(-TAIL, TAIL, PANELS, z -> means * Math.exp(-z * z / 2) / Math.sqrt(2 * Math.PI)
-                * Math.pow(NoncentralT.normal(z) - NoncentralT.normal(z - w), means - 1));
+                * Math.pow(Normal.cumulative(z) - Normal.cumulative(z - w), means - 1));
     }
 }
