@@ -21,7 +21,6 @@ public final class FindOrDoPanel extends VBox {
     private final FindOrDoViewModel model;
     private final TextField field = new TextField();
     private final VBox list = new VBox();
-    private Node before;
 
     /** Shows what the model finds. */
     public FindOrDoPanel(FindOrDoViewModel model) {
@@ -40,17 +39,11 @@ public final class FindOrDoPanel extends VBox {
         managedProperty().bind(visibleProperty());
         model.hits().addListener((Observable o) -> show());
         model.chosenProperty().addListener((o, was, is) -> show());
-        model.shownProperty().addListener((o, was, is) -> focus(is));
-    }
-
-    /** Who had the focus has it again afterwards, unless what was done gave it to another. */
-    private void focus(boolean shown) {
-        if (shown) {
-            before = getScene().getFocusOwner();
-            Platform.runLater(field::requestFocus);
-        } else if (before != null && getScene().getFocusOwner() == field) {
-            before.requestFocus();
-        }
+        model.shownProperty().addListener((o, was, is) -> {
+            if (is) {
+                Platform.runLater(field::requestFocus);
+            }
+        });
     }
 
     private void key(KeyEvent event) {
@@ -59,7 +52,6 @@ public final class FindOrDoPanel extends VBox {
             case DOWN -> model.step(1);
             case UP -> model.step(-1);
             case ENTER -> model.invoke();
-            case ESCAPE -> model.putAway();
             default -> taken = false;
         }
         if (taken) {

@@ -45,7 +45,7 @@ public final class ImportPanel extends VBox {
         Button close = new Button("Close");
         close.setId("import-close");
         close.getStyleClass().add(Styles.ACTION);
-        close.setOnAction(event -> setVisible(false));
+        close.setOnAction(event -> putAway());
         close.visibleProperty().bind(model.runningProperty().not());
         close.managedProperty().bind(close.visibleProperty());
         Region gap = new Region();
@@ -63,6 +63,13 @@ public final class ImportPanel extends VBox {
                     && model.progressProperty().get() >= 1;
             setVisible(running || !nothingToTell);
         });
+    }
+
+    /** Hides the report, unless files are still coming in. */
+    public void putAway() {
+        if (!model.runningProperty().get()) {
+            setVisible(false);
+        }
     }
 
     /** Files that gave no trouble are counted, not listed. */

@@ -27,6 +27,7 @@ import javafx.util.StringConverter;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.OwnFactor;
 import org.grenu.core.record.RecordFactor;
+import org.grenu.desktop.action.ActionMenu;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
@@ -108,7 +109,7 @@ public final class RackView extends VBox {
         });
         HBox.setHgrow(filter, Priority.ALWAYS);
         Suggestions.on(filter, model::offers);
-        HBox box = new HBox(6, Icon.SEARCH.node(), filter, new SearchMenu(model, actions));
+        HBox box = new HBox(6, Icon.SEARCH.node(), filter, searchMenu());
         box.getStyleClass().add(Styles.FILTER_BOX);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
@@ -162,6 +163,16 @@ public final class RackView extends VBox {
         HBox line = new HBox(words, gap, choice);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
+    }
+
+    private Node searchMenu() {
+        ActionMenu menu = new ActionMenu("search-menu", "", new SearchActions(model, actions)::sections);
+        menu.setGraphic(Icon.MORE.node());
+        menu.getStyleClass().remove(Styles.ACTION);
+        menu.getStyleClass().addAll(Styles.QUIET, Styles.SEARCH_MENU);
+        menu.setAccessibleText("Searches, and what to do with the shots shown");
+        menu.setTooltip(new Tooltip("Searches, and what to do with the shots shown"));
+        return menu;
     }
 
     private Node listWithEmptyText() {

@@ -20,7 +20,7 @@ final class BenchActions {
     static final String SAVE_COMPARISON = "Save a comparison";
     static final String LIBRARY = "Library";
 
-    private static final String NO_SHOT = "No shot is open: open one in the rack.";
+    static final String NO_SHOT = "No shot is open: open one in the rack.";
 
     private final Bench bench;
     private final FileRequests files;

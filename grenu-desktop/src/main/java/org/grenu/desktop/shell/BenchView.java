@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
@@ -20,6 +19,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import javafx.stage.Popup;
+import javafx.stage.Window;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.control.Magnifier;
 import org.grenu.desktop.action.Action;
@@ -37,6 +38,7 @@ import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
 import org.grenu.desktop.rack.RackActions;
 import org.grenu.desktop.rack.RackView;
+import org.grenu.desktop.rack.SearchActions;
 import org.grenu.desktop.read.ReadView;
 import org.grenu.desktop.records.BinPanel;
 import org.grenu.desktop.records.BulkPanel;
@@ -58,6 +60,7 @@ public final class BenchView extends StackPane {
     private static final double LEAST_WIDTH = 1100;
     private static final double LEAST_HEIGHT = 700;
     private final StackPane all = new StackPane();
+    private final Overlays overlays = new Overlays(all);
     private final Bench bench;
     private final FileDialogs dialogs;
     private final FileRequests files;
@@ -81,11 +84,12 @@ public final class BenchView extends StackPane {
         JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
         files = new FileRequests(bench, dialogs, joining);
         actions = BenchActions.of(bench, files, reach());
-        finding = new FindOrDoViewModel(new Findables(bench, actions).sources());
+        finding = new FindOrDoViewModel(
+                new Findables(bench, actions, new SearchActions(bench.rack(), rackActions())).sources());
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(),
                 rackActions());
         read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(),
-                files::giveLog, new RecipeMenu(bench), exportMenu());
+                files::giveLog, recipeMenu(), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
         bin = new BinPanel(bench.desk());
@@ -140,19 +144,16 @@ public final class BenchView extends StackPane {
         return columns;
     }
 
-    /** What lies over the page, the topmost last. */
     private void layOver() {
+        overlays.add(settings, () -> settings.setVisible(false));
         ImportPanel imports = new ImportPanel(bench.importing(), bench.mapping());
-        List.of(settings, imports, bulk, bin, join, new FindOrDoPanel(finding)).forEach(overlay -> {
-            StackPane.setAlignment(overlay, Pos.TOP_CENTER);
-            StackPane.setMargin(overlay, new Insets(56, 0, overlay == settings ? 24 : 0, 0));
-            all.getChildren().add(overlay);
-        });
-        NoticeBar notice = new NoticeBar(bench.desk().noticeProperty());
-        StackPane.setAlignment(notice, Pos.BOTTOM_CENTER);
-        StackPane.setMargin(notice, new Insets(0, 0, 24, 0));
-        all.getChildren().add(all.getChildren().indexOf(imports) + 1, mapping);
-        all.getChildren().add(notice);
+        overlays.addHoldingWork(imports, imports::putAway);
+        overlays.addHoldingWork(mapping, bench.mapping()::putAway);
+        overlays.add(bulk, () -> bulk.setVisible(false));
+        overlays.add(bin, () -> bin.setVisible(false));
+        overlays.add(join, join::putAway);
+        overlays.add(new FindOrDoPanel(finding), finding::putAway);
+        overlays.addAbove(new NoticeBar(bench.desk().noticeProperty()), Pos.BOTTOM_CENTER);
     }
 
     /** {@return everything that can be done, for the table of keys} */
@@ -212,23 +213,30 @@ public final class BenchView extends StackPane {
         };
     }
 
+    private MenuButton recipeMenu() {
+        MenuButton menu = new ActionMenu("recipe-menu", "Recipe", new RecipeActions(bench)::sections);
+        menu.disableProperty().bind(bench.desk().openProperty().isNull());
+        return menu;
+    }
+
     private MenuButton exportMenu() {
         List<Action> save = actions.of(BenchActions.SAVE);
         MenuButton menu = new ActionMenu("export", "Export",
-                List.of(save.subList(0, 3), save.subList(3, 6), save.subList(6, save.size())));
+                () -> List.of(save.subList(0, 3), save.subList(3, 6), save.subList(6, save.size())));
         menu.disableProperty().bind(bench.desk().openProperty().isNull());
         return menu;
     }
 
     private MenuButton compareExportMenu() {
-        MenuButton menu = new ActionMenu("compare-export", "Export", List.of(actions.of(BenchActions.SAVE_COMPARISON)));
+        MenuButton menu = new ActionMenu("compare-export", "Export",
+                () -> List.of(actions.of(BenchActions.SAVE_COMPARISON)));
         menu.disableProperty().bind(bench.compare().answeredProperty().isNull());
         return menu;
     }
 
     private MenuButton libraryMenu() {
         List<Action> library = actions.of(BenchActions.LIBRARY);
-        return new ActionMenu("library-menu", "Library", List.of(library.subList(0, 3), library.subList(3, 5),
+        return new ActionMenu("library-menu", "Library", () -> List.of(library.subList(0, 3), library.subList(3, 5),
                 library.subList(5, 7), library.subList(7, library.size())));
     }
 
@@ -302,16 +310,10 @@ public final class BenchView extends StackPane {
     /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
     private void key(KeyEvent event) {
         boolean taken = true;
-        if (event.getCode() == KeyCode.ESCAPE && finding.shownProperty().get()) {
-            finding.putAway();
-        } else if (event.getCode() == KeyCode.ESCAPE && settings.isVisible()) {
-            settings.setVisible(false);
-        } else if (event.getCode() == KeyCode.ESCAPE && (bulk.isVisible() || bin.isVisible() || join.isVisible())) {
-            join.putAway();
-            bulk.setVisible(false);
-            bin.setVisible(false);
-        } else if (event.getCode() == KeyCode.ESCAPE && mapping.isVisible()) {
-            bench.mapping().putAway();
+        if (event.getCode() == KeyCode.ESCAPE && offering()) {
+            taken = false;
+        } else if (event.getCode() == KeyCode.ESCAPE && overlays.putTopmostAway()) {
+            taken = true;
         } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
         } else if (actions.on(event).isPresent()) {
@@ -325,6 +327,11 @@ public final class BenchView extends StackPane {
         if (taken) {
             event.consume();
         }
+    }
+
+    /** Names offered under a field are put away before what the field stands in. */
+    private static boolean offering() {
+        return Window.getWindows().stream().anyMatch(window -> window instanceof Popup && window.isShowing());
     }
 
     private boolean typing() {

@@ -3,6 +3,7 @@ package org.grenu.desktop.shell;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -13,26 +14,31 @@ import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Unit;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.record.RecordField;
+import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.find.Hit;
+import org.grenu.desktop.rack.SearchActions;
 import org.grenu.formats.rules.ShippedPacks;
 import org.grenu.library.ShotSummary;
 
 /** What the find-or-do field finds on the bench. */
-record Findables(Bench bench, Actions actions) {
+record Findables(Bench bench, Actions actions, SearchActions searches) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /** The rack's menu has them for the shots shown, the window for all. */
+    private static final Set<String> SAID_ELSEWHERE = Set.of("edit-shown", "open-bin");
 
     List<Supplier<Stream<Hit>>> sources() {
         return List.of(this::doing, this::shots, this::shelf, this::settings);
     }
 
     private Stream<Hit> doing() {
-        return actions.groups()
-                .stream()
-                .flatMap(group -> group.actions().stream())
-                .filter(action -> !action.id().equals("find-or-do"))
+        Stream<Action> now = Stream.of(new RecipeActions(bench).sections(), searches.sections())
+                .flatMap(sections -> sections.stream().flatMap(List::stream))
+                .filter(action -> !SAID_ELSEWHERE.contains(action.id()));
+        return Stream.concat(actions.all().filter(action -> !action.id().equals("find-or-do")), now)
                 .map(action -> new Hit("Do", action.label(), action.meaning(), action.keyText(), action.whyNot().get(),
                         action.run()));
     }

@@ -1,0 +1,103 @@
+package org.grenu.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.StackPane;
+
+/**
+ * What lies over the page. One stands there at a time; only what holds work, such as a log half mapped, stays beneath
+ * another. Escape puts the topmost away, and the focus goes back to where it was.
+ */
+final class Overlays {
+
+    private static final double TOP = 56;
+
+    private final StackPane over;
+    private final List<Overlay> all = new ArrayList<>();
+    private Node before;
+    /** The nearest to the eye is drawn last. */
+    private double nearest;
+
+    /** Over that page, which is the pane's first child. */
+    Overlays(StackPane over) {
+        this.over = over;
+    }
+
+    private record Overlay(Node node, boolean holdsWork, Runnable putAway) {
+    }
+
+    /** One that gives way to any other. */
+    void add(Node node, Runnable putAway) {
+        add(new Overlay(node, false, putAway));
+    }
+
+    /** One that stays beneath others until it is put away itself. */
+    void addHoldingWork(Node node, Runnable putAway) {
+        add(new Overlay(node, true, putAway));
+    }
+
+    private void add(Overlay one) {
+        StackPane.setAlignment(one.node, Pos.TOP_CENTER);
+        StackPane.setMargin(one.node, new Insets(TOP, 0, 24, 0));
+        over.getChildren().add(one.node);
+        all.add(one);
+        one.node.visibleProperty().addListener((o, was, is) -> {
+            if (is) {
+                shown(one);
+            } else {
+                hidden(one);
+            }
+        });
+    }
+
+    /** Something that lies over all of them, such as a notice. */
+    void addAbove(Node node, Pos place) {
+        StackPane.setAlignment(node, place);
+        StackPane.setMargin(node, new Insets(0, 0, 24, 0));
+        node.setViewOrder(Double.NEGATIVE_INFINITY);
+        over.getChildren().add(node);
+    }
+
+    /** {@return whether one stood there; the topmost no longer does} */
+    boolean putTopmostAway() {
+        return all.stream()
+                .filter(one -> one.node.isVisible())
+                .min(Comparator.comparingDouble(one -> one.node.getViewOrder()))
+                .map(topmost -> {
+                    topmost.putAway.run();
+                    return true;
+                })
+                .orElse(false);
+    }
+
+    private void shown(Overlay one) {
+        List<Overlay> others = all.stream().filter(other -> other != one && other.node.isVisible()).toList();
+        if (others.isEmpty() && one.node.getScene() != null) {
+            before = one.node.getScene().getFocusOwner();
+        }
+        one.node.setViewOrder(--nearest);
+        others.stream().filter(other -> !other.holdsWork).forEach(other -> other.putAway.run());
+    }
+
+    /** Whoever had the focus has it again, unless what was done there gave it to another. */
+    private void hidden(Overlay one) {
+        if (all.stream().noneMatch(other -> other.node.isVisible())) {
+            if (before != null && before.getScene() != null && holdsFocus(one.node)) {
+                before.requestFocus();
+            }
+            before = null;
+        }
+    }
+
+    private static boolean holdsFocus(Node node) {
+        Node owner = node.getScene().getFocusOwner();
+        while (owner != null && owner != node) {
+            owner = owner.getParent();
+        }
+        return owner == node;
+    }
+}
