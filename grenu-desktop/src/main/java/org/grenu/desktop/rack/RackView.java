@@ -34,7 +34,6 @@ import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.figures.theme.TreatmentScale;
 
@@ -51,16 +50,16 @@ public final class RackView extends VBox {
     private final TextField filter = new TextField();
     private final HBox legend = new HBox(3);
     private final PickedShots picked;
-    private final ObservableValue<Workspace> workspace;
+    private final ObservableValue<Boolean> picking;
     private final RackActions actions;
     private boolean following;
 
-    /** The rack of that desk; in the Compare workspace its slips can be picked. */
+    /** The rack of that desk; its slips can be picked while that says so. */
     public RackView(RackViewModel model, StudyDesk desk, Appearance appearance, PickedShots picked,
-            ObservableValue<Workspace> workspace, RackActions actions) {
+            ObservableValue<Boolean> picking, RackActions actions) {
         this.actions = actions;
         this.picked = picked;
-        this.workspace = workspace;
+        this.picking = picking;
         this.model = model;
         this.desk = desk;
         this.appearance = appearance;
@@ -179,7 +178,7 @@ public final class RackView extends VBox {
         list.setId("rack");
         list.setItems(model.rows());
         list.setAccessibleText("Shots");
-        list.setCellFactory(view -> new SlipCell(appearance, desk, picked, workspace));
+        list.setCellFactory(view -> new SlipCell(appearance, desk, picked, picking));
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen(was, is));
         list.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
@@ -226,7 +225,7 @@ public final class RackView extends VBox {
         } else if (key.getCode() == KeyCode.DELETE && current instanceof RackRow.Slip slip) {
             actions.bin(List.of(slip.shot()));
             key.consume();
-        } else if (key.getCode() == KeyCode.SPACE && workspace.getValue() == Workspace.COMPARE
+        } else if (key.getCode() == KeyCode.SPACE && picking.getValue()
                 && current instanceof RackRow.Slip slip) {
             picked.toggle(slip.shot());
             key.consume();
@@ -253,13 +252,13 @@ public final class RackView extends VBox {
         line.setAlignment(Pos.CENTER_LEFT);
         Runnable tell = () -> {
             count.setText(picked.ids().size() + " picked");
-            boolean comparing = workspace.getValue() == Workspace.COMPARE;
+            boolean comparing = picking.getValue();
             line.setVisible(comparing);
             line.setManaged(comparing);
             list.refresh();
         };
         picked.ids().addListener((Observable o) -> tell.run());
-        workspace.addListener((o, was, is) -> tell.run());
+        picking.addListener((o, was, is) -> tell.run());
         tell.run();
         return line;
     }

@@ -13,7 +13,6 @@ import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.desk.Workspace;
 import org.grenu.figures.theme.Theme;
 import org.grenu.library.ShotSummary;
 
@@ -23,7 +22,7 @@ final class SlipCell extends ListCell<RackRow> {
     private final Appearance appearance;
     private final StudyDesk desk;
     private final PickedShots picked;
-    private final ObservableValue<Workspace> workspace;
+    private final ObservableValue<Boolean> picking;
     /** Made once and filled anew: to style new nodes for each row would take longer than a frame. */
     private final SlipCard card = new SlipCard();
     private final Label day = new Label();
@@ -31,10 +30,10 @@ final class SlipCell extends ListCell<RackRow> {
     private final BorderPane heading = new BorderPane();
     private final StackPane stack = new StackPane(heading, card);
 
-    SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Workspace> workspace) {
+    SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Boolean> picking) {
         this.desk = desk;
         this.picked = picked;
-        this.workspace = workspace;
+        this.picking = picking;
         this.appearance = appearance;
         day.getStyleClass().add(Styles.HEADING);
         count.getStyleClass().add(Styles.MUTED);
@@ -77,7 +76,7 @@ final class SlipCell extends ListCell<RackRow> {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         Theme theme = appearance.themeProperty().get();
         card.show(shot, text, FxColor.of(appearance.scale().get().color(shot.record(), theme)), theme);
-        if (workspace.getValue() == Workspace.COMPARE) {
+        if (picking.getValue()) {
             card.offerToPick(picked.contains(shot), picked::toggle);
         } else {
             card.offerNothing();

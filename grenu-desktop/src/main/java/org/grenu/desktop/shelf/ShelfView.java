@@ -32,7 +32,6 @@ import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.read.FigureImage;
 import org.grenu.figures.shelf.ShelfFigure;
-import org.grenu.figures.shelf.ShelfPainter;
 import org.grenu.figures.theme.Theme;
 
 /** The work surface of the Shelf: a sort of things at the top, below it a picture of each. */
@@ -289,7 +288,7 @@ public final class ShelfView extends BorderPane {
 
         private void repaint() {
             Theme theme = appearance.themeProperty().get();
-            image.paint((g, pen, width, height) -> ShelfPainter.paint(g, theme, figure, width), Math.floor(getWidth()),
+            image.paint((g, pen, width, height) -> figure.paint(g, theme, width), Math.floor(getWidth()),
                     figure.height());
         }
     }

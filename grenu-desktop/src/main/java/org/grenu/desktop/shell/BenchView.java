@@ -86,7 +86,8 @@ public final class BenchView extends StackPane {
         actions = BenchActions.of(bench, files, reach());
         finding = new FindOrDoViewModel(
                 new Findables(bench, actions, new SearchActions(bench.rack(), rackActions())).sources());
-        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(), bench.workspace(),
+        rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(),
+                bench.workspace().isEqualTo(Workspace.COMPARE),
                 rackActions());
         read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(),
                 files::giveLog, recipeMenu(), exportMenu());

@@ -47,7 +47,7 @@ final class Spine extends VBox {
 
     private static Button item(Workspace place, ObjectProperty<Workspace> workspace, Actions actions) {
         Action action = actions.get("workspace-" + place.name().toLowerCase(Locale.ROOT));
-        Button item = new Button(action.label(), Icon.valueOf(place.name()).node());
+        Button item = new Button(action.label(), place.icon().node());
         item.setId(action.id());
         item.getStyleClass().add(Styles.SPINE_ITEM);
         item.setTooltip(new Tooltip(action.tooltip()));

@@ -1,12 +1,16 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import org.grenu.core.diagnosis.RestWindow;
+import org.grenu.core.shelf.BagEvent;
 import org.grenu.core.shelf.BagLife;
 import org.grenu.core.shelf.BagStock;
+import org.grenu.figures.theme.Theme;
 
 /**
  * A bag's life.
@@ -25,6 +29,19 @@ public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest,
         shots = List.copyOf(shots);
     }
 
+    static BagFigure of(Standing bag) {
+        BagLife life = BagLife.of(bag.entries());
+        List<LocalDate> days = bag.used()
+                .stream()
+                .flatMap(record -> record.pulledAt().stream())
+                .map(LocalDateTime::toLocalDate)
+                .sorted()
+                .toList();
+        LocalDate end = life.first(BagEvent.Kind.USED_UP).orElse(bag.today());
+        return new BagFigure(life, BagStock.of(bag.entries(), bag.used()), bag.rest(), days, bag.today(),
+                life.ageDays(end));
+    }
+
     @Override
     public double height() {
         return life.contradictions().isEmpty() ? 146 : 166;
@@ -36,5 +53,10 @@ public record BagFigure(BagLife life, BagStock stock, Optional<RestWindow> rest,
                 : "what is left is unknown";
         return (age.isPresent() ? age.getAsLong() + " days since roast" : "roast date unknown") + ", " + left + ", "
                 + shots.size() + " shots";
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        new BagPicture(new Sketch(g, theme), this, width).paint();
     }
 }

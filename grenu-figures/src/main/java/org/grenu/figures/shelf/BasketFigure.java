@@ -1,7 +1,11 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.figures.theme.Theme;
 
 /**
  * A basket in section.
@@ -19,6 +23,11 @@ public record BasketFigure(OptionalDouble from, OptionalDouble to, OptionalDoubl
         doses = List.copyOf(doses);
     }
 
+    static BasketFigure of(Standing basket) {
+        return new BasketFigure(basket.number(ShelfField.CAPACITY_FROM), basket.number(ShelfField.CAPACITY_TO),
+                basket.number(ShelfField.DIAMETER), basket.number(ShelfField.DEPTH), basket.used(RecordField.DOSE));
+    }
+
     @Override
     public double height() {
         return 104;
@@ -28,5 +37,10 @@ public record BasketFigure(OptionalDouble from, OptionalDouble to, OptionalDoubl
     public String words() {
         return "Made for " + (from.isPresent() && to.isPresent() ? from.getAsDouble() + " to " + to.getAsDouble() + " g"
                 : "an unknown dose") + "; " + doses.size() + " doses";
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        GearPictures.basket(new Sketch(g, theme), this, width);
     }
 }

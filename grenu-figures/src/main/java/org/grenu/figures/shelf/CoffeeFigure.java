@@ -1,9 +1,15 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.figures.theme.Theme;
 
 /**
  * A coffee.
@@ -26,6 +32,24 @@ public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble gr
         notes = List.copyOf(notes);
     }
 
+    static CoffeeFigure of(Standing coffee) {
+        List<String> facts = new ArrayList<>();
+        coffee.entries().text(ShelfField.LOT).ifPresent(lot -> facts.add("lot " + lot));
+        coffee.entries().text(ShelfField.PROCESS).ifPresent(facts::add);
+        coffee.entries().text(ShelfField.ORIGIN).ifPresent(facts::add);
+        OptionalDouble moisture = coffee.number(ShelfField.MOISTURE);
+        List<String> notes = Arrays.stream(coffee.words(ShelfField.EXPECTED_NOTES).split("[,;]"))
+                .map(String::strip)
+                .filter(note -> !note.isEmpty())
+                .toList();
+        return new CoffeeFigure(coffee.words(ShelfField.ROAST_LEVEL), coffee.number(ShelfField.COLOUR_WHOLE),
+                coffee.number(ShelfField.COLOUR_GROUND), coffee.words(ShelfField.COLOUR_SCALE),
+                coffee.number(ShelfField.DENSITY),
+                moisture.isEmpty() ? Optional.empty() : Optional.of(Measured.independent(moisture.getAsDouble(),
+                        coffee.number(ShelfField.MOISTURE_U).orElse(ShotRecord.USUAL_MOISTURE_U))),
+                notes, String.join(" · ", facts), coffee.used().size());
+    }
+
     @Override
     public double height() {
         return 92;
@@ -34,5 +58,10 @@ public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble gr
     @Override
     public String words() {
         return facts + (roast.isEmpty() ? "" : ", roast " + roast) + ", " + shots + " shots";
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        ThingPictures.coffee(new Sketch(g, theme), this, width);
     }
 }

@@ -1,8 +1,14 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.figures.theme.Theme;
 
 /**
  * A grinder's dial.
@@ -18,6 +24,19 @@ public record GrinderFigure(OptionalDouble finest, OptionalDouble coarsest, Opti
         String counted,
         Map<String, List<Double>> used) implements ShelfFigure {
 
+    static GrinderFigure of(Standing grinder) {
+        Map<String, List<Double>> settings = new LinkedHashMap<>();
+        grinder.used()
+                .forEach(record -> record.number(RecordField.GRIND)
+                        .ifPresent(grind -> settings
+                                .computeIfAbsent(record.text(RecordField.COFFEE).orElse("coffee unknown"),
+                                        key -> new ArrayList<>())
+                                .add(grind)));
+        return new GrinderFigure(grinder.number(ShelfField.FINEST), grinder.number(ShelfField.COARSEST),
+                grinder.number(ShelfField.STEP), grinder.number(ShelfField.ZERO_POINT),
+                grinder.words(ShelfField.SETTING_WORDS), settings);
+    }
+
     @Override
     public double height() {
         return 58 + 20.0 * Math.max(1, used.size());
@@ -27,5 +46,10 @@ public record GrinderFigure(OptionalDouble finest, OptionalDouble coarsest, Opti
     public String words() {
         return "Settings of " + used.values().stream().mapToInt(List::size).sum() + " shots of " + used.size()
                 + " coffees";
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        GearPictures.grinder(new Sketch(g, theme), this, width);
     }
 }

@@ -43,7 +43,7 @@ public record RecipeSheet(String name, RecipeFigure recipe) implements Sheet {
                 Face.SEMIBOLD.at(18), theme.color("ink"));
         Graphics2D card = (Graphics2D) g.create();
         card.translate(MARGIN, 58);
-        ShelfPainter.paint(card, theme, recipe, width() - 2 * MARGIN);
+        recipe.paint(card, theme, width() - 2 * MARGIN);
         card.dispose();
     }
 }

@@ -1,8 +1,11 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.figures.theme.Theme;
 
 /**
  * A scale's check weights.
@@ -23,6 +26,17 @@ public record ScaleFigure(List<Check> checks, OptionalDouble step, OptionalDoubl
         checks = List.copyOf(checks);
     }
 
+    static ScaleFigure of(Standing scale) {
+        return new ScaleFigure(
+                scale.entries()
+                        .rows(ShelfField.CHECK_WEIGHTS)
+                        .stream()
+                        .map(row -> new Check(row.day(0).orElseThrow(), row.needed(1), row.needed(2) - row.needed(1)))
+                        .toList(),
+                scale.number(ShelfField.SCALE_STEP), scale.number(ShelfField.SCALE_BIAS),
+                scale.number(ShelfField.SCALE_REPEATABILITY), scale.number(ShelfField.SCALE_LAG));
+    }
+
     @Override
     public double height() {
         return checks.isEmpty() ? 44 : 150;
@@ -31,5 +45,10 @@ public record ScaleFigure(List<Check> checks, OptionalDouble step, OptionalDoubl
     @Override
     public String words() {
         return checks.size() + " check weights";
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        InstrumentPictures.scale(new Sketch(g, theme), this, width);
     }
 }

@@ -1,9 +1,13 @@
 package org.grenu.figures.shelf;
 
+import java.awt.Graphics2D;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.SiteHeat;
+import org.grenu.figures.theme.Theme;
 
 /**
  * What a place allows.
@@ -18,6 +22,13 @@ public record SiteFigure(OptionalDouble altitude, Optional<SiteHeat> heat, List<
         set = List.copyOf(set);
     }
 
+    static SiteFigure of(Standing site) {
+        OptionalDouble altitude = site.number(ShelfField.ALTITUDE);
+        return new SiteFigure(altitude,
+                altitude.isEmpty() ? Optional.empty() : Optional.of(SiteHeat.at(altitude.getAsDouble())),
+                site.used(RecordField.TEMPERATURE));
+    }
+
     @Override
     public double height() {
         return 96;
@@ -27,5 +38,10 @@ public record SiteFigure(OptionalDouble altitude, Optional<SiteHeat> heat, List<
     public String words() {
         return heat.map(h -> String.format(java.util.Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C",
                 h.boilingCelsius(), h.highestSet())).orElse("altitude unknown");
+    }
+
+    @Override
+    public void paint(Graphics2D g, Theme theme, double width) {
+        ThingPictures.site(new Sketch(g, theme), this, width);
     }
 }

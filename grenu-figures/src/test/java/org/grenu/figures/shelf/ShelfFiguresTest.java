@@ -174,7 +174,7 @@ class ShelfFiguresTest {
                 BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = image.createGraphics();
         g.translate(MARGIN, MARGIN);
-        ShelfPainter.paint(g, theme, figure, WIDTH);
+        figure.paint(g, theme, WIDTH);
         g.dispose();
         return image;
     }
