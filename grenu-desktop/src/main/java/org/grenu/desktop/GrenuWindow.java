@@ -93,7 +93,7 @@ public final class GrenuWindow extends Application {
         if (opened.shots.size() == AT_ONCE) {
             bench.desk().loadTheRest();
         }
-        if (opened.library.library().readOnly()) {
+        if (bench.desk().readOnly()) {
             bench.desk()
                     .noticeProperty()
                     .set(Notice.failed(request.library()

@@ -120,7 +120,8 @@ class DocumentationPictures extends BenchFixture {
 
     private void shelfAndRecords() throws IOException {
         interact(() -> bench.desk()
-                .bin(bench.desk().shots().stream().filter(shot -> shot.record().pulledAt().isEmpty()).toList()));
+                .inBin()
+                .put(bench.desk().shots().stream().filter(shot -> shot.record().pulledAt().isEmpty()).toList()));
         until("the strange shot is gone", () -> bench.desk().shots().size() == 39);
         interact(() -> {
             bench.desk().noticeProperty().set(null);

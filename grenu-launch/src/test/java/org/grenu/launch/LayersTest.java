@@ -5,15 +5,25 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.List;
 
 @AnalyzeClasses(packages = "org.grenu", importOptions = {DoNotIncludeTests.class, LayersTest.WithoutOthersTests.class})
 class LayersTest {
+
+    private static final List<String> ROOMS = List.of("compare", "importing", "ledger", "rack", "read", "records",
+            "shelf", "strength");
+    private static final DescribedPredicate<JavaClass> DRAW = DescribedPredicate.describe("draw",
+            type -> type.getPackageName().startsWith("org.grenu.desktop") && type.getDirectDependenciesFromSelf()
+                    .stream()
+                    .anyMatch(use -> use.getTargetClass().getPackageName().startsWith("javafx.scene")));
 
     /** The core lends its tests' studies as a jar. */
     static final class WithoutOthersTests implements ImportOption {
@@ -74,6 +84,34 @@ class LayersTest {
             .dependOnClassesThat()
             .resideInAnyPackage("picocli..");
 
+    /** A room is a place of work; rooms meet on the desk and in the shell, never each other. */
+    @ArchTest
+    static final ArchRule roomsDoNotKnowEachOther = rooms();
+
+    private static ArchRule rooms() {
+        var layers = layeredArchitecture().consideringOnlyDependenciesInLayers();
+        for (String own : List.of("control", "action", "desk", "entry", "find", "shell")) {
+            layers = layers.layer(own).definedBy("org.grenu.desktop." + own);
+        }
+        for (String room : ROOMS) {
+            layers = layers.layer(room).definedBy("org.grenu.desktop." + room);
+        }
+        layers = layers.whereLayer("control")
+                .mayNotAccessAnyLayer()
+                .whereLayer("action")
+                .mayOnlyAccessLayers("control")
+                .whereLayer("desk")
+                .mayOnlyAccessLayers("control")
+                .whereLayer("entry")
+                .mayOnlyAccessLayers("control", "desk")
+                .whereLayer("find")
+                .mayOnlyAccessLayers("control", "action");
+        for (String room : ROOMS) {
+            layers = layers.whereLayer(room).mayOnlyAccessLayers("control", "action", "desk", "entry");
+        }
+        return layers;
+    }
+
     @ArchTest
     static final ArchRule viewModelsHoldNoNodes = noClasses().that()
             .haveSimpleNameEndingWith("ViewModel")
@@ -85,17 +123,13 @@ class LayersTest {
             .dependOnClassesThat()
             .resideInAnyPackage("javafx.scene..", "javafx.stage..");
 
-    /** A view may format and lay out; measuring is the core's, reading and writing the desk's. */
+    /** What draws may format and lay out; measuring is the core's, reading and writing the desk's. */
     @ArchTest
-    static final ArchRule viewsComputeAndStoreNothing = noClasses().that()
-            .haveSimpleNameEndingWith("View")
-            .or()
-            .haveSimpleNameEndingWith("Section")
-            .or()
-            .haveSimpleNameEndingWith("Cell")
-            .or()
-            .haveSimpleNameEndingWith("Pane")
+    static final ArchRule whatDrawsComputesAndStoresNothing = noClasses().that(DRAW)
             .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.grenu.core.model..", "org.grenu.app.analysis..")
+            .orShould()
             .dependOnClassesThat()
             .haveFullyQualifiedName("org.grenu.core.record.ShotMeasures")
             .orShould()
@@ -109,7 +143,7 @@ class LayersTest {
             .haveFullyQualifiedName("org.grenu.library.Library")
             .orShould()
             .dependOnClassesThat()
-            .resideInAPackage("org.grenu.formats..");
+            .haveFullyQualifiedName("org.grenu.library.Transactions");
 
     @ArchTest
     static final ArchRule noUtilsAndNoManagers = classes().should()

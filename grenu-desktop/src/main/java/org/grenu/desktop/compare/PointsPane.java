@@ -8,7 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.Variable;
-import org.grenu.desktop.read.FigureImage;
+import org.grenu.desktop.control.FigureImage;
 import org.grenu.figures.compare.PointsFigure;
 import org.grenu.figures.compare.PointsPainter;
 import org.grenu.figures.theme.Theme;

@@ -7,8 +7,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import org.grenu.core.compare.ResponseSurface;
+import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
-import org.grenu.desktop.read.FigureImage;
 import org.grenu.figures.compare.SurfacePainter;
 import org.grenu.figures.theme.Theme;
 

@@ -36,7 +36,6 @@ import org.grenu.core.shelf.Shelf;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
-import org.grenu.library.Binned;
 import org.grenu.library.Change;
 import org.grenu.library.EditDepth;
 import org.grenu.library.Library;
@@ -97,6 +96,11 @@ public final class StudyDesk implements AutoCloseable {
         return new ShelfSteps(this);
     }
 
+    /** {@return how things go into the bin and out of it} */
+    public BinSteps inBin() {
+        return new BinSteps(this);
+    }
+
     /** {@return what stands on the shelf} */
     public ReadOnlyObjectProperty<Shelf> shelfProperty() {
         return shelf.getReadOnlyProperty();
@@ -135,6 +139,11 @@ public final class StudyDesk implements AutoCloseable {
     /** {@return what follows from the shots' records} */
     public DerivedValues derived() {
         return derived;
+    }
+
+    /** {@return whether nothing that is entered will be stored} */
+    public boolean readOnly() {
+        return library.readOnly();
     }
 
     /** {@return the library's file} */
@@ -317,29 +326,10 @@ public final class StudyDesk implements AutoCloseable {
         change(() -> Optional.of(step.get()), false, then);
     }
 
-    /** Puts shots into the bin. */
-    public void bin(List<ShotSummary> binned) {
-        String words = binned.size() == 1 ? "Shot " + binned.get(0).number() + " put into the bin"
-                : binned.size() + " shots put into the bin";
-        step(() -> library.write(tx -> tx.bin().put(Target.SHOT, binned.stream().map(ShotSummary::id).toList(), words)),
-                step -> noticeProperty().set(Notice.done(words + ". Ctrl Z takes it back.")));
-    }
-
-    /** Takes something out of the bin. */
-    public void restore(Binned binned) {
-        step(() -> library.write(tx -> tx.bin().restore(binned)), step -> {});
-    }
-
-    /** Takes what is in the bin out of the library for good. */
-    public void emptyBin(Runnable then) {
-        background.run(() -> {
-            library.store(tx -> tx.bin().empty());
-            return library.read(tx -> tx.journal().depth());
-        }, depth -> {
-            editDepth.set(depth);
-            markStored();
-            then.run();
-        }, this::failed);
+    /** The history was shortened: fewer steps can be undone. */
+    void shortened(EditDepth depth) {
+        editDepth.set(depth);
+        markStored();
     }
 
     private void tell(String what, StoredStep step) {

@@ -1,11 +1,11 @@
 package org.grenu.desktop.ledger;
 
+import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Section;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import org.grenu.desktop.desk.Appearance;
-import org.grenu.desktop.read.FigureImage;
 import org.grenu.figures.plane.PlaneFigure;
 import org.grenu.figures.plane.PlanePainter;
 import org.grenu.figures.theme.Theme;

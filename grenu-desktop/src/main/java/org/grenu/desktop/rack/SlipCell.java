@@ -52,8 +52,7 @@ final class SlipCell extends ListCell<RackRow> {
             count.setText(of.shots() == 1 ? "1 shot" : of.shots() + " shots");
             show(heading, null);
         } else if (!empty && row instanceof RackRow.Slip slip) {
-            SlipText text = SlipText.of(slip.shot(), desk.derived().of(slip.shot()),
-                    appearance.colourByProperty().get(), desk.settingsProperty().get());
+            SlipText text = SlipText.of(slip.shot(), desk, appearance.colourByProperty().get());
             fill(slip.shot(), text);
             show(card, spoken(text));
         } else {

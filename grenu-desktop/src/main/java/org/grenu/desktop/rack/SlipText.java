@@ -16,6 +16,7 @@ import org.grenu.core.record.Masses;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -45,6 +46,11 @@ record SlipText(String number, String masses, String time, String yield, String 
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
                 yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
                 chips(shot.record(), colourBy, settings.units()), shot.record().text(RecordField.FAULT).orElse(""));
+    }
+
+    /** {@return the words for that shot as the desk has it} */
+    static SlipText of(ShotSummary shot, StudyDesk desk, Factor colourBy) {
+        return of(shot, desk.derived().of(shot), colourBy, desk.settingsProperty().get());
     }
 
     private static String missing(Masses masses) {

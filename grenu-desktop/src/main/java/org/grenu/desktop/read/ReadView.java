@@ -1,6 +1,7 @@
 package org.grenu.desktop.read;
 
 import java.awt.Color;
+import java.util.function.IntConsumer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.geometry.Pos;
@@ -16,7 +17,6 @@ import javafx.scene.layout.StackPane;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.rack.RackViewModel;
 
 /** The workspace for reading one shot: its title, its strips, and what was done to its log. */
 public final class ReadView extends BorderPane {
@@ -27,7 +27,7 @@ public final class ReadView extends BorderPane {
     private final StripsPane strips;
 
     /** Shows what the model reads. */
-    public ReadView(ReadViewModel model, NotebookViewModel notebook, RackViewModel rack, StudyDesk desk,
+    public ReadView(ReadViewModel model, NotebookViewModel notebook, IntConsumer step, StudyDesk desk,
             Appearance appearance, Runnable chooseLog, Node... menus) {
         getStyleClass().add(Styles.WORK);
         ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
@@ -38,7 +38,7 @@ public final class ReadView extends BorderPane {
                 desk.openProperty(), appearance.scale(), appearance.themeProperty());
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
         setId("read");
-        setTop(titleRow(rack, menus));
+        setTop(titleRow(step, menus));
         NotebookView written = new NotebookView(notebook, chooseLog);
         FootBar foot = new FootBar(model, desk);
         written.visibleProperty().bind(notebook.unloggedProperty());
@@ -56,7 +56,7 @@ public final class ReadView extends BorderPane {
         return strips;
     }
 
-    private Node titleRow(RackViewModel rack, Node... menus) {
+    private Node titleRow(IntConsumer step, Node... menus) {
         title.setId("shot-title");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -64,8 +64,8 @@ public final class ReadView extends BorderPane {
         fault.getStyleClass().addAll(Styles.FAULTY, Styles.RECIPE);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> rack.step(-1)),
-                neighbour("›", "Older shot (Down)", () -> rack.step(1)));
+        HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> step.accept(-1)),
+                neighbour("›", "Older shot (Down)", () -> step.accept(1)));
         row.getChildren().addAll(menus);
         row.getStyleClass().add(Styles.TITLE_ROW);
         row.setAlignment(Pos.CENTER_LEFT);

@@ -8,6 +8,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.read.ReadFigure;
 import org.grenu.figures.read.StripLayout;

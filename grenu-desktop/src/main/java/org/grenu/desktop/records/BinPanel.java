@@ -52,8 +52,7 @@ public final class BinPanel extends VBox {
         close.setOnAction(event -> setVisible(false));
         empty.setId("bin-empty-it");
         empty.getStyleClass().add(Styles.ACTION);
-        empty.setOnAction(event -> desk.background()
-                .run(() -> desk.library().read(tx -> tx.bin().loss()), this::ask, desk::failed));
+        empty.setOnAction(event -> desk.inBin().loss(this::ask));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         ScrollPane scroll = new ScrollPane(list);
@@ -76,7 +75,7 @@ public final class BinPanel extends VBox {
         forGood.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
         forGood.setOnAction(event -> {
             sure.setVisible(false);
-            desk.emptyBin(this::read);
+            desk.inBin().empty(this::read);
         });
         Button keep = new Button("Keep it");
         keep.getStyleClass().add(Styles.ACTION);
@@ -101,7 +100,7 @@ public final class BinPanel extends VBox {
 
     private void read() {
         if (isVisible()) {
-            desk.background().run(() -> desk.library().read(tx -> tx.bin().list()), this::show, desk::failed);
+            desk.inBin().contents(this::show);
         }
     }
 
@@ -125,7 +124,7 @@ public final class BinPanel extends VBox {
         out.setId("take-out-" + binned.target().name().toLowerCase(Locale.ROOT) + "-" + binned.id());
         out.getStyleClass().add(Styles.LINK);
         out.setMinWidth(Region.USE_PREF_SIZE);
-        out.setOnAction(event -> desk.restore(binned));
+        out.setOnAction(event -> desk.inBin().restore(binned));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox line = new HBox(8, words, gap, when, out);

@@ -28,9 +28,9 @@ import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.desktop.control.Choices;
+import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
-import org.grenu.desktop.read.FigureImage;
 import org.grenu.figures.shelf.ShelfFigure;
 import org.grenu.figures.theme.Theme;
 

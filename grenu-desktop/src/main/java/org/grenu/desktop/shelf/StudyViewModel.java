@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.beans.Observable;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.StringBinding;
 import org.grenu.core.entry.Row;
@@ -12,7 +14,6 @@ import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.StudyMembership;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
 
@@ -21,23 +22,26 @@ public final class StudyViewModel {
 
     private final StudyDesk desk;
     private final ShelfViewModel shelf;
-    private final RackViewModel rack;
+    private final Supplier<List<ShotSummary>> rack;
+    private final Observable rackChanges;
 
     /** Studies of that shelf, into which the rack's shots go. */
-    public StudyViewModel(StudyDesk desk, ShelfViewModel shelf, RackViewModel rack) {
+    public StudyViewModel(StudyDesk desk, ShelfViewModel shelf, Supplier<List<ShotSummary>> rack,
+            Observable rackChanges) {
         this.desk = desk;
         this.shelf = shelf;
         this.rack = rack;
+        this.rackChanges = rackChanges;
     }
 
     /** {@return how many of the shots in the rack are in the study, in words} */
     StringBinding count() {
         return Bindings.createStringBinding(() -> {
-            List<ShotSummary> shown = rack.shown();
+            List<ShotSummary> shown = rack.get();
             long in = shown.stream().filter(shot -> shot.record().studies().contains(study())).count();
             return "Of the " + (shown.size() == 1 ? "1 shot" : shown.size() + " shots") + " in the rack " + in
                     + (in == 1 ? " is" : " are") + " in this study.";
-        }, rack.rows(), desk.shots(), shelf.chosenProperty());
+        }, rackChanges, desk.shots(), shelf.chosenProperty());
     }
 
     /** {@return the arms that are named on the shelf, then others that its shots are in} */
@@ -73,7 +77,7 @@ public final class StudyViewModel {
 
     private void change(String words, Function<ShotSummary, List<RecordEdit>> edits) {
         List<Change> changes = new ArrayList<>();
-        rack.shown().forEach(shot -> edits.apply(shot).forEach(edit -> changes.add(Change.of(shot.id(), edit))));
+        rack.get().forEach(shot -> edits.apply(shot).forEach(edit -> changes.add(Change.of(shot.id(), edit))));
         desk.change(words, changes, "");
     }
 

@@ -25,41 +25,151 @@ import org.grenu.desktop.strength.SeriesViewModel;
 import org.grenu.app.OpenLibrary;
 
 /** The desk and the view-models around it, put together once per window. */
-public record Bench(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, PickedShots picked,
-        FindingSearch found, RackViewModel rack,
-        ReadViewModel read, NotebookViewModel notebook, LedgerViewModel ledger, CompareViewModel compare,
-        ShelfViewModel shelf, SeriesViewModel series, ImportViewModel importing, MappingViewModel mapping,
-        ExportActions exports, CompareExports compareExports, LibraryActions library, RecipeViewModel recipes,
-        StudyViewModel studies) implements AutoCloseable {
+public final class Bench implements AutoCloseable {
+
+    private final StudyDesk desk;
+    private final Appearance appearance;
+    private final ObjectProperty<Workspace> workspace;
+    private final PickedShots picked;
+    private final RackViewModel rack;
+    private final ReadViewModel read;
+    private final NotebookViewModel notebook;
+    private final LedgerViewModel ledger;
+    private final CompareViewModel compare;
+    private final ShelfViewModel shelf;
+    private final SeriesViewModel series;
+    private final ImportViewModel importing;
+    private final MappingViewModel mapping;
+    private final ExportActions exports;
+    private final CompareExports compareExports;
+    private final LibraryActions library;
+    private final RecipeViewModel recipes;
+    private final StudyViewModel studies;
+    private final FindingSearch found;
+
+    private Bench(OpenLibrary opened, Executor interfaceThread, Clock clock) {
+        desk = new StudyDesk(opened, interfaceThread);
+        appearance = new Appearance(desk.shots(), desk.units());
+        workspace = new SimpleObjectProperty<>(Workspace.READ);
+        picked = new PickedShots(desk);
+        found = new FindingSearch(desk, new Background("grenu-findings", interfaceThread));
+        rack = new RackViewModel(desk, found);
+        read = new ReadViewModel(desk);
+        notebook = new NotebookViewModel(desk, new ShotsByHand(desk, clock));
+        ledger = new LedgerViewModel(desk, appearance, read::showAt, clock);
+        series = new SeriesViewModel(desk, Clock.systemUTC());
+        compare = new CompareViewModel(desk, picked, appearance, interfaceThread);
+        shelf = new ShelfViewModel(desk, interfaceThread, clock);
+        recipes = new RecipeViewModel(desk, clock);
+        studies = new StudyViewModel(desk, shelf, rack::shown, rack.rows());
+        importing = new ImportViewModel(desk, interfaceThread);
+        mapping = new MappingViewModel(desk, importing, interfaceThread);
+        exports = new ExportActions(desk, read, appearance, interfaceThread);
+        compareExports = new CompareExports(desk, compare, appearance, interfaceThread);
+        library = new LibraryActions(desk, interfaceThread);
+    }
 
     /** {@return a bench on that library} */
     public static Bench on(OpenLibrary library, Executor interfaceThread) {
-        StudyDesk desk = new StudyDesk(library, interfaceThread);
-        Appearance appearance = new Appearance(desk.shots(), desk.units());
-        ReadViewModel read = new ReadViewModel(desk);
-        ImportViewModel importing = new ImportViewModel(desk, interfaceThread);
-        PickedShots picked = new PickedShots(desk);
-        ObjectProperty<Workspace> workspace = new SimpleObjectProperty<>(Workspace.READ);
-        CompareViewModel compare = new CompareViewModel(desk, picked, appearance, interfaceThread);
-        workspace.addListener((o, was, is) -> {
+        Bench bench = new Bench(library, interfaceThread, Clock.systemDefaultZone());
+        bench.compare.activeProperty().bind(bench.workspace.isEqualTo(Workspace.COMPARE));
+        bench.shelf.activeProperty().bind(bench.workspace.isEqualTo(Workspace.SHELF));
+        bench.workspace.addListener((o, was, is) -> {
             if (is == Workspace.COMPARE) {
-                picked.beginWithTheStudy();
+                bench.picked.beginWithTheStudy();
             }
         });
-        compare.activeProperty().bind(workspace.isEqualTo(Workspace.COMPARE));
-        ShelfViewModel shelf = new ShelfViewModel(desk, interfaceThread, Clock.systemDefaultZone());
-        shelf.activeProperty().bind(workspace.isEqualTo(Workspace.SHELF));
-        FindingSearch found = new FindingSearch(desk, new Background("grenu-findings", interfaceThread));
-        RackViewModel rack = new RackViewModel(desk, found);
-        return new Bench(desk, appearance, workspace, picked, found, rack, read,
-                new NotebookViewModel(desk, new ShotsByHand(desk, Clock.systemDefaultZone())),
-                new LedgerViewModel(desk, appearance, read::showAt, Clock.systemDefaultZone()),
-                compare, shelf, new SeriesViewModel(desk, Clock.systemUTC()), importing,
-                new MappingViewModel(desk, importing, interfaceThread),
-                new ExportActions(desk, read, appearance, interfaceThread),
-                new CompareExports(desk, compare, appearance, interfaceThread),
-                new LibraryActions(desk, interfaceThread),
-                new RecipeViewModel(desk, Clock.systemDefaultZone()), new StudyViewModel(desk, shelf, rack));
+        return bench;
+    }
+
+    /** {@return what all stand around} */
+    public StudyDesk desk() {
+        return desk;
+    }
+
+    /** {@return how shots are coloured, light or dark} */
+    public Appearance appearance() {
+        return appearance;
+    }
+
+    /** {@return where the user works} */
+    public ObjectProperty<Workspace> workspace() {
+        return workspace;
+    }
+
+    /** {@return the shots picked for comparing} */
+    public PickedShots picked() {
+        return picked;
+    }
+
+    /** {@return the shots, filtered} */
+    public RackViewModel rack() {
+        return rack;
+    }
+
+    /** {@return the curves of the open shot} */
+    public ReadViewModel read() {
+        return read;
+    }
+
+    /** {@return the open shot while it has no log} */
+    public NotebookViewModel notebook() {
+        return notebook;
+    }
+
+    /** {@return the numbers and entries of the open shot} */
+    public LedgerViewModel ledger() {
+        return ledger;
+    }
+
+    /** {@return the comparison of what is picked} */
+    public CompareViewModel compare() {
+        return compare;
+    }
+
+    /** {@return coffees, gear and places} */
+    public ShelfViewModel shelf() {
+        return shelf;
+    }
+
+    /** {@return the strength readings of the open shot} */
+    public SeriesViewModel series() {
+        return series;
+    }
+
+    /** {@return files coming in} */
+    public ImportViewModel importing() {
+        return importing;
+    }
+
+    /** {@return a log whose columns are being told} */
+    public MappingViewModel mapping() {
+        return mapping;
+    }
+
+    /** {@return what is saved of the open shot} */
+    public ExportActions exports() {
+        return exports;
+    }
+
+    /** {@return what is saved of a comparison} */
+    public CompareExports compareExports() {
+        return compareExports;
+    }
+
+    /** {@return what is done with the library as a whole} */
+    public LibraryActions library() {
+        return library;
+    }
+
+    /** {@return recipes of the open shot} */
+    public RecipeViewModel recipes() {
+        return recipes;
+    }
+
+    /** {@return studies that the shown shots go into} */
+    public StudyViewModel studies() {
+        return studies;
     }
 
     /** Lets work that has begun finish, then closes the library. */

@@ -103,7 +103,7 @@ final class BenchActions {
                         reach::editShown).on("Shortcut+E").unless(someShots()),
                 Action.of("bin-open", "Put the open shot into the bin",
                         "It counts nowhere from then on, and can be taken out again",
-                        () -> bench.desk().bin(List.of(bench.desk().openProperty().get().summary())))
+                        () -> bench.desk().inBin().put(List.of(bench.desk().openProperty().get().summary())))
                         .unless(openShot()),
                 Action.of("undo", "Undo", "Take the last step back, whatever it was", bench.desk()::undo)
                         .on("Shortcut+Z")

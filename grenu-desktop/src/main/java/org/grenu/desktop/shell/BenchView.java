@@ -89,7 +89,7 @@ public final class BenchView extends StackPane {
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(),
                 bench.workspace().isEqualTo(Workspace.COMPARE),
                 rackActions());
-        read = new ReadView(bench.read(), bench.notebook(), bench.rack(), bench.desk(), bench.appearance(),
+        read = new ReadView(bench.read(), bench.notebook(), bench.rack()::step, bench.desk(), bench.appearance(),
                 files::giveLog, recipeMenu(), exportMenu());
         settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
@@ -250,7 +250,7 @@ public final class BenchView extends StackPane {
 
             @Override
             public void bin(List<ShotSummary> shots) {
-                bench.desk().bin(shots);
+                bench.desk().inBin().put(shots);
             }
 
             @Override

@@ -51,7 +51,7 @@ class StudyDeskTest extends DeskFixture {
     @Test
     void aChangeOfTheShelfKeepsWhatWasJustEntered() {
         desk.enter(RecordField.DOSE, "17.5");
-        desk.bin(List.of(desk.shots().get(0)));
+        desk.inBin().put(List.of(desk.shots().get(0)));
         desk.onShelf().add(ShelfKind.SITE, "Basalt Room", Entries.NONE.with(ShelfField.ALTITUDE, "320"), item -> {});
         until(() -> desk.editDepthProperty().get().undoable() == 3);
         assertThat(open().record().number(RecordField.DOSE)).hasValue(17.5);

@@ -97,7 +97,7 @@ class SearchMenuTest extends BenchFixture {
         });
         until("all are back", () -> bench.desk().shots().size() == 39);
 
-        interact(() -> bench.desk().bin(bench.desk().shots().subList(0, 2)));
+        interact(() -> bench.desk().inBin().put(bench.desk().shots().subList(0, 2)));
         until("two are gone", () -> bench.desk().shots().size() == 37);
         open();
         interact(() -> item("open-bin").fire());

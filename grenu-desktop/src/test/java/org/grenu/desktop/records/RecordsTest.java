@@ -68,12 +68,12 @@ class RecordsTest extends DeskFixture {
     void binnedShotsAreGoneUntilTheyAreTakenOut() {
         open(14);
         ShotSummary binned = open();
-        desk.bin(List.of(binned));
+        desk.inBin().put(List.of(binned));
         until(() -> desk.shots().size() == 13 && desk.openProperty().get().summary().id() != binned.id());
-        desk.restore(Stored.bin(desk.library()).get(0));
+        desk.inBin().restore(Stored.bin(desk.library()).get(0));
         until(() -> desk.shots().size() == 14);
         assertThat(desk.shots()).extracting(ShotSummary::number).isSorted();
-        desk.bin(List.copyOf(desk.shots()));
+        desk.inBin().put(List.copyOf(desk.shots()));
         until(() -> desk.shots().isEmpty() && desk.openProperty().get() == null);
         desk.undo();
         until(() -> desk.shots().size() == 14 && desk.openProperty().get() != null);

@@ -81,7 +81,7 @@ class LibraryMenuTest extends BenchFixture {
         until("an existing file is never replaced",
                 () -> bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
 
-        interact(() -> bench.desk().bin(List.copyOf(bench.desk().shots().subList(0, 20))));
+        interact(() -> bench.desk().inBin().put(List.copyOf(bench.desk().shots().subList(0, 20))));
         until("they are gone", () -> bench.desk().shots().size() == 19);
         chosenFiles.clear();
         chosenFiles.add(chosenTarget);

@@ -1,4 +1,4 @@
-package org.grenu.desktop.read;
+package org.grenu.desktop.control;
 
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
