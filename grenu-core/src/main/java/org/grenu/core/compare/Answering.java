@@ -30,19 +30,21 @@ final class Answering {
         ResponseModel model = ResponseModel.of(question, response, shots, ground);
         List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         if (model.fit() == null) {
-            return new ResponseAnswer(response, question.margin(response), 0, Double.NaN, List.of(), List.of(),
-                    List.of(), List.of(), Optional.empty(), List.of(),
-                    List.of(), leftOut, Optional.empty(),
-                    "No shot tells of " + response.title() + " and of all that is asked about.");
+            return new ResponseAnswer(response, question.margin(response), ResponseAnswer.Found.NOTHING,
+                    ResponseAnswer.Fitted
+                            .none("No shot tells of " + response.title() + " and of all that is asked about."),
+                    List.of(), leftOut);
         }
         ModelFit fit = model.fit();
         ConfounderCheck check = new ConfounderCheck(question, shots, ground);
         ConfounderCheck.Judged judged = check.judged(model,
                 Mediation.judged(question, model, new EffectFinder(question, model).effects()));
-        return new ResponseAnswer(response, question.margin(response), fit.residualDf(),
-                model.judges() ? fit.deviation() : Double.NaN,
-                judged.effects(), model.together(), judged.confounders(), tests(fit), lackOfFit(model), means(model),
-                rows(model), leftOut, SpreadSources.of(model), words(question, model, ground));
+        ResponseAnswer.Fitted fitted = new ResponseAnswer.Fitted(fit.residualDf(),
+                model.judges() ? fit.deviation() : Double.NaN, tests(fit), lackOfFit(model), means(model),
+                SpreadSources.of(model), words(question, model, ground));
+        return new ResponseAnswer(response, question.margin(response),
+                new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders()), fitted,
+                rows(model), leftOut);
     }
 
     private static List<TermTest> tests(ModelFit fit) {

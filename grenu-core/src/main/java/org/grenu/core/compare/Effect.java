@@ -8,28 +8,88 @@ import org.grenu.core.response.Variable;
 /**
  * What one change of one variable does to one response.
  *
- * @param variable  what changed
- * @param change    by how much, such as {@code +0.2} or {@code Gentle ramp, not Straight nine}
- * @param at        where the other variable stands when the two act together, such as {@code at profile Gentle ramp};
- *                  else empty
- * @param step      size of a numeric change, in the variable's unit; empty for levels
- * @param estimate  of the change's effect, in the response's unit; empty where there is none
- * @param halfWidth of its 95 % interval; among several levels wide enough for all their pairs (Tukey); NaN where
- *                  there is none
- * @param p         against no effect, corrected as the question asks; NaN where there is none
- * @param rankP     the same by ranks, which neither wild shots nor odd spreads sway
- * @param margin    half the zone in which a difference makes none in practice
- * @param verdict   what may be said
+ * @param made    the change
+ * @param size    how large the effect seems
+ * @param margin  half the zone in which a difference makes none in practice
+ * @param verdict what may be said
  */
-public record Effect(Variable variable, String change, String at, OptionalDouble step, Optional<Estimate> estimate,
-        double halfWidth, double p,
-        OptionalDouble rankP, double margin, Verdict verdict) {
+public record Effect(Change made, Size size, double margin, Verdict verdict) {
+
+    /**
+     * A change of one variable.
+     *
+     * @param variable what changed
+     * @param words    by how much, such as {@code +0.2} or {@code Gentle ramp, not Straight nine}
+     * @param at       where the other variable stands when the two act together, such as {@code at profile Gentle
+     *                 ramp}; else empty
+     * @param step     size of a numeric change, in the variable's unit; empty for levels
+     */
+    public record Change(Variable variable, String words, String at, OptionalDouble step) {
+
+        static Change of(Contrast contrast) {
+            return new Change(contrast.variable(), contrast.change(), contrast.at(), contrast.step());
+        }
+    }
+
+    /**
+     * How large an effect seems.
+     *
+     * @param estimate  in the response's unit; empty where there is none
+     * @param halfWidth of its 95 % interval; among several levels wide enough for all their pairs (Tukey); NaN where
+     *                  there is none
+     * @param p         against no effect, corrected as the question asks; NaN where there is none
+     * @param rankP     the same by ranks, which neither wild shots nor odd spreads sway
+     */
+    public record Size(Optional<Estimate> estimate, double halfWidth, double p, OptionalDouble rankP) {
+
+        static final Size UNKNOWN = new Size(Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty());
+    }
+
+    /** {@return what changed} */
+    public Variable variable() {
+        return made.variable;
+    }
+
+    /** {@return by how much, in words} */
+    public String change() {
+        return made.words;
+    }
+
+    /** {@return where the other variable stands when the two act together; else empty} */
+    public String at() {
+        return made.at;
+    }
+
+    /** {@return size of a numeric change, in the variable's unit; empty for levels} */
+    public OptionalDouble step() {
+        return made.step;
+    }
+
+    /** {@return the change's effect, in the response's unit; empty where there is none} */
+    public Optional<Estimate> estimate() {
+        return size.estimate;
+    }
+
+    /** {@return half its 95 % interval; NaN where there is none} */
+    public double halfWidth() {
+        return size.halfWidth;
+    }
+
+    /** {@return p against no effect; NaN where there is none} */
+    public double p() {
+        return size.p;
+    }
+
+    /** {@return p by ranks} */
+    public OptionalDouble rankP() {
+        return size.rankP;
+    }
 
     /** {@return whether ranks and means tell different stories} */
     public boolean ranksDisagree() {
-        return rankP.isPresent() && Double.isFinite(p)
-                && (p <= Question.ALPHA && rankP.getAsDouble() > 2 * Question.ALPHA
-                        || p > 2 * Question.ALPHA && rankP.getAsDouble() <= Question.ALPHA);
+        return rankP().isPresent() && Double.isFinite(p())
+                && (p() <= Question.ALPHA && rankP().getAsDouble() > 2 * Question.ALPHA
+                        || p() > 2 * Question.ALPHA && rankP().getAsDouble() <= Question.ALPHA);
     }
 
     /** {@return how well founded the verdict is, in the words of the trade} */
@@ -48,20 +108,20 @@ public record Effect(Variable variable, String change, String at, OptionalDouble
      * ramp}}
      */
     public String words() {
-        return ((step.isPresent() ? change + " " + variable.unit() : change).strip() + " " + at).strip();
+        return ((step().isPresent() ? change() + " " + variable().unit() : change()).strip() + " " + at()).strip();
     }
 
     /** {@return whether this is the same change of the same variable as that effect, perhaps of another response} */
     public boolean sameChange(Effect other) {
-        return variable.equals(other.variable) && change.equals(other.change) && at.equals(other.at);
+        return variable().equals(other.variable()) && change().equals(other.change()) && at().equals(other.at());
     }
 
     /** {@return half the 90 % interval, which two one-sided tests at 5 % rest on; NaN where there is no estimate} */
     public double equivalenceHalfWidth() {
-        return estimate.map(found -> found.halfWidth(1 - 2 * Question.ALPHA)).orElse(Double.NaN);
+        return estimate().map(found -> found.halfWidth(1 - 2 * Question.ALPHA)).orElse(Double.NaN);
     }
 
     Effect judged(Verdict other) {
-        return new Effect(variable, change, at, step, estimate, halfWidth, p, rankP, margin, other);
+        return new Effect(made, size, margin, other);
     }
 }

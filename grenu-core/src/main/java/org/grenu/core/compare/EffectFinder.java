@@ -88,9 +88,8 @@ final class EffectFinder {
                 : OptionalDouble.of(RankPermutationTest.p(model.fit().design(),
                         model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(),
                         SHUFFLES, SEED));
-        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(),
-                Optional.of(test.estimate), halfWidth, test.shown, rankP, margin,
-                verdict(test));
+        return new Effect(Effect.Change.of(contrast),
+                new Effect.Size(Optional.of(test.estimate), halfWidth, test.shown, rankP), margin, verdict(test));
     }
 
     private Effect untested(Contrast contrast) {
@@ -123,8 +122,7 @@ final class EffectFinder {
     }
 
     private Effect without(Contrast contrast, Verdict verdict) {
-        return new Effect(contrast.variable(), contrast.change(), contrast.at(), contrast.step(), Optional.empty(),
-                Double.NaN, Double.NaN, OptionalDouble.empty(), margin, verdict);
+        return new Effect(Effect.Change.of(contrast), Effect.Size.UNKNOWN, margin, verdict);
     }
 
     private static Estimate divisible(Estimate estimate) {

@@ -38,9 +38,9 @@ final class SingleShots {
 
     private static Effect between(Contrast asked, double difference, double u, double margin) {
         boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
-        return new Effect(asked.variable(), asked.change(), asked.at(), asked.step(),
-                Optional.of(new Estimate(difference, u, KNOWN)), Measured.COVERAGE_FACTOR * u, Double.NaN,
-                OptionalDouble.empty(), margin, new Verdict.SeenOnce(beyond));
+        return new Effect(Effect.Change.of(asked), new Effect.Size(Optional.of(new Estimate(difference, u, KNOWN)),
+                Measured.COVERAGE_FACTOR * u, Double.NaN, OptionalDouble.empty()), margin,
+                new Verdict.SeenOnce(beyond));
     }
 
     private static boolean alone(double[][] rows, int row) {

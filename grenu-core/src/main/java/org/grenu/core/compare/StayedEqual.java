@@ -2,6 +2,7 @@ package org.grenu.core.compare;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.Equivalence;
 import org.grenu.core.model.Estimate;
@@ -43,9 +44,10 @@ record StayedEqual(Characteristic characteristic) {
     private Effect effect(Variable asked, String change, Estimate estimate) {
         double p = estimate.pAgainst(0);
         boolean same = Equivalence.of(estimate, characteristic.tolerance()).p() <= Question.ALPHA;
-        return new Effect(asked, change, "", java.util.OptionalDouble.empty(), Optional.of(estimate),
-                estimate.halfWidth(1 - Question.ALPHA), p,
-                java.util.OptionalDouble.empty(), characteristic.tolerance(),
+        return new Effect(new Effect.Change(asked, change, "", OptionalDouble.empty()),
+                new Effect.Size(Optional.of(estimate), estimate.halfWidth(1 - Question.ALPHA), p,
+                        OptionalDouble.empty()),
+                characteristic.tolerance(),
                 same ? new Verdict.SameInPractice(p <= Question.ALPHA)
                         : p <= Question.ALPHA ? new Verdict.Differs() : new Verdict.CannotSay(0, false, List.of()));
     }

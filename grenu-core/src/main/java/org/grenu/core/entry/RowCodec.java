@@ -71,7 +71,7 @@ final class RowCodec {
                 if (number.estimated()) {
                     throw new RefusedEntry(name + " is a mass, and a volume does not tell it: weigh it.");
                 }
-                FieldDefinition.check(name, column.unit(), column.low(), column.high(), number.value());
+                new FieldDefinition.Range(column.low(), column.high()).check(name, column.unit(), number.value());
                 yield DecimalText.exact(number.value());
             }
             case DAY -> day(name, cell);

@@ -20,42 +20,126 @@ import org.grenu.core.response.Variable;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.ShotRecord;
 
-/**
- * What the user asks and wants to see.
- *
- * @param others       variables beside the one that gives the colour; empty: those that changed
- * @param interactions pairs of variables that may act together, as {@code grind:profile}
- * @param responses    what is asked about; empty: the usual ones
- * @param basis        what is held equal
- * @param block        whose own level is taken out; empty: days, where the variables changed within them
- * @param margins      by response key, where the user gave others than usual
- * @param steps        by variable key: the change that a numeric effect is stated for, where the user named one
- * @param windows      by response key: what is wanted of it, where the user gave one
- * @param byLevel      whether numeric treatments get a mean each rather than a line
- * @param holm         whether p-values are corrected for asking about several variables
- * @param sideBySide   factor whose levels stand side by side; empty: the first that names things and changed
- * @param axis         what curves are lined up along
- * @param channels     the strips
- */
-record CompareChoices(Optional<List<Variable>> others, List<String> interactions, List<Response> responses,
-        ComparisonBasis basis, Optional<Optional<Factor>> block,
-        Map<String, Double> margins, Map<String, Double> steps, Map<String, ResponseSurface.Window> windows,
-        boolean byLevel, boolean holm, Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
+/** What the user asks and wants to see. */
+record CompareChoices(Asked asked, Judged judged, Shown shown) {
 
-    static final CompareChoices USUAL = new CompareChoices(Optional.empty(), List.of(), List.of(),
-            ComparisonBasis.EQUAL_SETTING, Optional.empty(), Map.of(), Map.of(), Map.of(), false,
-            false, Optional.empty(), AxisKind.FIRST_DRIP,
-            List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS));
+    static final CompareChoices USUAL = new CompareChoices(
+            new Asked(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty()),
+            new Judged(Map.of(), Map.of(), Map.of(), false, false), new Shown(Optional.empty(), AxisKind.FIRST_DRIP,
+                    List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS)));
+
+    /**
+     * What is asked.
+     *
+     * @param others       variables beside the one that gives the colour; empty: those that changed
+     * @param interactions pairs of variables that may act together, as {@code grind:profile}
+     * @param responses    what is asked about; empty: the usual ones
+     * @param basis        what is held equal
+     * @param block        whose own level is taken out; empty: days, where the variables changed within them
+     */
+    record Asked(Optional<List<Variable>> others, List<String> interactions, List<Response> responses,
+            ComparisonBasis basis, Optional<Optional<Factor>> block) {
+
+        Asked {
+            interactions = List.copyOf(interactions);
+            responses = List.copyOf(responses);
+        }
+    }
+
+    /**
+     * What counts as a difference.
+     *
+     * @param margins by response key, where the user gave others than usual
+     * @param steps   by variable key: the change that a numeric effect is stated for, where the user named one
+     * @param windows by response key: what is wanted of it, where the user gave one
+     * @param byLevel whether numeric treatments get a mean each rather than a line
+     * @param holm    whether p-values are corrected for asking about several variables
+     */
+    record Judged(Map<String, Double> margins, Map<String, Double> steps, Map<String, ResponseSurface.Window> windows,
+            boolean byLevel, boolean holm) {
+
+        Judged {
+            margins = Map.copyOf(margins);
+            steps = Map.copyOf(steps);
+            windows = Map.copyOf(windows);
+        }
+    }
+
+    /**
+     * What is drawn.
+     *
+     * @param sideBySide factor whose levels stand side by side; empty: the first that names things and changed
+     * @param axis       what curves are lined up along
+     * @param channels   the strips
+     */
+    record Shown(Optional<Optional<Factor>> sideBySide, AxisKind axis, List<Channel> channels) {
+
+        Shown {
+            channels = List.copyOf(channels);
+        }
+    }
+
+    Optional<List<Variable>> others() {
+        return asked.others;
+    }
+
+    List<String> interactions() {
+        return asked.interactions;
+    }
+
+    List<Response> responses() {
+        return asked.responses;
+    }
+
+    ComparisonBasis basis() {
+        return asked.basis;
+    }
+
+    Optional<Optional<Factor>> block() {
+        return asked.block;
+    }
+
+    Map<String, Double> margins() {
+        return judged.margins;
+    }
+
+    Map<String, Double> steps() {
+        return judged.steps;
+    }
+
+    Map<String, ResponseSurface.Window> windows() {
+        return judged.windows;
+    }
+
+    boolean byLevel() {
+        return judged.byLevel;
+    }
+
+    boolean holm() {
+        return judged.holm;
+    }
+
+    Optional<Optional<Factor>> sideBySide() {
+        return shown.sideBySide;
+    }
+
+    AxisKind axis() {
+        return shown.axis;
+    }
+
+    List<Channel> channels() {
+        return shown.channels;
+    }
 
     /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
     String kept() {
-        return "steps=" + numbers(steps) + "\nbasis=" + basis.key() + "\naxis=" + axis.key() + "\nstrips="
-                + channels.stream().map(Channel::key).collect(Collectors.joining(" "))
-                + "\nresponses=" + responses.stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm="
-                + holm + "\nby_level=" + byLevel + "\nmargins="
-                + numbers(margins)
+        return "steps=" + numbers(steps()) + "\nbasis=" + basis().key() + "\naxis=" + axis().key() + "\nstrips="
+                + channels().stream().map(Channel::key).collect(Collectors.joining(" "))
+                + "\nresponses=" + responses().stream().map(Response::key).collect(Collectors.joining(";")) + "\nholm="
+                + holm() + "\nby_level=" + byLevel() + "\nmargins="
+                + numbers(margins())
                 + "\nwindows="
-                + windows.entrySet()
+                + windows().entrySet()
                         .stream()
                         .sorted(Map.Entry.comparingByKey())
                         .map(one -> one.getKey() + ":" + text(one.getValue()))
@@ -97,13 +181,71 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
     /** {@return what is wanted: the user's windows before the usual ones} */
     Map<String, ResponseSurface.Window> wanted() {
         Map<String, ResponseSurface.Window> wanted = new HashMap<>(ResponseSurface.USUAL_WINDOWS);
-        wanted.putAll(windows);
+        wanted.putAll(windows());
         return wanted;
     }
 
+    CompareChoices withOthers(List<Variable> chosen) {
+        return new CompareChoices(new Asked(Optional.of(List.copyOf(chosen)), asked.interactions, asked.responses,
+                asked.basis, asked.block), judged, shown);
+    }
+
+    CompareChoices withInteractions(List<String> chosen) {
+        return new CompareChoices(new Asked(asked.others, chosen, asked.responses, asked.basis, asked.block), judged,
+                shown);
+    }
+
+    CompareChoices withResponses(List<Response> chosen) {
+        return new CompareChoices(new Asked(asked.others, asked.interactions, chosen, asked.basis, asked.block), judged,
+                shown);
+    }
+
+    CompareChoices withBasis(ComparisonBasis chosen) {
+        return new CompareChoices(new Asked(asked.others, asked.interactions, asked.responses, chosen, asked.block),
+                judged, shown);
+    }
+
+    CompareChoices withBlock(Optional<Factor> chosen) {
+        return new CompareChoices(
+                new Asked(asked.others, asked.interactions, asked.responses, asked.basis, Optional.of(chosen)), judged,
+                shown);
+    }
+
+    CompareChoices withMargins(Map<String, Double> chosen) {
+        return new CompareChoices(asked, new Judged(chosen, judged.steps, judged.windows, judged.byLevel, judged.holm),
+                shown);
+    }
+
+    CompareChoices withSteps(Map<String, Double> chosen) {
+        return new CompareChoices(asked,
+                new Judged(judged.margins, chosen, judged.windows, judged.byLevel, judged.holm), shown);
+    }
+
     CompareChoices withWindows(Map<String, ResponseSurface.Window> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, Map.copyOf(chosen),
-                byLevel, holm, sideBySide, axis, channels);
+        return new CompareChoices(asked, new Judged(judged.margins, judged.steps, chosen, judged.byLevel, judged.holm),
+                shown);
+    }
+
+    CompareChoices withByLevel(boolean chosen) {
+        return new CompareChoices(asked, new Judged(judged.margins, judged.steps, judged.windows, chosen, judged.holm),
+                shown);
+    }
+
+    CompareChoices withHolm(boolean chosen) {
+        return new CompareChoices(asked,
+                new Judged(judged.margins, judged.steps, judged.windows, judged.byLevel, chosen), shown);
+    }
+
+    CompareChoices withSideBySide(Optional<Factor> chosen) {
+        return new CompareChoices(asked, judged, new Shown(Optional.of(chosen), shown.axis, shown.channels));
+    }
+
+    CompareChoices withAxis(AxisKind chosen) {
+        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, chosen, shown.channels));
+    }
+
+    CompareChoices withChannels(List<Channel> chosen) {
+        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, shown.axis, chosen));
     }
 
     /** {@return the choices kept so; what is not understood, as from a newer version, is passed over} */
@@ -116,7 +258,7 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
         List<Channel> channels = Arrays.stream(Channel.values())
                 .filter(channel -> List.of(lines.getOrDefault("strips", "").split(" ")).contains(channel.key()))
                 .toList();
-        List<String> asked = List.of(lines.getOrDefault("responses", "").split(";"));
+        List<String> wanted = List.of(lines.getOrDefault("responses", "").split(";"));
         Map<String, Double> margins = numbers(lines.getOrDefault("margins", ""));
         Map<String, Double> steps = numbers(lines.getOrDefault("steps", ""));
         steps.values().removeIf(step -> !(step > 0));
@@ -126,89 +268,30 @@ record CompareChoices(Optional<List<Variable>> others, List<String> interactions
             window(colon < 1 ? "" : window.substring(colon + 1))
                     .ifPresent(found -> windows.put(window.substring(0, colon), found));
         }
-        return new CompareChoices(Optional.empty(), List.of(),
-                known.stream().filter(response -> asked.contains(response.key())).toList(),
-                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis), Optional.empty(),
-                Map.copyOf(margins), Map.copyOf(steps), windows, Boolean.parseBoolean(lines.get("by_level")),
-                Boolean.parseBoolean(lines.get("holm")), Optional.empty(),
-                AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis),
-                channels.isEmpty() ? USUAL.channels : channels);
-    }
-
-    CompareChoices withOthers(List<Variable> chosen) {
-        return new CompareChoices(Optional.of(List.copyOf(chosen)), interactions, responses, basis, block, margins,
-                steps, windows, byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withInteractions(List<String> chosen) {
-        return new CompareChoices(others, List.copyOf(chosen), responses, basis, block, margins, steps, windows,
-                byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withResponses(List<Response> chosen) {
-        return new CompareChoices(others, interactions, List.copyOf(chosen), basis, block, margins, steps, windows,
-                byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withBasis(ComparisonBasis chosen) {
-        return new CompareChoices(others, interactions, responses, chosen, block, margins, steps, windows, byLevel,
-                holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withBlock(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, Optional.of(chosen), margins, steps, windows,
-                byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withMargins(Map<String, Double> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, Map.copyOf(chosen), steps, windows,
-                byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withSteps(Map<String, Double> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, Map.copyOf(chosen), windows,
-                byLevel, holm, sideBySide, axis, channels);
-    }
-
-    CompareChoices withByLevel(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, chosen, holm,
-                sideBySide, axis, channels);
-    }
-
-    CompareChoices withHolm(boolean chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel,
-                chosen, sideBySide, axis, channels);
-    }
-
-    CompareChoices withSideBySide(Optional<Factor> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
-                Optional.of(chosen), axis, channels);
-    }
-
-    CompareChoices withAxis(AxisKind chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
-                sideBySide, chosen, channels);
-    }
-
-    CompareChoices withChannels(List<Channel> chosen) {
-        return new CompareChoices(others, interactions, responses, basis, block, margins, steps, windows, byLevel, holm,
-                sideBySide, axis, List.copyOf(chosen));
+        Asked asked = new Asked(Optional.empty(), List.of(),
+                known.stream().filter(response -> wanted.contains(response.key())).toList(),
+                ComparisonBasis.find(lines.getOrDefault("basis", "")).orElse(USUAL.basis()), Optional.empty());
+        Judged judged = new Judged(margins, steps, windows, Boolean.parseBoolean(lines.get("by_level")),
+                Boolean.parseBoolean(lines.get("holm")));
+        return new CompareChoices(asked, judged,
+                new Shown(Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis()),
+                        channels.isEmpty() ? USUAL.channels() : channels));
     }
 
     /** {@return the question with that first variable, about those shots} */
     Question question(Factor first, List<ShotRecord> sheets, List<Response> usual) {
-        Variable main = new Variable.Treatment(first, byLevel || !first.numeric());
-        List<Variable> beside = others.orElseGet(() -> Proposal.treatments(sheets, first))
+        Variable main = new Variable.Treatment(first, byLevel() || !first.numeric());
+        List<Variable> beside = others().orElseGet(() -> Proposal.treatments(sheets, first))
                 .stream()
                 .filter(variable -> !variable.key().equals(first.key()))
-                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel
+                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel()
                         ? new Variable.Treatment(treatment.factor(), true) : variable)
                 .toList();
         List<Variable> all = new ArrayList<>(List.of(main));
         all.addAll(beside);
-        List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions.contains(key(pair))).toList();
-        return new Question(all, pairs, responses.isEmpty() ? usual : responses, basis,
-                block.orElseGet(() -> Proposal.block(sheets, all)), new Question.Judging(margins, steps, holm),
+        List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions().contains(key(pair))).toList();
+        return new Question(all, pairs, responses().isEmpty() ? usual : responses(), basis(),
+                block().orElseGet(() -> Proposal.block(sheets, all)), new Question.Judging(margins(), steps(), holm()),
                 DisplayUnits.CANONICAL);
     }
 

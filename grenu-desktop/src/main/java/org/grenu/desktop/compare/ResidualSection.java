@@ -14,7 +14,7 @@ import org.grenu.figures.compare.ResidualPainter;
 import org.grenu.figures.theme.Theme;
 import org.grenu.figures.theme.TreatmentScale;
 
-/** What the model leaves over of each shot. */
+/** What the model leaves unexplained of each shot. */
 final class ResidualSection extends AnswerSection {
 
     private static final double HEIGHT = 84;
@@ -51,7 +51,7 @@ final class ResidualSection extends AnswerSection {
             setMinHeight(HEIGHT);
             setPrefHeight(HEIGHT);
             setAccessibleText(
-                    "What the model leaves over of each shot; tint: the spread; ring: a shot that draws the model to "
+                    "What the model leaves unexplained of each shot; tint: the spread; ring: a shot that draws the model to "
                             + "itself");
             getChildren().add(image);
             widthProperty().addListener((o, was, is) -> repaint());

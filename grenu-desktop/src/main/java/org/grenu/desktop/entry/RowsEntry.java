@@ -81,7 +81,8 @@ public final class RowsEntry extends VBox {
         }
         enter.setGraphic((index == NEW ? Icon.ADD : Icon.CHECK).node());
         enter.setTooltip(
-                new Tooltip(index == NEW ? "Add the row (Enter)" : "Keep the row so (Enter); Esc leaves it as it was"));
+                new Tooltip(index == NEW ? "Add the row (Enter)"
+                        : "Keep the row as it is now (Enter); Esc leaves it as it was"));
         enter.setAccessibleText((index == NEW ? "Add a row to " : "Keep the row of ") + field.title());
         show(table);
     }

@@ -66,7 +66,7 @@ public final class FindOrDoPanel extends VBox {
         }
         if (model.hits().isEmpty()) {
             Label nothing = new Label(
-                    "Nothing is called so. Shots are found by coffee, day, number and note, actions by what they do.");
+                    "Nothing by that name. Shots are found by coffee, day, number and note, actions by what they do.");
             nothing.getStyleClass().add(Styles.MUTED);
             nothing.setWrapText(true);
             list.getChildren().add(nothing);

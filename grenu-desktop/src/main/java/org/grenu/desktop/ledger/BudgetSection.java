@@ -37,7 +37,7 @@ final class BudgetSection extends Section {
         LedgerText text = model.text().get();
         bar.getChildren().clear();
         legend.getChildren().clear();
-        boolean known = text != null && !text.budget().isEmpty();
+        boolean known = text != null && !text.made().budget().isEmpty();
         setVisible(known);
         setManaged(known);
         if (!known) {
@@ -45,8 +45,8 @@ final class BudgetSection extends Section {
         }
         remark().setText("variance, " + model.basisProperty().get().title());
         Theme theme = appearance.themeProperty().get();
-        for (int i = 0; i < text.budget().size(); i++) {
-            LedgerText.Share share = text.budget().get(i);
+        for (int i = 0; i < text.made().budget().size(); i++) {
+            LedgerText.Share share = text.made().budget().get(i);
             var color = FxColor.of(theme.color("budget-" + (i + 1)));
             bar.add(share.share(), new Rectangle(0, 8, color));
             Label name = new Label(share.input().title() + " " + Reported.fixed(100 * share.share(), 0) + " %");

@@ -28,24 +28,45 @@ import org.grenu.desktop.desk.OpenShot;
 /**
  * The ledger's numbers in words and digits.
  *
- * @param yield      on the chosen basis; empty when it cannot be given
- * @param wanting    what the yield still needs; empty when it is there
- * @param otherBasis the yield on the other basis, or why there is none
- * @param strength   {@code 9.05} and {@code ±0.06}
- * @param ratio      {@code 1:2.24} and its ±
- * @param solids     dissolved solids, g, and their ±
- * @param budget     where the uncertainty comes from, largest first
- * @param beverage   where the beverage mass comes from
- * @param fromCurve  the beverage mass that the curve gives, g; empty when it gives none
- * @param curveMass  what the cup-mass curve says of it
- * @param readings   mean, spread and count of the strength readings
- * @param steps      of the profile, as they went; none without a profile
- * @param times      the shot's time by each convention
+ * @param made     the extraction yield
+ * @param cup      what is in the cup
+ * @param weighed  where the beverage mass comes from
+ * @param readings mean, spread and count of the strength readings
+ * @param times    the shot's time by each convention
+ * @param steps    of the profile, as they went; none without a profile
  */
-record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, Optional<Reported> strength,
-        Optional<Reported> ratio,
-        Optional<Reported> solids, List<Share> budget, String beverage, String fromCurve, String curveMass,
-        String readings, List<Line> times, List<Step> steps) {
+record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<Line> times, List<Step> steps) {
+
+    /**
+     * The extraction yield.
+     *
+     * @param yield      on the chosen basis; empty when it cannot be given
+     * @param wanting    what it still needs; empty when it is there
+     * @param otherBasis the yield on the other basis, or why there is none
+     * @param budget     where the uncertainty comes from, largest first
+     */
+    record Yield(Optional<Reported> yield, String wanting, String otherBasis, List<Share> budget) {
+    }
+
+    /**
+     * What is in the cup.
+     *
+     * @param strength {@code 9.05} and {@code ±0.06}
+     * @param ratio    {@code 1:2.24} and its ±
+     * @param solids   dissolved solids, g, and their ±
+     */
+    record Cup(Optional<Reported> strength, Optional<Reported> ratio, Optional<Reported> solids) {
+    }
+
+    /**
+     * The beverage mass.
+     *
+     * @param source    where it comes from
+     * @param fromCurve the mass that the curve gives, g; empty when it gives none
+     * @param curveMass what the cup-mass curve says of it
+     */
+    record Beverage(String source, String fromCurve, String curveMass) {
+    }
 
     /**
      * A step of the profile as it went: its length, why it ended, how far off it was and its share within
@@ -69,12 +90,13 @@ record LedgerText(Optional<Reported> yield, String wanting, String otherBasis, O
     static LedgerText of(OpenShot shot, Basis basis, DisplayUnits units) {
         Masses masses = shot.measures().masses();
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
-        return new LedgerText(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis),
-                otherBasis(shot, basis),
-                masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
-                masses.solids().map(Reported::of),
-                chosen.map(LedgerText::budget).orElse(List.of()), beverage(shot), fromCurve(shot), curveMass(shot),
-                readings(shot), times(shot, units), steps(shot, units));
+        return new LedgerText(
+                new Yield(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
+                        chosen.map(LedgerText::budget).orElse(List.of())),
+                new Cup(masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
+                        masses.solids().map(Reported::of)),
+                new Beverage(beverage(shot), fromCurve(shot), curveMass(shot)), readings(shot), times(shot, units),
+                steps(shot, units));
     }
 
     private static String wanting(Masses masses, Basis basis) {

@@ -81,8 +81,8 @@ final class MassesSection extends Section {
 
     private void show() {
         LedgerText text = model.text().get();
-        beverage.hinting(text == null ? "" : text.fromCurve());
-        source.setText(text == null ? "" : text.beverage());
-        remark().setText(text == null ? "" : text.curveMass());
+        beverage.hinting(text == null ? "" : text.weighed().fromCurve());
+        source.setText(text == null ? "" : text.weighed().source());
+        remark().setText(text == null ? "" : text.weighed().curveMass());
     }
 }

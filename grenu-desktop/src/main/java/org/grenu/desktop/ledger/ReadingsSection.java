@@ -55,7 +55,7 @@ final class ReadingsSection extends Section {
         Button guided = new Button("Take a series…");
         guided.setId("take-series");
         guided.getStyleClass().add(Styles.LINK);
-        guided.setTooltip(new Tooltip("Led from stirring to the last reading that helps (Ctrl T)"));
+        guided.setTooltip(new Tooltip("Guides you from stirring to the last reading that helps (Ctrl T)"));
         guided.setOnAction(event -> takeReadings.run());
         doubt.setId("readings-doubt");
         doubt.getStyleClass().add(Styles.REFUSAL);

@@ -147,8 +147,8 @@ final class RecordSection extends Section {
         List<SetUp.Changed> changed = model.changed();
         String since = "since shot " + model.before().get().number();
         return changed.isEmpty()
-                ? (model.offered() > 0 ? "Nothing that is known was set up otherwise "
-                        : "Nothing was set up otherwise ") + since + "."
+                ? (model.offered() > 0 ? "Nothing known was set up differently "
+                        : "Nothing was set up differently ") + since + "."
                 : (changed.size() == 1 ? "One thing changed " : changed.size() + " things changed ") + since + ": "
                         + changed.stream().map(this::words).collect(Collectors.joining("; ")) + ".";
     }

@@ -61,18 +61,18 @@ final class YieldSection extends Section {
     }
 
     private void show(LedgerText text) {
-        Optional<Reported> yield = text == null ? Optional.empty() : text.yield();
+        Optional<Reported> yield = text == null ? Optional.empty() : text.made().yield();
         value.setText(yield.map(Reported::value).orElse("–"));
         percent.setText(yield.isPresent() ? "%" : "");
         expanded.setText(yield.map(y -> "±" + y.expanded()).orElse(""));
-        other.setText(text == null ? "" : text.otherBasis());
+        other.setText(text == null ? "" : text.made().otherBasis());
         other.setManaged(!other.getText().isEmpty());
-        wanting.setText(text == null ? "" : text.wanting());
+        wanting.setText(text == null ? "" : text.made().wanting());
         wanting.setManaged(!wanting.getText().isEmpty());
         wanting.setVisible(wanting.isManaged());
-        strength.show(text == null ? Optional.empty() : text.strength());
-        ratio.show(text == null ? Optional.empty() : text.ratio());
-        solids.show(text == null ? Optional.empty() : text.solids());
+        strength.show(text == null ? Optional.empty() : text.cup().strength());
+        ratio.show(text == null ? Optional.empty() : text.cup().ratio());
+        solids.show(text == null ? Optional.empty() : text.cup().solids());
     }
 
     private static Label labelled(String style) {

@@ -30,7 +30,7 @@ public record SearchActions(RackViewModel model, RackActions actions) {
                 .of("save-search",
                         typed.isEmpty() ? "Keep a search: type one first"
                                 : (kept ? "Forget “" : "Keep “") + typed + "”",
-                        "Searches that are kept stand in the rack's menu", model::saveSearch)
+                        "Searches that are kept are listed in the rack's menu", model::saveSearch)
                 .unless(() -> typed.isEmpty() ? Optional.of("Type a search into the rack's filter first.")
                         : Optional.empty());
     }
@@ -47,7 +47,7 @@ public record SearchActions(RackViewModel model, RackActions actions) {
                 Action.of("edit-shown", "Edit " + these + "…", "Change one entry of every shot that the rack shows",
                         () -> actions.edit(shown)),
                 Action.of("bin-shown", "Put " + these + " into the bin",
-                        "They count nowhere from then on, and can be taken out again", () -> actions.bin(shown)),
+                        "They no longer count anywhere, and can be taken out again", () -> actions.bin(shown)),
                 Action.of("open-bin", "Bin…", "What was put away, to take out again", actions::openBin));
     }
 }

@@ -42,7 +42,7 @@ public final class BinPanel extends VBox {
         Label title = new Label("Bin");
         title.getStyleClass().add(Styles.HEADING);
         Label words = new Label(
-                "Nothing in it counts or is shown anywhere else. It stays until it is taken out, or the bin is "
+                "Nothing in it counts or is shown anywhere else. It stays until it is taken out or the bin is "
                         + "emptied.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);

@@ -66,7 +66,7 @@ final class TranslationSection extends Section {
         List<ValveSchedule.Translated> steps = Calibrations.schedule(chosen.version().entries())
                 .translate(here.get(), there);
         if (steps.isEmpty()) {
-            say("Enter from when on the valve stands where.");
+            say("Enter at what time the valve goes to which position.");
             return;
         }
         result.getChildren().add(table(steps));

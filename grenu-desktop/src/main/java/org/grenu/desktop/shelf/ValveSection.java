@@ -109,7 +109,7 @@ final class ValveSection extends Section {
         if (counts.size() < 2) {
             next.setText("Set the valve to its first position without a portafilter, run " + seconds.getText()
                     + " s into a jug on the scale, and enter what it weighs. "
-                    + "Begin with both ends, then fill the steps between.");
+                    + "Begin at both ends, then fill in the steps between.");
         } else if (least.getValue() < REPEATS) {
             next.setText("Next: position " + DecimalText.exact(least.getKey()) + " again, run " + (least.getValue() + 1)
                     + " of " + REPEATS + ", or a new position. "

@@ -65,7 +65,8 @@ final class BenchActions {
     private List<Action> go() {
         List<Action> go = new ArrayList<>();
         go.add(Action
-                .of("find-or-do", "Find or do…", "Find any shot, thing or setting, or say what to do", reach::findOrDo)
+                .of("find-or-do", "Find or do…", "Find any shot, coffee, gear or setting, or say what to do",
+                        reach::findOrDo)
                 .on("Shortcut+K"));
         for (Workspace place : Workspace.values()) {
             go.add(Action
@@ -90,7 +91,7 @@ final class BenchActions {
                         "The shot keeps what is written down and takes the curves of a file", files::giveLog)
                         .unless(this::whyNoLog),
                 Action.of("take-readings", "Take strength readings",
-                        "Be led through a series of refractometer readings", this::takeReadings)
+                        "A guided series of refractometer readings", this::takeReadings)
                         .on("Shortcut+T")
                         .unless(openShot()),
                 Action.of("copy-previous", "Copy from previous shot",
@@ -102,14 +103,14 @@ final class BenchActions {
                 Action.of("edit-shown", "Edit all shots shown…", "Change one entry of every shot that the rack shows",
                         reach::editShown).on("Shortcut+E").unless(someShots()),
                 Action.of("bin-open", "Put the open shot into the bin",
-                        "It counts nowhere from then on, and can be taken out again",
+                        "It no longer counts anywhere, and can be taken out again",
                         () -> bench.desk().inBin().put(List.of(bench.desk().openProperty().get().summary())))
                         .unless(openShot()),
-                Action.of("undo", "Undo", "Take the last step back, whatever it was", bench.desk()::undo)
+                Action.of("undo", "Undo", "Undo the last step, whatever it was", bench.desk()::undo)
                         .on("Shortcut+Z")
                         .unless(unless(() -> bench.desk().editDepthProperty().get().undoable() == 0,
                                 "Nothing was changed in this library.")),
-                Action.of("redo", "Redo", "Make the step again that was undone last", bench.desk()::redo)
+                Action.of("redo", "Redo", "Redo the step that was undone last", bench.desk()::redo)
                         .on("Shortcut+Shift+Z", "Shortcut+Y")
                         .unless(unless(() -> bench.desk().editDepthProperty().get().redoable() == 0,
                                 "Nothing was undone.")));
@@ -143,7 +144,8 @@ final class BenchActions {
                         .unless(someShots()),
                 Action.of("library-workbook", "Save all for spreadsheets…",
                         "Export all shots and the shelf as a workbook", files::saveWorkbook).unless(someShots()),
-                Action.of("library-merge", "Take in a package or another library…", "Each shot is taken once",
+                Action.of("library-merge", "Merge a package or another library…",
+                        "A shot that is there already is not added again",
                         files::merge),
                 Action.of("library-join", "Join a table to the shots…",
                         "Enter what a table says of shots, after a look at it", files::join).unless(someShots()),

@@ -16,7 +16,7 @@ public enum FilesWanted {
     /** A table with a row for each shot. */
     TABLE("Join a table to the shots", "Tables", "*.csv", "*.tsv", "*.txt"),
     /** A data package or another library. */
-    PACKAGE("Take in a package or another library", "Packages and libraries", "*.zip", "*.sqlite"),
+    PACKAGE("Merge a package or another library", "Packages and libraries", "*.zip", "*.sqlite"),
     /** A copy that was made of this library. */
     BACKUP("Restore a backup", "Libraries", "*.sqlite"),
     /** Whatever belongs to a shot, several at once. */

@@ -25,7 +25,8 @@ record RecipeActions(Bench bench) {
     private Action promote(RecipeViewModel recipes) {
         return Action
                 .of("promote", "Promote to recipe “" + recipes.suggestedName() + "”",
-                        "Keep what the open shot was pulled by, to pull others so", () -> recipes.promote(recipe -> {
+                        "Keep how the open shot was pulled, as a recipe to pull others by",
+                        () -> recipes.promote(recipe -> {
                             bench.workspace().set(Workspace.SHELF);
                             bench.shelf().choose(recipe);
                         }))

@@ -8,7 +8,7 @@ public enum SeriesStep {
             "Let the sample come to room temperature in a closed vial: an open one loses water and reads too strong."),
     FILTER("Filter", "Filter it or not, but always the same way: filtered and unfiltered are different methods."),
     ZERO("Zero", "Rinse and dry the prism, read the rinse water, and enter what it shows."),
-    READ("Read", "Wet the prism, wait until the reading stands, enter it; wipe, and read again. Three or more.");
+    READ("Read", "Wet the prism, wait until the reading is steady, enter it; wipe, and read again. Three or more.");
 
     private final String title;
     private final String what;

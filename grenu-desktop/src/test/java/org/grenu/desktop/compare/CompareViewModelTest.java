@@ -236,12 +236,14 @@ class CompareViewModelTest extends DeskFixture {
         restart();
         until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
         compare();
-        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(Optional.empty(), List.of(),
-                List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
-                ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty(), Map.of("strength", 0.15, "ey_as_dosed", 0.4),
-                Map.of("grind", 0.1), Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true,
-                true, Optional.empty(), AxisKind.CUP_MASS,
-                List.of(Channel.PRESSURE, Channel.TEMPERATURE)));
+        assertThat(model.choicesProperty().get()).isEqualTo(new CompareChoices(
+                new CompareChoices.Asked(Optional.empty(), List.of(),
+                        List.of(StandardResponse.STRENGTH, StandardResponse.EROSION),
+                        ComparisonBasis.EQUAL_BEVERAGE_MASS, Optional.empty()),
+                new CompareChoices.Judged(Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("grind", 0.1),
+                        Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true),
+                new CompareChoices.Shown(Optional.empty(), AxisKind.CUP_MASS,
+                        List.of(Channel.PRESSURE, Channel.TEMPERATURE))));
         CompareChoices strange = CompareChoices.kept(
                 "basis=equal-luck\nmargins=strength:much;:3\nsteps=grind:0\nnew=thing\nresponses=crema",
                 List.of(StandardResponse.values()));

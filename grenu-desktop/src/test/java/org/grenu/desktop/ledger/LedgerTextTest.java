@@ -38,34 +38,35 @@ class LedgerTextTest {
     @Test
     void everythingIsThereWhenEverythingIsKnown() {
         LedgerText text = text(SHOT.record(), Basis.AS_DOSED);
-        assertThat(text.yield().map(Reported::text)).contains("21.10 ±0.16");
-        assertThat(text.otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
-        assertThat(text.wanting()).isEmpty();
-        assertThat(text.budget()).extracting(LedgerText.Share::input)
+        assertThat(text.made().yield().map(Reported::text)).contains("21.10 ±0.16");
+        assertThat(text.made().otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
+        assertThat(text.made().wanting()).isEmpty();
+        assertThat(text.made().budget()).extracting(LedgerText.Share::input)
                 .containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
-        assertThat(text(SHOT.record(), Basis.DRY).budget()).extracting(LedgerText.Share::input)
+        assertThat(text(SHOT.record(), Basis.DRY).made().budget()).extracting(LedgerText.Share::input)
                 .contains(Input.MOISTURE);
         assertThat(text.readings()).isEqualTo("3 readings · mean 9.51 % · s 0.015");
         assertThat(text.times()).extracting(LedgerText.Line::name)
                 .startsWith("pump on to pump off", "pump on to last drip", "first drip to pump off");
-        assertThat(text.beverage()).isEqualTo("g, weighed");
-        assertThat(text.curveMass()).startsWith("curve ends at 40.0");
+        assertThat(text.weighed().source()).isEqualTo("g, weighed");
+        assertThat(text.weighed().curveMass()).startsWith("curve ends at 40.0");
     }
 
     @Test
     void whatIsUnknownIsNamedAndNotGuessed() {
         LedgerText nothing = text(ShotRecord.EMPTY, Basis.AS_DOSED);
-        assertThat(nothing.yield()).isEmpty();
-        assertThat(nothing.wanting()).isEqualTo("Unknown. Enter the dose and a strength reading below.");
-        assertThat(nothing.ratio()).isEmpty();
-        assertThat(nothing.budget()).isEmpty();
-        assertThat(nothing.beverage()).as("the curve gives it").isEqualTo("g, from the curve");
-        assertThat(nothing.fromCurve()).isEqualTo("40.0");
+        assertThat(nothing.made().yield()).isEmpty();
+        assertThat(nothing.made().wanting()).isEqualTo("Unknown. Enter the dose and a strength reading below.");
+        assertThat(nothing.cup().ratio()).isEmpty();
+        assertThat(nothing.made().budget()).isEmpty();
+        assertThat(nothing.weighed().source()).as("the curve gives it").isEqualTo("g, from the curve");
+        assertThat(nothing.weighed().fromCurve()).isEqualTo("40.0");
         assertThat(nothing.readings()).isEqualTo("none yet");
         ShotRecord withoutMoisture = SHOT.record().with(RecordField.MOISTURE, "");
-        assertThat(text(withoutMoisture, Basis.AS_DOSED).otherBasis()).isEqualTo("dry basis: moisture unknown");
-        assertThat(text(withoutMoisture, Basis.DRY).yield()).isEmpty();
-        assertThat(text(withoutMoisture, Basis.DRY).wanting()).isEqualTo("Unknown. Enter the coffee's moisture below.");
+        assertThat(text(withoutMoisture, Basis.AS_DOSED).made().otherBasis()).isEqualTo("dry basis: moisture unknown");
+        assertThat(text(withoutMoisture, Basis.DRY).made().yield()).isEmpty();
+        assertThat(text(withoutMoisture, Basis.DRY).made().wanting())
+                .isEqualTo("Unknown. Enter the coffee's moisture below.");
     }
 
     @Test

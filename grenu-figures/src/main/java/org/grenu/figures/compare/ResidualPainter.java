@@ -45,7 +45,7 @@ public final class ResidualPainter {
             g.fill(new Rectangle2D.Double(0, middle - answer.deviation() * scale, width,
                     2 * answer.deviation() * scale));
         }
-        line(g, theme, 0, middle, width, middle, "muted", 0.9);
+        line(g, theme, new Line2D.Double(0, middle, width, middle), "muted", 0.9);
         double mean = rows.stream().mapToDouble(RowResidual::leverage).average().orElse(0);
         String block = null;
         double begun = 0;
@@ -56,7 +56,7 @@ public final class ResidualPainter {
             String own = row.block().orElse("");
             if (block != null && !own.equals(block)) {
                 double edge = i * width / rows.size();
-                line(g, theme, edge, 0, edge, height - FOOT, "phase-edge", 0.75);
+                line(g, theme, new Line2D.Double(edge, 0, edge, height - FOOT), "phase-edge", 0.75);
                 name(g, theme, block, begun, edge, height);
                 begun = edge;
             }
@@ -87,10 +87,9 @@ public final class ResidualPainter {
         }
     }
 
-    private static void line(Graphics2D g, Theme theme, double x1, double y1, double x2, double y2, String role,
-            double width) {
+    private static void line(Graphics2D g, Theme theme, Line2D line, String role, double width) {
         g.setColor(theme.color(role));
         g.setStroke(new BasicStroke((float) width));
-        g.draw(new Line2D.Double(x1, y1, x2, y2));
+        g.draw(line);
     }
 }

@@ -81,9 +81,9 @@ final class FigureMaker {
                 corridor.stream().mapToDouble(band -> band.high().values().max()));
         StripScale scale = StripScale.of(channel, options.units(), lows.filter(Double::isFinite).min().orElse(0),
                 highs.filter(Double::isFinite).max().orElse(1));
-        return new Strip(channel, along, asLogged(channel).map(axis::along), other, doubt(channel, along), corridor,
-                points(channel),
-                scale.low(), scale.high(), scale.ticks());
+        return new Strip(channel, along,
+                new Strip.Beside(asLogged(channel).map(axis::along), other, doubt(channel, along)), corridor,
+                points(channel), scale);
     }
 
     private Optional<Band> doubt(Channel channel, UniformCurve along) {

@@ -14,22 +14,57 @@ import org.grenu.figures.paint.Ticks;
  *
  * @param channel  what it shows
  * @param curve    after repairs
- * @param asLogged before repairs, where they differ
- * @param ghost    of the shot it is held against
- * @param doubt    curve ± expanded uncertainty, where it is known along the curve
+ * @param beside   what is drawn with it
  * @param corridor what was meant, a band a step
  * @param points   where it was read off by hand: only there is it known
- * @param low      value at the strip's foot
- * @param high     value at its head
- * @param ticks    along its side
+ * @param scale    of its values
  */
-public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> asLogged, Optional<UniformCurve> ghost,
-        Optional<Band> doubt,
-        List<Band> corridor, List<double[]> points, double low, double high, Ticks ticks) {
+public record Strip(Channel channel, UniformCurve curve, Beside beside, List<Band> corridor, List<double[]> points,
+        StripScale scale) {
+
+    /**
+     * What is drawn with a curve.
+     *
+     * @param asLogged before repairs, where they differ
+     * @param ghost    of the shot it is held against
+     * @param doubt    curve ± expanded uncertainty, where it is known along the curve
+     */
+    public record Beside(Optional<UniformCurve> asLogged, Optional<UniformCurve> ghost, Optional<Band> doubt) {
+    }
 
     public Strip {
         corridor = List.copyOf(corridor);
         points = List.copyOf(points);
+    }
+
+    /** {@return the curve before repairs, where they differ} */
+    public Optional<UniformCurve> asLogged() {
+        return beside.asLogged;
+    }
+
+    /** {@return the curve of the shot it is held against} */
+    public Optional<UniformCurve> ghost() {
+        return beside.ghost;
+    }
+
+    /** {@return curve ± expanded uncertainty, where it is known along the curve} */
+    public Optional<Band> doubt() {
+        return beside.doubt;
+    }
+
+    /** {@return value at the strip's foot} */
+    public double low() {
+        return scale.low();
+    }
+
+    /** {@return value at its head} */
+    public double high() {
+        return scale.high();
+    }
+
+    /** {@return along its side} */
+    public Ticks ticks() {
+        return scale.ticks();
     }
 
     /** {@return the strip's share of the height, relative to the others} */
@@ -46,7 +81,7 @@ public record Strip(Channel channel, UniformCurve curve, Optional<UniformCurve> 
 
     /** {@return the unit that is shown} */
     public Unit unit() {
-        return ticks.unit();
+        return ticks().unit();
     }
 
     /** {@return the value as it is read on this strip, without its unit} */

@@ -5,8 +5,14 @@ import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Unit;
 import org.grenu.figures.paint.Ticks;
 
-/** The range of a strip's values, and its ticks. */
-record StripScale(double low, double high, Ticks ticks) {
+/**
+ * The range of a strip's values.
+ *
+ * @param low   value at the strip's foot
+ * @param high  value at its head
+ * @param ticks along its side
+ */
+public record StripScale(double low, double high, Ticks ticks) {
 
     private static final double LEAST_HALF_CELSIUS = 2;
 
