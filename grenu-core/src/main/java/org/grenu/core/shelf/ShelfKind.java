@@ -10,37 +10,52 @@ import org.grenu.core.record.RecordField;
 
 /** Sorts of things on the shelf. A shot names the thing in the entry given here. */
 public enum ShelfKind {
-    COFFEE("Coffees", "coffee", Parts.STAY, RecordField.COFFEE, ShelfField.LOT, ShelfField.ORIGIN, ShelfField.PROCESS,
+    COFFEE("Coffees", "coffee",
+            "A coffee keeps roast, density and moisture; its bags keep their dates, and say how old they are and what is left.",
+            Parts.STAY, RecordField.COFFEE, ShelfField.LOT, ShelfField.ORIGIN, ShelfField.PROCESS,
             ShelfField.ROAST_LEVEL,
             ShelfField.COLOUR_WHOLE, ShelfField.COLOUR_GROUND, ShelfField.COLOUR_SCALE, ShelfField.DENSITY,
             ShelfField.MOISTURE,
             ShelfField.MOISTURE_U, ShelfField.EXPECTED_NOTES),
-    BAG("Bags", "bag", Parts.STAY, RecordField.BAG, ShelfField.BAG_COFFEE, ShelfField.NET_MASS, ShelfField.LIFE,
+    BAG("Bags", "bag", "A bag keeps its dates, and says how old it is and what is left.", Parts.STAY, RecordField.BAG,
+            ShelfField.BAG_COFFEE, ShelfField.NET_MASS, ShelfField.LIFE,
             ShelfField.WASTE),
-    GRINDER("Grinders", "grinder", Parts.CHANGE, RecordField.GRINDER, ShelfField.BURRS, ShelfField.SETTING_WORDS,
+    GRINDER("Grinders", "grinder",
+            "A grinder keeps its scale and burrs; its picture shows which settings each coffee has had.", Parts.CHANGE,
+            RecordField.GRINDER, ShelfField.BURRS, ShelfField.SETTING_WORDS,
             ShelfField.STEP,
             ShelfField.FINEST,
             ShelfField.COARSEST, ShelfField.ZERO_POINT, ShelfField.RETENTION),
-    BASKET("Baskets", "basket", Parts.CHANGE, RecordField.BASKET, ShelfField.CAPACITY_FROM, ShelfField.CAPACITY_TO,
+    BASKET("Baskets", "basket",
+            "A basket keeps the dose it is made for and its size, which resistance is computed from.", Parts.CHANGE,
+            RecordField.BASKET, ShelfField.CAPACITY_FROM, ShelfField.CAPACITY_TO,
             ShelfField.DIAMETER, ShelfField.DEPTH),
-    MACHINE("Machines", "machine", Parts.CHANGE, RecordField.MACHINE, ShelfField.PUMP, ShelfField.CONTROLS,
+    MACHINE("Machines", "machine",
+            "A machine keeps where its pressure is read, and its valve’s flow once you have run it.", Parts.CHANGE,
+            RecordField.MACHINE, ShelfField.PUMP, ShelfField.CONTROLS,
             ShelfField.SENSOR_PLACE,
             ShelfField.SENSOR_STATE,
             ShelfField.SENSOR_OFFSET, ShelfField.WARM_UP, ShelfField.VALVE_WORDS, ShelfField.VALVE_RUNS,
             ShelfField.VALVE_SCHEDULE),
-    SCALE("Scales", "scale", Parts.CHANGE, RecordField.SCALE, ShelfField.SCALE_STEP, ShelfField.SCALE_REPEATABILITY,
+    SCALE("Scales", "scale", "A scale keeps its step, bias and lag, and a log of check weights.", Parts.CHANGE,
+            RecordField.SCALE, ShelfField.SCALE_STEP, ShelfField.SCALE_REPEATABILITY,
             ShelfField.SCALE_BIAS,
             ShelfField.SCALE_LAG, ShelfField.CHECK_WEIGHTS),
-    REFRACTOMETER("Refractometers", "refractometer", Parts.CHANGE, RecordField.REFRACTOMETER, ShelfField.READS,
+    REFRACTOMETER("Refractometers", "refractometer",
+            "It keeps its step, repeatability, zero log and calibration; every shot read with it uses them.",
+            Parts.CHANGE, RecordField.REFRACTOMETER, ShelfField.READS,
             ShelfField.READING_STEP,
             ShelfField.READING_REPEATABILITY, ShelfField.READING_BIAS, ShelfField.COMPENSATED_FROM,
             ShelfField.COMPENSATED_TO,
             ShelfField.BRIX_FACTOR, ShelfField.BRIX_FACTOR_U, ShelfField.ZERO_LOG, ShelfField.DRIED),
-    WATER("Water", "water", Parts.CHANGE, RecordField.WATER, ShelfField.MINERALS, ShelfField.HARDNESS,
+    WATER("Water", "water", "A water keeps its recipe and blank reading.", Parts.CHANGE, RecordField.WATER,
+            ShelfField.MINERALS, ShelfField.HARDNESS,
             ShelfField.ALKALINITY,
             ShelfField.BLANK),
-    SITE("Sites", "site", Parts.STAY, RecordField.SITE, ShelfField.ALTITUDE),
-    RECIPE("Recipes", "recipe", Parts.CHANGE, RecordField.RECIPE, RecordField.COFFEE, RecordField.BAG,
+    SITE("Sites", "site", "A site’s altitude tells where water boils, and the highest sensible set temperature.",
+            Parts.STAY, RecordField.SITE, ShelfField.ALTITUDE),
+    RECIPE("Recipes", "recipe", "Open a shot that worked and choose Promote to recipe.", Parts.CHANGE,
+            RecordField.RECIPE, RecordField.COFFEE, RecordField.BAG,
             RecordField.GRINDER,
             RecordField.GRIND, RecordField.PURGE,
             RecordField.BEANS_TREATMENT, RecordField.PREPARATION, RecordField.TEMPERATURE,
@@ -52,7 +67,8 @@ public enum ShelfKind {
             ShelfField.FROM_SHOT, ShelfField.CLOCK,
             ShelfField.TIME_MEANT, ShelfField.YIELD_MEANT, ShelfField.STRENGTH_MEANT, ShelfField.PRESSURE_CORRIDOR,
             ShelfField.FLOW_CORRIDOR),
-    STUDY("Studies", "study", Parts.STAY, RecordField.STUDY, ShelfField.QUESTION, ShelfField.ORDER_DRAWN,
+    STUDY("Studies", "study", "A study keeps its question; shots name the studies they belong to, and their arm.",
+            Parts.STAY, RecordField.STUDY, ShelfField.QUESTION, ShelfField.ORDER_DRAWN,
             ShelfField.ARMS);
 
     /** Whether such a thing is one for ever, or another once its parts were changed. */
@@ -62,13 +78,15 @@ public enum ShelfKind {
 
     private final String title;
     private final String one;
+    private final String keeps;
     private final Parts parts;
     private final RecordField named;
     private final List<Field> fields;
 
-    ShelfKind(String title, String one, Parts parts, RecordField named, Field... fields) {
+    ShelfKind(String title, String one, String keeps, Parts parts, RecordField named, Field... fields) {
         this.title = title;
         this.one = one;
+        this.keeps = keeps;
         this.parts = parts;
         this.named = named;
         List<Field> all = new ArrayList<>(Arrays.asList(fields));
@@ -84,6 +102,11 @@ public enum ShelfKind {
     /** {@return what one of them is called} */
     public String one() {
         return one;
+    }
+
+    /** {@return what is kept of them and what for, a sentence for who has none yet} */
+    public String keeps() {
+        return keeps;
     }
 
     /** {@return the name in files and in the library} */

@@ -2,7 +2,6 @@ package org.grenu.desktop.shelf;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.Observable;
@@ -37,36 +36,6 @@ import org.grenu.figures.theme.Theme;
 /** The work surface of the Shelf: a sort of things at the top, below it a picture of each. */
 public final class ShelfView extends BorderPane {
 
-    /** What is said where there is none of a kind yet. */
-    private static final Map<ShelfKind, String> TEACHING = Map.ofEntries(
-            Map.entry(ShelfKind.COFFEE,
-                    "No coffee here yet. A coffee keeps roast, density and moisture; its bags keep their dates, and "
-                            + "say how old they are and what is left."),
-            Map.entry(ShelfKind.BAG,
-                    "No coffee here yet. A coffee keeps roast, density and moisture; its bags keep their dates, and "
-                            + "say how old they are and what is left."),
-            Map.entry(ShelfKind.GRINDER,
-                    "No grinder here yet. A grinder keeps its scale and burrs; its picture shows which settings each "
-                            + "coffee has had."),
-            Map.entry(ShelfKind.BASKET,
-                    "No basket here yet. A basket keeps the dose it is made for and its size, which resistance is "
-                            + "computed from."),
-            Map.entry(ShelfKind.MACHINE,
-                    "No machine here yet. A machine keeps where its pressure is read, and its valve’s flow once you "
-                            + "have run it."),
-            Map.entry(ShelfKind.SCALE,
-                    "No scale here yet. A scale keeps its step, bias and lag, and a log of check weights."),
-            Map.entry(ShelfKind.REFRACTOMETER,
-                    "No refractometer here yet. It keeps its step, repeatability, zero log and calibration; every "
-                            + "shot read with it uses them."),
-            Map.entry(ShelfKind.WATER, "No water here yet. A water keeps its recipe and blank reading."),
-            Map.entry(ShelfKind.SITE,
-                    "No site here yet. A site’s altitude tells where water boils, and the highest sensible set "
-                            + "temperature."),
-            Map.entry(ShelfKind.RECIPE, "No recipe yet. Open a shot that worked and choose Promote to recipe."),
-            Map.entry(ShelfKind.STUDY,
-                    "No study here yet. A study keeps its question; shots name the studies they belong to, and their "
-                            + "arm."));
     private static final int MOST_OFFERED = 6;
 
     private final ShelfViewModel model;
@@ -213,9 +182,7 @@ public final class ShelfView extends BorderPane {
 
     private Node empty() {
         ShelfKind kind = model.kindProperty().get();
-        teaching.setText(
-                TEACHING.getOrDefault(kind,
-                        "Nothing here yet. Put " + ShelfViewModel.article(kind) + " on the shelf."));
+        teaching.setText("No " + kind.one() + " here yet. " + kind.keeps());
         teaching.setId("shelf-teaching");
         teaching.getStyleClass().setAll("label", Styles.PROSE);
         teaching.setWrapText(true);
