@@ -1,5 +1,6 @@
 package org.grenu.library;
 
+import java.util.List;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 import org.grenu.core.shelf.ShelfKind;
@@ -12,6 +13,11 @@ import org.jdbi.v3.core.Jdbi;
  */
 public final class V9__references extends BaseJavaMigration {
 
+    /** A kind that comes later is referred to from its beginning, and its column is not there yet. */
+    private static final List<ShelfKind> THERE_WERE = List.of(ShelfKind.COFFEE, ShelfKind.BAG, ShelfKind.GRINDER,
+            ShelfKind.BASKET, ShelfKind.MACHINE, ShelfKind.SCALE, ShelfKind.REFRACTOMETER, ShelfKind.WATER,
+            ShelfKind.SITE, ShelfKind.RECIPE, ShelfKind.STUDY);
+
     @Override
     public void migrate(Context context) {
         // The connection is lent: to close the handle would close it.
@@ -19,7 +25,7 @@ public final class V9__references extends BaseJavaMigration {
         handle.execute("ALTER TABLE shot ADD COLUMN beverage_estimated TEXT");
         handle.execute("ALTER TABLE shot ADD COLUMN samples TEXT");
         ShelfLinks links = new ShelfLinks(Tables.of(handle));
-        for (ShelfKind kind : ShelfKind.values()) {
+        for (ShelfKind kind : THERE_WERE) {
             links.begin(kind);
         }
     }
