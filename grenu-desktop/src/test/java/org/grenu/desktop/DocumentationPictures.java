@@ -151,9 +151,11 @@ class DocumentationPictures extends BenchFixture {
                     .enter(RecordField.READINGS,
                             "9.71@0/24.3/24.0/filtered; 9.73@38/24.2/24.0/filtered; 9.70@75/24.2/24.1/filtered; "
                                     + "9.81@118/24.1/24.1/filtered");
+            bench.desk()
+                    .enter(RecordField.SAMPLES, "slice 12.4 g: 16.02; slice 14.1 g: 9.03; slice 12.8 g: 4.41");
             bench.series().show();
         });
-        until("the series is drawn", () -> bench.desk().openProperty().get().summary().record().readings().size() == 4);
+        until("the series is drawn", () -> bench.desk().openProperty().get().summary().record().samples().size() == 3);
         picture("series.png");
         interact(() -> {
             bench.series().shownProperty().set(false);
