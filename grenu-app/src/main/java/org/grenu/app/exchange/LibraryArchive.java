@@ -97,9 +97,11 @@ public final class LibraryArchive implements ArchiveSource {
             ShelfItem item = change.target() == Target.VERSION ? byItem.get(change.id())
                     : change.target() == Target.ITEM ? byItem.get(-change.id()) : null;
             if (change.ofEntry() && (shot != null || item != null)) {
-                all.add(new ArchivedChange(shot == null ? 0 : shot, item == null ? "" : item.kind().key(),
-                        item == null ? "" : item.name(),
-                        change.target() == Target.VERSION ? versions.get(change.id()) : 0, change.key(),
+                all.add(new ArchivedChange(shot == null ? 0 : shot,
+                        new ArchivedChange.Thing(item == null ? "" : item.kind().key(),
+                                item == null ? "" : item.name(),
+                                change.target() == Target.VERSION ? versions.get(change.id()) : 0),
+                        change.key(),
                         change.before(), change.after(), entry.reason(), entry.madeAt().toString()));
             }
         }

@@ -9,17 +9,40 @@ import org.hipparchus.distribution.continuous.TDistribution;
 /**
  * What repeats of one recipe say of a response: its mean and the spread that every other verdict rests on.
  *
- * @param response   the response
- * @param shots      number of repeats, at least 2
- * @param mean       in the response's unit
- * @param half       half the mean's 95 % interval
- * @param spread     standard deviation from shot to shot, same unit
- * @param spreadLow  lower end of its 95 % interval (χ²)
- * @param spreadHigh upper end
+ * @param response the response
+ * @param shots number of repeats, at least 2
+ * @param mean in the response's unit
+ * @param half half the mean's 95 % interval
+ * @param scatter how far alike shots spread
  * @param detectable least difference between two arms of as many shots each that is found four times in five
  */
-public record Repeatability(Response response, int shots, double mean, double half, double spread, double spreadLow,
-        double spreadHigh, double detectable) {
+public record Repeatability(Response response, int shots, double mean, double half, Scatter scatter,
+        double detectable) {
+
+    /**
+     * How far alike shots spread.
+     *
+     * @param spread standard deviation from shot to shot, same unit
+     * @param spreadLow lower end of its 95 % interval (χ²)
+     * @param spreadHigh upper end
+     */
+    public record Scatter(double spread, double spreadLow, double spreadHigh) {
+    }
+
+    /** {@return standard deviation from shot to shot, same unit} */
+    public double spread() {
+        return scatter.spread;
+    }
+
+    /** {@return lower end of its 95 % interval (χ²)} */
+    public double spreadLow() {
+        return scatter.spreadLow;
+    }
+
+    /** {@return upper end} */
+    public double spreadHigh() {
+        return scatter.spreadHigh;
+    }
 
     private static final double LIKELY = 0.8;
     private static final int HALVINGS = 50;
@@ -39,9 +62,9 @@ public record Repeatability(Response response, int shots, double mean, double ha
         ChiSquaredDistribution chi = new ChiSquaredDistribution(df);
         double half = new TDistribution(df).inverseCumulativeProbability(1 - Question.ALPHA / 2) * spread
                 / Math.sqrt(n);
-        return Optional.of(new Repeatability(answer.response(), n, mean, half, spread,
+        return Optional.of(new Repeatability(answer.response(), n, mean, half, new Scatter(spread,
                 spread * Math.sqrt(df / chi.inverseCumulativeProbability(1 - Question.ALPHA / 2)),
-                spread * Math.sqrt(df / chi.inverseCumulativeProbability(Question.ALPHA / 2)), detectable(spread, n)));
+                spread * Math.sqrt(df / chi.inverseCumulativeProbability(Question.ALPHA / 2))), detectable(spread, n)));
     }
 
     private static double detectable(double spread, int each) {
@@ -65,8 +88,8 @@ public record Repeatability(Response response, int shots, double mean, double ha
      */
     public String words() {
         return response.title() + " " + (Wording.reported(mean, half) + " " + response.unit()).strip() + ", spread "
-                + Wording.digits(spread) + " (" + Wording.digits(spreadLow) + "–"
-                + Wording.digits(spreadHigh) + ") " + (response.differenceUnit() + "; two arms of " + shots).strip()
+                + Wording.digits(spread()) + " (" + Wording.digits(spreadLow()) + "–"
+                + Wording.digits(spreadHigh()) + ") " + (response.differenceUnit() + "; two arms of " + shots).strip()
                 + " tell differences from " + Wording.digits(detectable) + " on";
     }
 }

@@ -25,23 +25,65 @@ import org.grenu.core.record.RecordField;
  * One response of a question, fitted: which shots tell of it, by what terms, in what blocks.
  *
  * @param response the response
- * @param shots    those that tell of it, a row each
- * @param values   by row
- * @param terms    by variable, of those that changed among the shots
- * @param blocks   of the rows, when there are several
- * @param random   whether the blocks are a sample of all days rather than these days
- * @param weights  by row
- * @param together pairs that act together beyond chance, the surest first
- * @param fit      the model, straight from all terms
+ * @param rows      the shots that tell of it
+ * @param structure what they are explained by
+ * @param fit       the model, straight from all terms
  */
-record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured> values, Map<Variable, Term> terms,
-        Optional<Term.Levels> blocks,
-        boolean random, Samples weights, List<Question.Pair> together, ModelFit fit) {
+record ResponseModel(Response response, Rows rows, Structure structure, ModelFit fit) {
 
     /** With fewer, their spread cannot be told; they enter as themselves (common practice, no source). */
     private static final int LEAST_RANDOM_BLOCKS = 4;
     /** Uncertainties closer together than that get the same weight. */
     private static final double ALIKE = 1.2;
+
+    /**
+     * The shots, a row each.
+     *
+     * @param values  by row
+     * @param weights by row
+     */
+    record Rows(List<MeasuredShot> shots, List<Measured> values, Samples weights) {
+    }
+
+    /**
+     * What explains a response.
+     *
+     * @param terms    by variable, of those that changed among the shots
+     * @param blocks   of the rows, when there are several
+     * @param random   whether the blocks are a sample of all days rather than these days
+     * @param together pairs that act together beyond chance, the surest first
+     */
+    record Structure(Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random,
+            List<Question.Pair> together) {
+    }
+
+    List<MeasuredShot> shots() {
+        return rows.shots;
+    }
+
+    List<Measured> values() {
+        return rows.values;
+    }
+
+    Samples weights() {
+        return rows.weights;
+    }
+
+    Map<Variable, Term> terms() {
+        return structure.terms;
+    }
+
+    Optional<Term.Levels> blocks() {
+        return structure.blocks;
+    }
+
+    boolean random() {
+        return structure.random;
+    }
+
+    List<Question.Pair> together() {
+        return structure.together;
+    }
 
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
         List<Variable> variables = question.explaining(response, ground);
@@ -82,7 +124,8 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
         ModelFit fit = shots.isEmpty() ? null : random && shots.size() > design.columns() + 1
                 ? RandomInterceptFit.of(design, y, weights, blocks.orElseThrow()) : FixedFit.of(design, y, weights);
         List<Question.Pair> together = fit == null ? List.of() : Interplay.significant(question, terms, fit);
-        return new ResponseModel(response, shots, values, terms, blocks, random, weights, together, fit);
+        return new ResponseModel(response, new Rows(shots, values, weights),
+                new Structure(terms, blocks, random, together), fit);
     }
 
     /**
@@ -106,7 +149,7 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
 
     /** {@return by row the standard uncertainty with which the shots stand against each other} */
     double[] errors() {
-        return errors(shots, values);
+        return errors(shots(), values());
     }
 
     private static boolean one(List<MeasuredShot> shots, RecordField field) {
@@ -141,7 +184,7 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
 
     /** {@return the variable that this one acts together with beyond chance; of several the surest} */
     Optional<Variable> actsTogetherWith(Variable variable) {
-        return together.stream()
+        return together().stream()
                 .filter(pair -> pair.first().equals(variable) || pair.second().equals(variable))
                 .map(pair -> pair.first().equals(variable) ? pair.second() : pair.first())
                 .findFirst();
@@ -153,11 +196,11 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
      */
     Map<String, double[]> places(Variable variable) {
         Map<String, double[]> places = new LinkedHashMap<>();
-        if (terms.get(variable) instanceof Term.Levels levels) {
+        if (terms().get(variable) instanceof Term.Levels levels) {
             for (int i = 0; i < levels.levels().size(); i++) {
                 places.put(levels.levels().get(i), levels.at(i));
             }
-        } else if (terms.get(variable) instanceof Term.Numeric numeric) {
+        } else if (terms().get(variable) instanceof Term.Numeric numeric) {
             for (double end : new double[] {numeric.values().min(), numeric.values().max()}) {
                 places.put(DecimalText.exact(end), new double[] {end});
             }
@@ -171,31 +214,32 @@ record ResponseModel(Response response, List<MeasuredShot> shots, List<Measured>
     }
 
     Samples y() {
-        return Samples.of(values.stream().mapToDouble(Measured::value).toArray());
+        return Samples.of(values().stream().mapToDouble(Measured::value).toArray());
     }
 
     /** {@return the model by fixed effects: a random block enters as itself} */
     FixedFit withBlocksAsThemselves() {
         List<Term> all = new ArrayList<>(fit.design().terms());
-        blocks.filter(block -> random && !all.contains(block)).ifPresent(all::add);
-        return FixedFit.of(new Design(shots.size(), all), y(), weights);
+        blocks().filter(block -> random() && !all.contains(block)).ifPresent(all::add);
+        return FixedFit.of(new Design(shots().size(), all), y(), weights());
     }
 
     /** Rows of each block; all rows where there are none. */
     List<int[]> exchangeable() {
-        Term.Levels groups = blocks.orElseGet(() -> Term.Levels.of("all", shots.stream().map(shot -> "all").toList()));
-        List<int[]> rows = new ArrayList<>();
+        Term.Levels groups = blocks()
+                .orElseGet(() -> Term.Levels.of("all", shots().stream().map(shot -> "all").toList()));
+        List<int[]> alike = new ArrayList<>();
         for (int g = 0; g < groups.levels().size(); g++) {
             int group = g;
-            rows.add(IntStream.range(0, shots.size()).filter(i -> groups.level().get(i) == group).toArray());
+            alike.add(IntStream.range(0, shots().size()).filter(i -> groups.level().get(i) == group).toArray());
         }
-        return rows;
+        return alike;
     }
 
     /** The model's terms without the variable's own and those it acts together with. */
     Design without(Variable variable) {
-        Term own = terms.get(variable);
-        return new Design(shots.size(),
+        Term own = terms().get(variable);
+        return new Design(shots().size(),
                 fit.design().terms().stream().filter(term -> !term.equals(own) && !term.contains(own)).toList());
     }
 }

@@ -20,18 +20,40 @@ import org.grenu.core.response.Variable;
  * read on a
  * grid within the hull of the settings that were tried. Other variables of the question stand at their average.
  *
- * @param across  the first number
- * @param up      the second
- * @param xs      grid along the first
- * @param ys      grid along the second
- * @param layers  one a response
- * @param tried   settings that were tried, once each
- * @param hull    corners of the hull of those settings: beyond it nothing was tried, and nothing is to be shown
+ * @param across the first number
+ * @param up the second
+ * @param xs grid along the first
+ * @param ys grid along the second
+ * @param layers one a response
+ * @param settings where shots were pulled
  * @param windows what is wanted of responses, by key
  */
 public record ResponseSurface(Variable across, Variable up, double[] xs, double[] ys, List<Layer> layers,
-        List<double[]> tried, List<double[]> hull,
-        Map<String, Window> windows) {
+        Settings settings, Map<String, Window> windows) {
+
+    /**
+     * Where shots were pulled.
+     *
+     * @param tried settings that were tried, once each
+     * @param hull corners of the hull of those settings: beyond it nothing was tried, and nothing is to be shown
+     */
+    public record Settings(List<double[]> tried, List<double[]> hull) {
+
+        public Settings {
+            tried = List.copyOf(tried);
+            hull = List.copyOf(hull);
+        }
+    }
+
+    /** {@return settings that were tried, once each} */
+    public List<double[]> tried() {
+        return settings.tried;
+    }
+
+    /** {@return corners of the hull of those settings: beyond it nothing was tried, and nothing is to be shown} */
+    public List<double[]> hull() {
+        return settings.hull;
+    }
 
     /** What is wanted where the user says nothing (common practice, no source). */
     public static final Map<String,
@@ -62,14 +84,12 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
 
     public ResponseSurface {
         layers = List.copyOf(layers);
-        tried = List.copyOf(tried);
-        hull = List.copyOf(hull);
         windows = Map.copyOf(windows);
     }
 
     /** {@return whether that place of the grid lies within what was tried} */
     public boolean within(int row, int column) {
-        return new Hull(hull).holds(xs[column], ys[row]);
+        return new Hull(settings.hull).holds(xs[column], ys[row]);
     }
 
     /** {@return whether all responses that have a window are foreseen within it at that place of the grid} */
@@ -118,7 +138,8 @@ public record ResponseSurface(Variable across, Variable up, double[] xs, double[
                 .flatMap(response -> layer(comparison, numbers, response, xs, ys).stream())
                 .toList();
         return layers.isEmpty() ? Optional.empty() : Optional.of(
-                new ResponseSurface(numbers.get(0), numbers.get(1), xs, ys, layers, tried, hull.corners(), windows));
+                new ResponseSurface(numbers.get(0), numbers.get(1), xs, ys, layers, new Settings(tried, hull.corners()),
+                        windows));
     }
 
     private static List<double[]> settings(Variable across, Variable up, List<MeasuredShot> shots) {

@@ -12,19 +12,15 @@ import org.grenu.core.quantity.Measured;
 /**
  * What a log says: repaired and evenly sampled curves, the shot's moments and simple measures.
  *
- * @param repaired     the log after repairs, with what was repaired
- * @param curves       each logged channel at 10 Hz; cup flow is derived from the cup mass where that was logged
- * @param noise        standard deviation of each logged channel's samples about their course, in the channel's unit
- * @param flowU        standard uncertainty of the derived cup flow, g/s, where the cup mass was logged
- * @param sparse       whether the log is a few points read off by hand: curves are straight lines between them
- * @param times        the shot's moments, s on the log's axis
- * @param beverage     mass in the cup at the end, above the baseline before the first drip, g
- * @param peakPressure largest pressure, bar
- * @param meanPressure time-weighted mean pressure from pump on to pump off, bar
+ * @param repaired the log after repairs, with what was repaired
+ * @param drawn the repaired curves
+ * @param sparse whether the log is a few points read off by hand: curves are straight lines between them
+ * @param times the shot's moments, s on the log's axis
+ * @param beverage mass in the cup at the end, above the baseline before the first drip, g
+ * @param pressures pressures while pumping
  */
-public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> curves, Map<Channel, Double> noise,
-        Optional<UniformCurve> flowU, boolean sparse, ShotTimes times, Optional<Measured> beverage,
-        OptionalDouble peakPressure, OptionalDouble meanPressure) {
+public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, ShotTimes times,
+        Optional<Measured> beverage, Pressures pressures) {
 
     /** Counts up whenever the same log would give other numbers, so that stored results are made anew. */
     public static final int ALGORITHM_VERSION = 2;
@@ -34,11 +30,55 @@ public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> cur
     /** Logs slower than this are points, not curves. */
     private static final double SPARSE_STEP_SECONDS = 1.5;
 
-    public CurveMeasures {
-        EnumMap<Channel, UniformCurve> copy = new EnumMap<>(Channel.class);
-        copy.putAll(curves);
-        curves = Collections.unmodifiableMap(copy);
-        noise = Map.copyOf(noise);
+    /**
+     * The repaired curves.
+     *
+     * @param curves each logged channel at 10 Hz; cup flow is derived from the cup mass where that was logged
+     * @param noise standard deviation of each logged channel's samples about their course, in the channel's unit
+     * @param flowU standard uncertainty of the derived cup flow, g/s, where the cup mass was logged
+     */
+    public record Drawn(Map<Channel, UniformCurve> curves, Map<Channel, Double> noise, Optional<UniformCurve> flowU) {
+
+        public Drawn {
+            EnumMap<Channel, UniformCurve> copy = new EnumMap<>(Channel.class);
+            copy.putAll(curves);
+            curves = Collections.unmodifiableMap(copy);
+            noise = Map.copyOf(noise);
+        }
+    }
+
+    /**
+     * Pressures while pumping.
+     *
+     * @param peakPressure largest pressure, bar
+     * @param meanPressure time-weighted mean pressure from pump on to pump off, bar
+     */
+    public record Pressures(OptionalDouble peakPressure, OptionalDouble meanPressure) {
+    }
+
+    /** {@return each logged channel at 10 Hz; cup flow is derived from the cup mass where that was logged} */
+    public Map<Channel, UniformCurve> curves() {
+        return drawn.curves;
+    }
+
+    /** {@return standard deviation of each logged channel's samples about their course, in the channel's unit} */
+    public Map<Channel, Double> noise() {
+        return drawn.noise;
+    }
+
+    /** {@return standard uncertainty of the derived cup flow, g/s, where the cup mass was logged} */
+    public Optional<UniformCurve> flowU() {
+        return drawn.flowU;
+    }
+
+    /** {@return largest pressure, bar} */
+    public OptionalDouble peakPressure() {
+        return pressures.peakPressure;
+    }
+
+    /** {@return time-weighted mean pressure from pump on to pump off, bar} */
+    public OptionalDouble meanPressure() {
+        return pressures.meanPressure;
     }
 
     /** {@return the measures of that log} */
@@ -69,21 +109,21 @@ public record CurveMeasures(RepairedLog repaired, Map<Channel, UniformCurve> cur
                 .filter(Double::isFinite)
                 .map(OptionalDouble::of)
                 .orElse(OptionalDouble.empty());
-        return new CurveMeasures(repaired, curves, noise, flowU, sparse, times, beverage, peak,
-                mean(pressure, times.pumpOn(), times.pumpOff()));
+        return new CurveMeasures(repaired, new Drawn(curves, noise, flowU), sparse, times, beverage,
+                new Pressures(peak, mean(pressure, times.pumpOn(), times.pumpOff())));
     }
 
     /** {@return the channel's curve, if there is one} */
     public Optional<UniformCurve> find(Channel channel) {
-        return Optional.ofNullable(curves.get(channel));
+        return Optional.ofNullable(drawn.curves.get(channel));
     }
 
     /** {@return the standard uncertainty of a reading off that channel's curve at that time; NaN when unknown} */
     public double uncertainty(Channel channel, double seconds) {
-        if (channel == Channel.CUP_FLOW && flowU.isPresent()) {
-            return flowU.get().at(seconds);
+        if (channel == Channel.CUP_FLOW && flowU().isPresent()) {
+            return flowU().get().at(seconds);
         }
-        return noise.getOrDefault(channel, Double.NaN);
+        return noise().getOrDefault(channel, Double.NaN);
     }
 
     /** {@return the slope of the cup mass, g/s: Savitzky–Golay, order 2, over 1.5 s} */

@@ -28,9 +28,11 @@ public final class Diagnosis {
         if (!doubts.isEmpty()) {
             findings.replaceAll(Finding::withoutAdvice);
             doubts.forEach(doubt -> findings.add(
-                    new Finding("implausible_entry", Severity.FAULT, doubt.field().title() + ": " + doubt.question(),
-                            "No advice is given before it is answered", OptionalDouble.empty(), 1,
-                            "Correct the entry, or say in the note why it is so.", "", Finding.SHARED_PRACTICE)));
+                    new Finding("implausible_entry", Severity.FAULT,
+                            new FindingWords(doubt.field().title() + ": " + doubt.question(),
+                                    "No advice is given before it is answered",
+                                    "Correct the entry, or say in the note why it is so.", ""),
+                            OptionalDouble.empty(), 1, Finding.SHARED_PRACTICE)));
         }
         findings.sort(Comparator.comparing(Finding::severity).reversed());
         return findings;

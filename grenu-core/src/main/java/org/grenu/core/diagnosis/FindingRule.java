@@ -15,15 +15,11 @@ import org.grenu.core.quantity.Reported;
  * @param severity   of its finding
  * @param sure       least probability at which it speaks, in (0, 1]
  * @param conditions all must hold
- * @param statement  with facts in braces, such as {@code {drip_wait_s}}; a plus before the brace's end shows the sign
- * @param evidence   likewise
  * @param at         the fact that gives its place on the curve, s
- * @param toTry      advice
- * @param next       the one change it asks for; empty when none
+ * @param words      with facts in braces, such as {@code {drip_wait_s}}; a plus before the brace's end shows the sign
  */
-public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, String statement,
-        String evidence,
-        Optional<Fact> at, String toTry, String next) {
+public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, Optional<Fact> at,
+        FindingWords words) {
 
     private static final int MOST_DECIMALS = 3;
     static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
@@ -44,9 +40,9 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
         OptionalDouble seconds = at.flatMap(fact -> fact.of(shot))
                 .map(v -> OptionalDouble.of(v.value()))
                 .orElse(OptionalDouble.empty());
-        return Optional
-                .of(new Finding(name, severity, filled(statement, shot), filled(evidence, shot), seconds, confidence,
-                        filled(toTry, shot), filled(next, shot), school));
+        FindingWords said = new FindingWords(filled(words.statement(), shot), filled(words.evidence(), shot),
+                filled(words.toTry(), shot), filled(words.next(), shot));
+        return Optional.of(new Finding(name, severity, said, seconds, confidence, school));
     }
 
     private String filled(String text, ShotContext shot) {

@@ -150,10 +150,10 @@ final class RulePackText {
                     "rule “" + ruleName + "” needs at least the lines severity, when and say.");
         }
         rules.add(new FindingRule(ruleName, severity(rule.get("severity"), ruleLine),
-                DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions, rule.get("say"),
-                rule.getOrDefault("because", ""),
-                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)), rule.getOrDefault("try", ""),
-                rule.getOrDefault("next", "")));
+                DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions,
+                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)),
+                new FindingWords(rule.get("say"), rule.getOrDefault("because", ""), rule.getOrDefault("try", ""),
+                        rule.getOrDefault("next", ""))));
         rule.clear();
         conditions.clear();
         ruleName = "";

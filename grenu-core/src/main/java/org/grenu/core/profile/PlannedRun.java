@@ -165,9 +165,9 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
                     count++;
                 }
             }
-            runs.add(new StepRun(step, from, to, runner.before(), ending, exit,
+            runs.add(new StepRun(step, from, to, runner.before(), ending, exit, new StepRun.Match(
                     count == 0 ? Double.NaN : Math.sqrt(squares / count),
-                    count == 0 ? Double.NaN : inside / (double) count));
+                    count == 0 ? Double.NaN : inside / (double) count)));
         }
     }
 }

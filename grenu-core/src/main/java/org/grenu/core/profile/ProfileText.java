@@ -66,7 +66,8 @@ final class ProfileText {
         if (!(tolerance > 0) || to > 30) {
             throw new IllegalArgumentException("Step " + number + ": values go up to 30, tolerances are above 0.");
         }
-        return new ProfileStep(matcher.group(1).strip(), target, from, to, ramp, tolerance, limit, exits);
+        return new ProfileStep(matcher.group(1).strip(), target, new ProfileStep.Course(from, to, ramp, tolerance),
+                limit, exits);
     }
 
     private static Target target(String word) {

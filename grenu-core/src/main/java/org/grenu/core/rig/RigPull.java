@@ -145,7 +145,8 @@ public final class RigPull {
         if (!flaws.isEmpty()) {
             new FlawedLog(log, random, firstDrip, pumpOff).spoil(flaws);
         }
-        Truth truth = new Truth(cup, cupSolids, firstDrip, pumpOff, phases, waterPumped, bed.waterHeld(),
+        Truth truth = new Truth(cup, cupSolids, new Truth.Moments(firstDrip, pumpOff, phases), waterPumped,
+                bed.waterHeld(),
                 List.copyOf(flaws));
         SimulatedRefractometer refractometer = new SimulatedRefractometer(random);
         return new SimulatedShot(log.rounded(settings.logsSteps), refractometer.read(truth.strengthPercent(), 3),

@@ -17,17 +17,40 @@ public record SimulatedShot(ShotLog log, List<Double> readings, double zero, Tru
     /**
      * What no analysis may look at, except to be judged.
      *
-     * @param beverageGrams    in the cup, g
-     * @param solidsGrams      dissolved in it, g
-     * @param firstDripSeconds when the first drop, 0.05 g, had reached the cup, s; NaN if none did
-     * @param pumpOffSeconds   when the pump stopped, s
-     * @param phases           where each phase began, in order
-     * @param waterPumped      mL
-     * @param waterInPuck      mL
-     * @param flaws            what went wrong with the log
+     * @param beverageGrams in the cup, g
+     * @param solidsGrams dissolved in it, g
+     * @param moments when what happened
+     * @param waterPumped mL
+     * @param waterInPuck mL
+     * @param flaws what went wrong with the log
      */
-    public record Truth(double beverageGrams, double solidsGrams, double firstDripSeconds, double pumpOffSeconds,
-            List<PhaseBorder> phases, double waterPumped, double waterInPuck, List<LogFlaw> flaws) {
+    public record Truth(double beverageGrams, double solidsGrams, Moments moments, double waterPumped,
+            double waterInPuck, List<LogFlaw> flaws) {
+
+        /**
+         * When what happened.
+         *
+         * @param firstDripSeconds when the first drop, 0.05 g, had reached the cup, s; NaN if none did
+         * @param pumpOffSeconds when the pump stopped, s
+         * @param phases where each phase began, in order
+         */
+        public record Moments(double firstDripSeconds, double pumpOffSeconds, List<PhaseBorder> phases) {
+        }
+
+        /** {@return when the first drop, 0.05 g, had reached the cup, s; NaN if none did} */
+        public double firstDripSeconds() {
+            return moments.firstDripSeconds;
+        }
+
+        /** {@return when the pump stopped, s} */
+        public double pumpOffSeconds() {
+            return moments.pumpOffSeconds;
+        }
+
+        /** {@return where each phase began, in order} */
+        public List<PhaseBorder> phases() {
+            return moments.phases;
+        }
 
         /** {@return mass share of solids in the beverage, %; NaN when next to nothing came} */
         public double strengthPercent() {

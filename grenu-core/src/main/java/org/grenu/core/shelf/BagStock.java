@@ -10,18 +10,44 @@ import org.grenu.core.record.ShotRecord;
 /**
  * What became of a bag's coffee: net mass = doses + purges + waste + portions taken out + what is left.
  *
- * @param net          g, when known
- * @param doses        g ground for shots
- * @param purges       g purged
- * @param waste        g thrown away
- * @param portioned    g taken out into other bags
- * @param shots        pulled from it
- * @param withoutDose  of those, how many have no dose written down: they make the rest look larger than it is
- * @param usualDose    median of dose and purge together, g; empty without a dose
+ * @param net g, when known
+ * @param taken where the coffee went, g
+ * @param shots pulled from it
+ * @param withoutDose of those, how many have no dose written down: they make the rest look larger than it is
+ * @param usualDose median of dose and purge together, g; empty without a dose
  */
-public record BagStock(OptionalDouble net, double doses, double purges, double waste, double portioned, int shots,
-        int withoutDose,
-        OptionalDouble usualDose) {
+public record BagStock(OptionalDouble net, Taken taken, int shots, int withoutDose, OptionalDouble usualDose) {
+
+    /**
+     * Where the coffee went, g.
+     *
+     * @param doses g ground for shots
+     * @param purges g purged
+     * @param waste g thrown away
+     * @param portioned g taken out into other bags
+     */
+    public record Taken(double doses, double purges, double waste, double portioned) {
+    }
+
+    /** {@return g ground for shots} */
+    public double doses() {
+        return taken.doses;
+    }
+
+    /** {@return g purged} */
+    public double purges() {
+        return taken.purges;
+    }
+
+    /** {@return g thrown away} */
+    public double waste() {
+        return taken.waste;
+    }
+
+    /** {@return g taken out into other bags} */
+    public double portioned() {
+        return taken.portioned;
+    }
 
     /** {@return the stock of that bag after those shots from it} */
     public static BagStock of(Entries bag, List<ShotRecord> shots) {
@@ -43,7 +69,8 @@ public record BagStock(OptionalDouble net, double doses, double purges, double w
                 .toArray();
         OptionalDouble usual = each.length == 0 ? OptionalDouble.empty()
                 : OptionalDouble.of((each[(each.length - 1) / 2] + each[each.length / 2]) / 2);
-        return new BagStock(bag.number(ShelfField.NET_MASS), doses, purges, waste, portioned, shots.size(), without,
+        return new BagStock(bag.number(ShelfField.NET_MASS), new Taken(doses, purges, waste, portioned), shots.size(),
+                without,
                 usual);
     }
 
@@ -54,7 +81,7 @@ public record BagStock(OptionalDouble net, double doses, double purges, double w
 
     /** {@return what was taken out in any way, g} */
     public double gone() {
-        return doses + purges + waste + portioned;
+        return taken.doses + taken.purges + taken.waste + taken.portioned;
     }
 
     /** {@return whether more was taken out than was in it} */

@@ -25,17 +25,26 @@ import org.grenu.library.ShotSummary;
  * @param number   as people call the shot
  * @param masses   {@code 18.0 → 40.1 g}
  * @param time     {@code 28.9 s}, empty when unknown
- * @param yield    {@code 20.28}, empty when unknown
- * @param expanded {@code ±0.16}
+ * @param made     the extraction yield, empty when unknown
  * @param missing  what the yield still needs, when it is unknown
  * @param chips    the factors, the one that gives the colour first
  * @param fault    why the shot counts as faulty, empty when it does not
  */
-record SlipText(String number, String masses, String time, String yield, String expanded, String missing,
+record SlipText(String number, String masses, String time, Optional<Reported> made, String missing,
         List<String> chips,
         String fault) {
 
     private static final String UNKNOWN = "–";
+
+    /** {@return {@code 20.28}, empty when unknown} */
+    String yield() {
+        return made.map(Reported::value).orElse("");
+    }
+
+    /** {@return {@code ±0.16}} */
+    String expanded() {
+        return made.map(reported -> "±" + reported.expanded()).orElse("");
+    }
 
     static SlipText of(ShotSummary shot, DerivedValues.Derived derived, Factor colourBy, StudySettings settings) {
         Masses masses = derived.masses();
@@ -44,7 +53,7 @@ record SlipText(String number, String masses, String time, String yield, String 
         return new SlipText(Integer.toString(shot.number()),
                 grams(masses.dose()) + " → " + grams(masses.beverage()) + " g",
                 time.isPresent() ? Reported.fixed(time.getAsDouble(), 1) + " s" : "",
-                yield.map(Reported::value).orElse(""), yield.map(y -> "±" + y.expanded()).orElse(""), missing(masses),
+                yield, missing(masses),
                 chips(shot.record(), colourBy, settings.units()), shot.record().text(RecordField.FAULT).orElse(""));
     }
 

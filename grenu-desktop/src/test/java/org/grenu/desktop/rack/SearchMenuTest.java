@@ -2,6 +2,8 @@ package org.grenu.desktop.rack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Optional;
+import org.grenu.core.quantity.Reported;
 import org.grenu.library.Stored;
 import java.util.Arrays;
 import java.util.List;
@@ -166,7 +168,8 @@ class SearchMenuTest extends BenchFixture {
             });
         }
         assertThat(SlipPaint
-                .needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s", "20.28", "±0.16", "", List.of(), "")))
+                .needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s",
+                        Optional.of(new Reported("20.28", "0.16")), "", List.of(), "")))
                 .isGreaterThan(190);
     }
 

@@ -14,19 +14,41 @@ import org.grenu.figures.theme.Theme;
 /**
  * A coffee.
  *
- * @param roast    level in words, may be empty
- * @param whole    colour number of whole beans
- * @param ground   colour number of the grounds
- * @param scale    on which the numbers are, may be empty
- * @param density  g/L
+ * @param roast level in words, may be empty
+ * @param colour its colour numbers
+ * @param density g/L
  * @param moisture %
- * @param notes    expected of it
- * @param facts    lot, origin and process in words
- * @param shots    pulled of it
+ * @param notes expected of it
+ * @param facts lot, origin and process in words
+ * @param shots pulled of it
  */
-public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble ground, String scale,
-        OptionalDouble density,
-        Optional<Measured> moisture, List<String> notes, String facts, int shots) implements ShelfFigure {
+public record CoffeeFigure(String roast, Colour colour, OptionalDouble density, Optional<Measured> moisture,
+        List<String> notes, String facts, int shots) implements ShelfFigure {
+
+    /**
+     * Its colour numbers.
+     *
+     * @param whole colour number of whole beans
+     * @param ground colour number of the grounds
+     * @param scale on which the numbers are, may be empty
+     */
+    public record Colour(OptionalDouble whole, OptionalDouble ground, String scale) {
+    }
+
+    /** {@return colour number of whole beans} */
+    public OptionalDouble whole() {
+        return colour.whole;
+    }
+
+    /** {@return colour number of the grounds} */
+    public OptionalDouble ground() {
+        return colour.ground;
+    }
+
+    /** {@return on which the numbers are, may be empty} */
+    public String scale() {
+        return colour.scale;
+    }
 
     public CoffeeFigure {
         notes = List.copyOf(notes);
@@ -42,8 +64,8 @@ public record CoffeeFigure(String roast, OptionalDouble whole, OptionalDouble gr
                 .map(String::strip)
                 .filter(note -> !note.isEmpty())
                 .toList();
-        return new CoffeeFigure(coffee.words(ShelfField.ROAST_LEVEL), coffee.number(ShelfField.COLOUR_WHOLE),
-                coffee.number(ShelfField.COLOUR_GROUND), coffee.words(ShelfField.COLOUR_SCALE),
+        return new CoffeeFigure(coffee.words(ShelfField.ROAST_LEVEL), new Colour(coffee.number(ShelfField.COLOUR_WHOLE),
+                coffee.number(ShelfField.COLOUR_GROUND), coffee.words(ShelfField.COLOUR_SCALE)),
                 coffee.number(ShelfField.DENSITY),
                 moisture.isEmpty() ? Optional.empty() : Optional.of(Measured.independent(moisture.getAsDouble(),
                         coffee.number(ShelfField.MOISTURE_U).orElse(ShotRecord.USUAL_MOISTURE_U))),

@@ -171,8 +171,9 @@ public final class DataPackageReader {
         curves();
         List<ArchivedChange> history = new ArrayList<>();
         table(PackageTables.HISTORY,
-                row -> history.add(new ArchivedChange(optionalNumber(row, "shot"), row.getField("kind"),
-                        row.getField("name"), optionalNumber(row, "version"),
+                row -> history.add(new ArchivedChange(optionalNumber(row, "shot"),
+                        new ArchivedChange.Thing(row.getField("kind"), row.getField("name"),
+                                optionalNumber(row, "version")),
                         row.getField("field"), row.getField("before"), row.getField("after"), row.getField("reason"),
                         row.getField("made_at"))));
         target.history(history);

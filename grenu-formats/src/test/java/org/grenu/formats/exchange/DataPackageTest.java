@@ -38,8 +38,10 @@ import org.junit.jupiter.api.io.TempDir;
 class DataPackageTest {
 
     private static final List<ArchivedChange> HISTORY = List.of(
-            new ArchivedChange(7, "", "", 0, "dose_g", "18", "17.5", "misread, \"twice\"", "2026-06-01T08:00:00Z"),
-            new ArchivedChange(0, "coffee", "Lot Heron 14", 1, "moisture_pct", "", "1.8", "", "2026-06-02T08:00:00Z"));
+            new ArchivedChange(7, new ArchivedChange.Thing("", "", 0), "dose_g", "18", "17.5", "misread, \"twice\"",
+                    "2026-06-01T08:00:00Z"),
+            new ArchivedChange(0, new ArchivedChange.Thing("coffee", "Lot Heron 14", 1), "moisture_pct", "", "1.8", "",
+                    "2026-06-02T08:00:00Z"));
 
     @TempDir
     private Path folder;
