@@ -37,7 +37,6 @@ final class BalanceReview {
     private static final int LONGEST_LEVEL = 40;
     /** Ranges below that are told to the second decimal. */
     private static final double FINE = 0.2;
-    private static final String EVEN = ", even within ";
 
     private final Question question;
     private final List<MeasuredShot> shots;
@@ -166,9 +165,10 @@ final class BalanceReview {
         } else {
             List<MeasuredShot> few = one.variable().numeric() && one.tolerance() > 0 && small(one, byLevel) ? List.of()
                     : standingOut(byLevel, known.size());
-            String evenness = few.isEmpty() ? evenness(one, known) : "";
-            BalanceNote.Kind kind = evenness.contains(EVEN) ? BalanceNote.Kind.EVEN : BalanceNote.Kind.CHANGED;
-            notes.add(new BalanceNote(kind, one.title(), few.isEmpty() ? seen + evenness : alsoChanged(one, few) + gaps,
+            Evenness evenness = few.isEmpty() ? evenness(one, known) : Evenness.UNTOLD;
+            BalanceNote.Kind kind = evenness.shown ? BalanceNote.Kind.EVEN : BalanceNote.Kind.CHANGED;
+            notes.add(new BalanceNote(kind, one.title(),
+                    few.isEmpty() ? seen + evenness.words : alsoChanged(one, few) + gaps,
                     without(one.title(), few)));
         }
     }
@@ -267,28 +267,31 @@ final class BalanceReview {
     }
 
     /** Whether it stayed equal across what was asked about, by equivalence. */
-    private String evenness(Characteristic one, List<MeasuredShot> known) {
+    /** Whether something was shown to be even over the levels asked about, and what is said of it. */
+    private record Evenness(boolean shown, String words) {
+
+        static final Evenness UNTOLD = new Evenness(false, "");
+    }
+
+    private Evenness evenness(Characteristic one, List<MeasuredShot> known) {
         if (!one.variable().numeric() || !(one.tolerance() > 0)) {
-            return "";
+            return Evenness.UNTOLD;
         }
-        List<String> found = new ArrayList<>();
-        for (Variable asked : question.variables()) {
-            StayedEqual check = new StayedEqual(one);
-            for (Effect effect : check.effects(asked, known)) {
+        boolean asked = false;
+        boolean open = false;
+        for (Variable variable : question.variables()) {
+            for (Effect effect : new StayedEqual(one).effects(variable, known)) {
                 if (effect.verdict() instanceof Verdict.Differs) {
-                    return ", moved with " + Wording.small(asked.title()) + ": " + Wording.signed(effect) + " "
-                            + one.variable().unit() + " by "
-                            + Wording.what(effect);
+                    return new Evenness(false, ", moved with " + Wording.small(variable.title()) + ": "
+                            + Wording.signed(effect) + " " + one.variable().unit() + " by " + Wording.what(effect));
                 }
-                found.add(effect.verdict() instanceof Verdict.SameInPractice ? "even" : "open");
+                asked = true;
+                open |= !(effect.verdict() instanceof Verdict.SameInPractice);
             }
         }
-        if (found.isEmpty()) {
-            return "";
-        }
-        return found.contains("open")
-                ? ", not shown to be even within ±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit()
-                : EVEN + "±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit();
+        String within = "even within ±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit();
+        return !asked ? Evenness.UNTOLD
+                : new Evenness(!open, open ? ", not shown to be " + within : ", " + within);
     }
 
     private static List<MeasuredShot> standingOut(Map<String, List<MeasuredShot>> byLevel, int known) {

@@ -94,14 +94,14 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
     public double margin(Response response) {
         Double chosen = judging.margins.get(response.key());
         return chosen == null ? response.usualMargin()
-                : units.difference(chosen, response.in(DisplayUnits.CANONICAL).unit());
+                : units.limit(chosen, response.in(DisplayUnits.CANONICAL).unit());
     }
 
     /** {@return the change that effects of that variable are stated for, in its unit; empty for the range used} */
     OptionalDouble step(Variable variable) {
         Double chosen = judging.steps.get(variable.key());
         return chosen == null ? OptionalDouble.empty()
-                : OptionalDouble.of(units.difference(chosen, variable.in(DisplayUnits.CANONICAL).unit()));
+                : OptionalDouble.of(units.limit(chosen, variable.in(DisplayUnits.CANONICAL).unit()));
     }
 
     /** {@return this question, told in those units} */

@@ -67,6 +67,12 @@ public record DisplayUnits(Unit temperature, Unit pressure) {
         return shown / difference(1, kept);
     }
 
+    /** {@return the difference in the shown unit, round enough to be said: a limit, not a measurement} */
+    public double limit(double difference, String kept) {
+        return other(kept).isEmpty() || !Double.isFinite(difference) ? difference
+                : new BigDecimal(difference(difference, kept)).round(new MathContext(4)).doubleValue();
+    }
+
     /** {@return the difference as it is typed and shown, such as {@code 1.8}} */
     public String typedDifference(double difference, String kept) {
         return DecimalText

@@ -105,7 +105,7 @@ public record Characteristic(String title, Variable variable, double tolerance) 
     public Characteristic in(DisplayUnits units) {
         Variable shown = variable.in(units);
         return shown.equals(variable) ? this
-                : new Characteristic(title, shown, units.difference(tolerance, variable.unit()));
+                : new Characteristic(title, shown, units.limit(tolerance, variable.unit()));
     }
 
     private static double tolerance(Factor factor) {

@@ -28,7 +28,7 @@ public record ShownResponse(StandardResponse of, DisplayUnits units) implements 
 
     @Override
     public double usualMargin() {
-        return units.difference(of.usualMargin(), of.unit());
+        return units.limit(of.usualMargin(), of.unit());
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.compare.Effect;
@@ -25,6 +26,7 @@ import org.grenu.figures.theme.Theme;
 public final class EffectPanelPainter {
 
     static final double NAMES = 118;
+    private static final int HEADING_LINES = 3;
     private static final double ZONE = 20;
     private static final double DOT = 3.4;
 
@@ -85,10 +87,13 @@ public final class EffectPanelPainter {
         Response response = panel.columns().get(c).answer().response();
         double room = columnWidth(panel, width) - 6;
         ResponseTitle title = ResponseTitle.of(response, response.differenceUnit());
-        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), middle(c), 13, Align.CENTRE,
-                Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        double y = 26;
-        for (String line : twoLines(title.below(), Face.REGULAR.at(10.5), room)) {
+        List<String> names = lines(title.name(), Face.SEMIBOLD.at(11.5), room, 2);
+        double y = 13;
+        for (String line : names) {
+            Words.draw(g, line, middle(c), y, Align.CENTRE, Face.SEMIBOLD.at(11.5), theme.color("ink"));
+            y += 12.5;
+        }
+        for (String line : lines(title.below(), Face.REGULAR.at(10.5), room, HEADING_LINES - names.size())) {
             Words.draw(g, line, middle(c), y, Align.CENTRE, Face.REGULAR.at(10.5), theme.color("muted"));
             y += 12.5;
         }
@@ -125,7 +130,7 @@ public final class EffectPanelPainter {
         Words.draw(g, Words.fitted(row.title(), Face.SEMIBOLD.at(12), NAMES - 8), 0, top + 15, Align.LEFT,
                 Face.SEMIBOLD.at(12), theme.color("ink"));
         double y = top + 30;
-        for (String part : twoLines(row.change(), Face.REGULAR.at(11), NAMES - 8)) {
+        for (String part : lines(row.change(), Face.REGULAR.at(11), NAMES - 8, 2)) {
             Words.draw(g, part, 0, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
             y += 13;
         }
@@ -203,17 +208,22 @@ public final class EffectPanelPainter {
                 : verdict instanceof Verdict.SameInPractice ? "moss" : "amber-text";
         Font font = (verdict instanceof Verdict.Differs ? Face.SEMIBOLD : Face.REGULAR).at(10.5);
         double y = baseline;
-        for (String line : twoLines(verdict.words(), font, columnWidth(panel, width) - 2)) {
+        for (String line : lines(verdict.words(), font, columnWidth(panel, width) - 2, 2)) {
             Words.draw(g, line, middle(c), y, Align.CENTRE, font, theme.color(role));
             y += 12;
         }
     }
 
-    /** Two lines at most; what is left over ends in an ellipsis. */
-    private static List<String> twoLines(String words, Font font, double room) {
-        List<String> lines = Words.wrapped(words, font, room);
-        return lines.size() <= 2 ? lines
-                : List.of(lines.get(0), Words.fitted(String.join(" ", lines.subList(1, lines.size())), font, room));
+    /** That many lines at most; what is left over ends in an ellipsis. */
+    private static List<String> lines(String words, Font font, double room, int most) {
+        List<String> lines = new ArrayList<>(Words.wrapped(words, font, room));
+        if (lines.size() > most) {
+            String rest = String.join(" ", lines.subList(most - 1, lines.size()));
+            lines.subList(most - 1, lines.size()).clear();
+            lines.add(rest);
+        }
+        lines.replaceAll(line -> Words.fitted(line, font, room));
+        return lines;
     }
 
     private void line(double x1, double y1, double x2, double y2, String role, double width) {
