@@ -54,7 +54,8 @@ public record TypedNumber(double value, boolean estimated) {
         }
         throw new RefusedEntry("“" + FieldCodec.shortened(text.strip()) + "”: "
                 + (kept.isEmpty() ? "a plain number is wanted, without a unit."
-                        : "“" + FieldCodec.shortened(typed) + "” is no unit for this; it is kept in " + kept + "."));
+                        : "“" + FieldCodec.shortened(typed) + "” is no unit for this; it is kept in "
+                                + kept + "."));
     }
 
     private static String notANumber(String text) {

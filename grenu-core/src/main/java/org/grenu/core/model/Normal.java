@@ -2,8 +2,9 @@ package org.grenu.core.model;
 
 /**
  * The standard normal distribution, by rational Chebyshev approximations of the error function: W. J. Cody, Math. Comp.
- * 23 (1969) 631–637, accurate to 1e-15 about the middle and to 1e-12 of itself far out in the tail. Stands for the library's continued fraction, which the
- * integrals of the studentized range and of noncentral t would spend most of their time in; a test holds the two equal.
+ * 23 (1969) 631–637, accurate to 1e-15 about the middle and to 1e-12 of itself far out in the tail. Stands for the
+ * library's continued fraction, which the integrals of the studentized range and of noncentral t would spend most of
+ * their time in; a test holds the two equal.
  */
 final class Normal {
 

@@ -9,8 +9,8 @@ import org.grenu.core.strength.Sample;
 import org.grenu.core.strength.SlicedCup;
 
 /**
- * How strong the whole cup is: by its own series or, without one, by what tells it best of the cup read again, a diluted
- * sample, and its slices put together.
+ * How strong the whole cup is: by its own series or, without one, by what tells it best of the cup read again, a
+ * diluted sample, and its slices put together.
  *
  * @param strength %
  * @param mass     of the slices together, g, when every one was weighed and they are the whole cup
@@ -23,7 +23,7 @@ public record CupStrength(Optional<Measured> strength, Optional<Measured> mass, 
         OWN, AGAIN, DILUTED, SLICES, NONE
     }
 
-    /** Slices that come so near to the cup are all of it: some is lost from cup to cup, g (common practice, no source). */
+    /** Slices so near to the cup are all of it: some is lost from cup to cup, g (common practice, no source). */
     private static final double LOST = 1;
 
     /** {@return the cup's strength by that record and, where it was not weighed, the mass that its curve gives} */

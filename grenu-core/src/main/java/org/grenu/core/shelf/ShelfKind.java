@@ -11,7 +11,8 @@ import org.grenu.core.record.RecordField;
 /** Sorts of things on the shelf. A shot names the thing in the entry given here. */
 public enum ShelfKind {
     COFFEE("Coffees", "coffee",
-            "A coffee keeps roast, density and moisture; its bags keep their dates, and say how old they are and what is left.",
+            "A coffee keeps roast, density and moisture; its bags keep their dates, and say how old they are"
+                    + " and what is left.",
             Parts.STAY, RecordField.COFFEE, ShelfField.LOT, ShelfField.ORIGIN, ShelfField.PROCESS,
             ShelfField.ROAST_LEVEL,
             ShelfField.COLOUR_WHOLE, ShelfField.COLOUR_GROUND, ShelfField.COLOUR_SCALE, ShelfField.DENSITY,
