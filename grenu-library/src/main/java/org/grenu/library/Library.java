@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import org.grenu.core.shelf.ShotDerivation;
 import org.jdbi.v3.core.Handle;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,12 +29,12 @@ public final class Library implements AutoCloseable {
     /** As it was when it was last asked whether another process has written. */
     private int seen;
 
-    private Library(Path path, Clock clock, LogDigests digests, Handle handle, boolean readOnly) {
+    private Library(Path path, Clock clock, ShotDerivation derivation, Handle handle, boolean readOnly) {
         this.path = path;
         this.readOnly = readOnly;
         this.handle = handle;
         this.transactions = new Transactions(handle);
-        this.stores = new Stores(handle, transactions, clock, digests);
+        this.stores = new Stores(handle, transactions, clock, derivation);
         this.transactions.whenWrittenElsewhere(stores::forget);
         this.seen = transactions.dataVersion();
         this.keeper = readOnly ? LogKeeper.none() : LogKeeper.of(handle, this);
@@ -41,19 +42,19 @@ public final class Library implements AutoCloseable {
 
     /** {@return the library in that file, made when it does not exist and brought up to date when it is older} */
     public static Library open(Path path) {
-        return open(path, Clock.systemUTC(), LogDigests.MEASURED_ANEW);
+        return open(path, Clock.systemUTC(), ShotDerivation.ANEW);
     }
 
     /**
      * {@return the library in that file; one that cannot be written is read}
      *
-     * @param clock   gives the time of edits
-     * @param digests measures the logs that come in
+     * @param clock      gives the time of edits
+     * @param derivation completes records and measures logs
      */
-    public static Library open(Path path, Clock clock, LogDigests digests) {
+    public static Library open(Path path, Clock clock, ShotDerivation derivation) {
         LibraryFile file = new LibraryFile(path);
-        return file.readOnly() ? read(path, clock, digests, file)
-                : new Library(path.toAbsolutePath(), clock, digests, file.open(), false);
+        return file.readOnly() ? read(path, clock, derivation, file)
+                : new Library(path.toAbsolutePath(), clock, derivation, file.open(), false);
     }
 
     /**
@@ -66,13 +67,13 @@ public final class Library implements AutoCloseable {
     public static Library openForReading(Path path, Path copiesBeside) {
         LibraryFile file = new LibraryFile(path);
         Handle handle = file.openForReading();
-        if (file.versionOf(handle) == LibraryFile.CURRENT_VERSION) {
-            return new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW, handle, true);
+        if (file.versionOf(handle) == Migrations.NEWEST) {
+            return new Library(path.toAbsolutePath(), Clock.systemUTC(), ShotDerivation.ANEW, handle, true);
         }
         handle.close();
         Path scratch = LibraryCopy.scratch(copiesBeside, path);
         try {
-            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), LogDigests.MEASURED_ANEW,
+            Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), ShotDerivation.ANEW,
                     new LibraryFile(scratch).openScratch(), true);
             copied.scratch = scratch;
             return copied;
@@ -82,15 +83,15 @@ public final class Library implements AutoCloseable {
         }
     }
 
-    private static Library read(Path path, Clock clock, LogDigests digests, LibraryFile file) {
+    private static Library read(Path path, Clock clock, ShotDerivation derivation, LibraryFile file) {
         Handle handle = file.openForReading();
-        if (file.versionOf(handle) != LibraryFile.CURRENT_VERSION) {
+        if (file.versionOf(handle) != Migrations.NEWEST) {
             handle.close();
             throw new LibraryException("The library " + path
                     + " cannot be written where it lies, and is of an older version that has to be brought up to date."
                     + " Copy it to a place that can be written, and open it there.");
         }
-        return new Library(path.toAbsolutePath(), clock, digests, handle, true);
+        return new Library(path.toAbsolutePath(), clock, derivation, handle, true);
     }
 
     /** {@return whether it can only be read where it lies} */

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.OptionalInt;
 import javax.sql.DataSource;
-import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
@@ -23,11 +22,7 @@ import org.sqlite.SQLiteDataSource;
  */
 final class LibraryFile {
 
-    /** Number of the newest migration. */
-    static final int CURRENT_VERSION = 9;
     private static final long CHECKED_AT_ONCE = 32L << 20;
-    private static final String MIGRATIONS = "classpath:org/grenu/library/migration";
-
     private static final int WAIT_MILLIS = 60_000;
 
     private final Path path;
@@ -84,7 +79,7 @@ final class LibraryFile {
                 checkIntegrity(handle);
             }
             int version = knownVersion(handle);
-            if (version < CURRENT_VERSION) {
+            if (version < Migrations.NEWEST) {
                 bringUpToDate(handle, version, copyBeforeChange);
             }
             return handle;
@@ -99,9 +94,9 @@ final class LibraryFile {
 
     private int knownVersion(Handle handle) {
         int version = version(handle).orElse(0);
-        if (version > CURRENT_VERSION) {
+        if (version > Migrations.NEWEST) {
             throw new LibraryException("The library " + path + " was written by a newer Grenu (version " + version
-                    + ", this program knows " + CURRENT_VERSION
+                    + ", this program knows " + Migrations.NEWEST
                     + "). Update Grenu, or choose another library with --library.");
         }
         return version;
@@ -230,22 +225,17 @@ final class LibraryFile {
 
     private void bringUpToDate(Handle handle, int from, boolean copyBeforeChange) {
         if (from > 0 && copyBeforeChange) {
-            Path copy = path.resolveSibling(path.getFileName() + ".before-v" + CURRENT_VERSION);
+            Path copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST);
             for (int i = 2; Files.exists(copy); i++) {
-                copy = path.resolveSibling(path.getFileName() + ".before-v" + CURRENT_VERSION + "." + i);
+                copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST + "." + i);
             }
             new LibraryCopy(handle, path).write(copy);
         }
         try {
-            Flyway.configure(LibraryFile.class.getClassLoader())
-                    .dataSource(source)
-                    .locations(MIGRATIONS)
-                    .javaMigrations(new V9__references())
-                    .load()
-                    .migrate();
+            Migrations.run(source);
         } catch (FlywayException failed) {
             // Another process may have brought it up to date at the same moment.
-            if (versionOf(handle) != CURRENT_VERSION) {
+            if (versionOf(handle) != Migrations.NEWEST) {
                 throw failed;
             }
         }

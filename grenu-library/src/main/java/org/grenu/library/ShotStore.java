@@ -60,7 +60,7 @@ public final class ShotStore {
         Shelf told = shelf.now();
         List<ShotSummary> now = new ArrayList<>(shots.size());
         for (ShotSummary shot : shots) {
-            ShotSummary on = shot.on(told);
+            ShotSummary on = summaries.on(shot, told);
             if (!on.equals(shot)) {
                 findings.forget(shot.id());
             }

@@ -1,7 +1,6 @@
 package org.grenu.library;
 
 import org.grenu.core.curve.CurveDigest;
-import org.grenu.core.shelf.Shelf;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.ShotState;
@@ -23,11 +22,6 @@ public record ShotSummary(long id, int number, ShotRecord written, ShotRecord re
     /** A logged shot whose coffee and gear are not on the shelf. */
     public ShotSummary(long id, int number, ShotRecord written, CurveDigest digest) {
         this(id, number, written, written, ShotState.RECORDED, "?", digest);
-    }
-
-    /** {@return the shot as that shelf tells of it} The digest is the caller's to look after. */
-    ShotSummary on(Shelf shelf) {
-        return new ShotSummary(id, number, written, shelf.complete(written), state, log, digest);
     }
 
     /** {@return whether it has a log} */

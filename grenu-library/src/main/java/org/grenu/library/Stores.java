@@ -1,6 +1,7 @@
 package org.grenu.library;
 
 import java.time.Clock;
+import org.grenu.core.shelf.ShotDerivation;
 import org.jdbi.v3.core.Handle;
 
 /**
@@ -23,12 +24,12 @@ public final class Stores {
     private final SummaryRows summaries;
     private final ShelfKept shelfKept;
 
-    Stores(Handle handle, Transactions within, Clock clock, LogDigests digests) {
+    Stores(Handle handle, Transactions within, Clock clock, ShotDerivation derivation) {
         SampleRows samples = new SampleRows(handle);
         Tables tables = Tables.of(handle);
         ShelfRows shelfRows = new ShelfRows(tables);
         changes = new Changes(tables);
-        summaries = new SummaryRows(within, samples, digests, tables.names());
+        summaries = new SummaryRows(within, samples, derivation, tables.names());
         shelfKept = new ShelfKept(within, shelfRows, tables.names());
         files = new FileStore(within);
         history = new HistoryStore(within, tables.names());

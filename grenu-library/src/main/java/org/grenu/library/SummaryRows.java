@@ -13,6 +13,7 @@ import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.shelf.Shelf;
+import org.grenu.core.shelf.ShotDerivation;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.ShotState;
 
@@ -23,15 +24,15 @@ final class SummaryRows {
 
     private final Transactions within;
     private final SampleRows samples;
-    private final LogDigests digests;
+    private final ShotDerivation derivation;
     private final ShelfNames names;
     /** Measured while nothing could be written; stored at the next occasion. */
     private final Map<Long, Measured> fresh = new LinkedHashMap<>();
 
-    SummaryRows(Transactions within, SampleRows samples, LogDigests digests, ShelfNames names) {
+    SummaryRows(Transactions within, SampleRows samples, ShotDerivation derivation, ShelfNames names) {
         this.within = within;
         this.samples = samples;
-        this.digests = digests;
+        this.derivation = derivation;
         this.names = names;
     }
 
@@ -63,11 +64,17 @@ final class SummaryRows {
         return all.stream().map(found::get).filter(Objects::nonNull).toList();
     }
 
+    /** {@return the shot as that shelf tells of it; its digest is the caller's to look after} */
+    ShotSummary on(ShotSummary shot, Shelf shelf) {
+        return new ShotSummary(shot.id(), shot.number(), shot.written(), derivation.complete(shot.written(), shelf),
+                shot.state(), shot.log(), shot.digest());
+    }
+
     /** {@return the shots that an SQL condition chooses} */
     List<ShotSummary> chosen(String where, Shelf shelf) {
         List<Row> rows = within.reading().createQuery(ShotRows.selectSummaries() + " " + where).map((row, context) -> {
             ShotRecord recorded = ShotRows.record(row, ShotRows.EXTRAS, names);
-            ShotRecord complete = shelf.complete(recorded);
+            ShotRecord complete = derivation.complete(recorded, shelf);
             ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
             return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete,
                     ShotRows.digest(row, complete.curveSettings()));
@@ -91,7 +98,7 @@ final class SummaryRows {
 
     private ShotSummary summary(Row row) {
         CurveDigest digest = row.digest.orElseGet(() -> {
-            CurveDigest made = digests.of(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE,
+            CurveDigest made = derivation.digest(!row.log.isEmpty() ? samples.read(row.id) : ShotLog.NONE,
                     row.complete.curveSettings());
             if (within.writes()) {
                 ShotRows.store(within.writing(), row.id, row.complete.curveSettings(), made);

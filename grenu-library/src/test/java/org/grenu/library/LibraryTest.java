@@ -218,7 +218,7 @@ class LibraryTest {
                                     + "'later', 'SQL', 'V99__later.sql', 'x', 1, 1)"));
             assertThatThrownBy(() -> Library.open(file())).isInstanceOf(LibraryException.class)
                     .hasMessageContaining("written by a newer Grenu (version 99, this program knows "
-                            + LibraryFile.CURRENT_VERSION + ")")
+                            + Migrations.NEWEST + ")")
                     .hasMessageContaining("--library");
         }
 
@@ -246,7 +246,7 @@ class LibraryTest {
                 });
             }
             try (Stream<Path> files = Files.list(file().getParent())) {
-                Path copy = files.filter(f -> f.toString().endsWith(".before-v" + LibraryFile.CURRENT_VERSION))
+                Path copy = files.filter(f -> f.toString().endsWith(".before-v" + Migrations.NEWEST))
                         .findFirst()
                         .orElseThrow();
                 List<Double> doses = Jdbi.create("jdbc:sqlite:" + copy)

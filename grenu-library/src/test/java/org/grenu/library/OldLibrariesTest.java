@@ -106,7 +106,7 @@ class OldLibrariesTest {
         if (version >= 6) {
             assertThat(cells(file, "attachment", columns(file, "attachment"))).isEqualTo(beside);
         }
-        assertThat(folder.resolve("library.sqlite.before-v" + LibraryFile.CURRENT_VERSION)).as("a copy as it was")
+        assertThat(folder.resolve("library.sqlite.before-v" + Migrations.NEWEST)).as("a copy as it was")
                 .exists();
     }
 }

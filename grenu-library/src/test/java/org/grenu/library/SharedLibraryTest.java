@@ -18,6 +18,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.grenu.core.shelf.ShotDerivation;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
@@ -69,7 +70,7 @@ class SharedLibraryTest {
     @Test
     void everyCorrectionKeepsTheOldValueAndWhen() {
         Clock clock = Clock.fixed(Instant.parse("2026-05-14T10:31:00Z"), ZoneOffset.UTC);
-        try (Library library = Library.open(file(), clock, LogDigests.MEASURED_ANEW)) {
+        try (Library library = Library.open(file(), clock, ShotDerivation.ANEW)) {
             Stored.add(library, "a.csv", new byte[] {1}, SHOTS.get(0));
             ShotSummary shot = Stored.shots(library).get(0);
             StoredStep stored = library

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import org.grenu.core.shelf.ShotDerivation;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.record.RecordEdit;
@@ -34,7 +35,7 @@ class ShelfLibraryTest {
     @BeforeEach
     void open() {
         library = Library.open(folder.resolve("library.sqlite"),
-                Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC), LogDigests.MEASURED_ANEW);
+                Clock.fixed(Instant.parse("2026-06-01T08:00:00Z"), ZoneOffset.UTC), ShotDerivation.ANEW);
         SHOTS.forEach(shot -> Stored.add(library, "a.csv", new byte[] {1}, shot));
     }
 

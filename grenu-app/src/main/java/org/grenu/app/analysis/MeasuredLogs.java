@@ -6,10 +6,10 @@ import org.grenu.core.curve.CurveDigest;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
-import org.grenu.library.LogDigests;
+import org.grenu.core.shelf.ShotDerivation;
 
 /** Logs with their measures, the latest asked for: whoever asks again is given the same ones. */
-public final class MeasuredLogs implements LogDigests {
+public final class MeasuredLogs implements ShotDerivation {
 
     /** A log with its measures takes about 0.1 MB. */
     private static final int KEPT = 500;
@@ -26,7 +26,7 @@ public final class MeasuredLogs implements LogDigests {
     }
 
     @Override
-    public CurveDigest of(ShotLog log, CurveSettings settings) {
+    public CurveDigest digest(ShotLog log, CurveSettings settings) {
         return CurveDigest.of(measures(log, settings));
     }
 

@@ -73,7 +73,7 @@ class ShotAnalysesTest {
     @Test
     void theLibraryIsLentItsMeasures() {
         MeasuredLogs logs = new MeasuredLogs();
-        logs.of(first.log(), first.summary().record().curveSettings());
+        logs.digest(first.log(), first.summary().record().curveSettings());
         assertThat(logs.measures(first.log(), first.summary().record().curveSettings()))
                 .isSameAs(logs.measures(Stored.log(open.library(), first.summary().id()),
                         first.summary().record().curveSettings()));

@@ -9,8 +9,10 @@ import java.util.Optional;
  * @param title       what, such as {@code Temperature}
  * @param words       what was seen of it
  * @param sensitivity the answer without the shots that stand out by it
+ * @param ofShots     whether it says of shots that they are doubtful, in words that stand by themselves
  */
-public record BalanceNote(Kind kind, String title, String words, Optional<Sensitivity> sensitivity) {
+public record BalanceNote(Kind kind, String title, String words, Optional<Sensitivity> sensitivity,
+        boolean ofShots) {
 
     /** How much a note matters, most first. */
     public enum Kind {
@@ -31,6 +33,21 @@ public record BalanceNote(Kind kind, String title, String words, Optional<Sensit
     }
 
     static BalanceNote of(Kind kind, String title, String words) {
-        return new BalanceNote(kind, title, words, Optional.empty());
+        return new BalanceNote(kind, title, words, Optional.empty(), false);
+    }
+
+    /** Some shots stand out by something that differed. */
+    static BalanceNote standingOut(Kind kind, String title, String words, Optional<Sensitivity> without) {
+        return new BalanceNote(kind, title, words, without, false);
+    }
+
+    /** Shots are doubtful themselves, whatever differed in them. */
+    static BalanceNote doubtful(String title, String words, Optional<Sensitivity> without) {
+        return new BalanceNote(Kind.CHANGED, title, words, without, true);
+    }
+
+    /** {@return whether the answer has to say it: shots are doubtful, or it does not stand without them} */
+    boolean doubtsTheAnswer() {
+        return ofShots || sensitivity.filter(without -> !without.stands()).isPresent();
     }
 }

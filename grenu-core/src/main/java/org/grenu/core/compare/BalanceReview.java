@@ -30,8 +30,8 @@ final class BalanceReview {
 
     /** Shots that stand out are at most that share of all; else there is no usual to stand out from. */
     private static final double MOST_STANDING_OUT = 0.34;
-    static final String FAR_OUT = "Far from the others";
-    static final String HARDLY_MEANT = "Hardly meant";
+    private static final String FAR_OUT = "Far from the others";
+    private static final String HARDLY_MEANT = "Hardly meant";
     private static final int MOST_LISTED = 12;
     private static final int MOST_LEVELS = 5;
     private static final int LONGEST_LEVEL = 40;
@@ -167,7 +167,7 @@ final class BalanceReview {
                     : standingOut(byLevel, known.size());
             Evenness evenness = few.isEmpty() ? evenness(one, known) : Evenness.UNTOLD;
             BalanceNote.Kind kind = evenness.shown ? BalanceNote.Kind.EVEN : BalanceNote.Kind.CHANGED;
-            notes.add(new BalanceNote(kind, one.title(),
+            notes.add(BalanceNote.standingOut(kind, one.title(),
                     few.isEmpty() ? seen + evenness.words : alsoChanged(one, few) + gaps,
                     without(one.title(), few)));
         }
@@ -306,7 +306,7 @@ final class BalanceReview {
 
     private void standingOut(String title, String words, List<MeasuredShot> few) {
         if (!few.isEmpty() && few.size() <= MOST_STANDING_OUT * shots.size()) {
-            notes.add(new BalanceNote(BalanceNote.Kind.CHANGED, title, names(few) + " "
+            notes.add(BalanceNote.standingOut(BalanceNote.Kind.CHANGED, title, names(few) + " "
                     + (few.size() == 1 ? words : words.replace("was the first of its", "were the first of their")),
                     without(title, few)));
         }
@@ -320,7 +320,7 @@ final class BalanceReview {
         if (!odd.isEmpty()) {
             Plausibility.Doubt first = Plausibility.of(odd.get(0).record(), odd.get(0).measures().masses()).get(0);
             notes.add(
-                    new BalanceNote(BalanceNote.Kind.CHANGED, HARDLY_MEANT,
+                    BalanceNote.doubtful(HARDLY_MEANT,
                             names(odd) + ": " + Wording.small(first.field().title()) + ", " + first.question()
                                     + (odd.size() > 1 ? " And likewise in the others" : ""),
                             without(HARDLY_MEANT, odd)));
@@ -330,7 +330,7 @@ final class BalanceReview {
     private void farOut() {
         List<MeasuredShot> far = main.map(ResponseAnswer::farOut).orElse(List.of());
         if (!far.isEmpty()) {
-            notes.add(new BalanceNote(BalanceNote.Kind.CHANGED, FAR_OUT,
+            notes.add(BalanceNote.doubtful(FAR_OUT,
                     names(far) + (far.size() == 1 ? " lies" : " lie") + " further from the others than chance explains",
                     without(FAR_OUT, far)));
         }

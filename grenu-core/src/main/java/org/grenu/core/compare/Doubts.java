@@ -35,9 +35,7 @@ final class Doubts {
         List<String> doubts = new ArrayList<>();
         PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
         balance.stream()
-                .filter(note -> note.title().equals(BalanceReview.FAR_OUT)
-                        || note.title().equals(BalanceReview.HARDLY_MEANT)
-                        || note.sensitivity().filter(without -> !without.stands()).isPresent())
+                .filter(BalanceNote::doubtsTheAnswer)
                 .forEach(note -> doubts.add(standingOut(note)));
         halfKnown(main, doubts);
         fallenOut(doubts);
@@ -46,8 +44,7 @@ final class Doubts {
     }
 
     private static String standingOut(BalanceNote note) {
-        String words = note.title().equals(BalanceReview.FAR_OUT) || note.title().equals(BalanceReview.HARDLY_MEANT)
-                ? note.words() : note.title() + ": " + note.words();
+        String words = note.ofShots() ? note.words() : note.title() + ": " + note.words();
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".")
                 + note.sensitivity().map(without -> " " + without.words()).orElse("");
     }
