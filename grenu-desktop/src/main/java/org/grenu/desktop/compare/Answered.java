@@ -96,15 +96,7 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
     /** Of the outer levels, as they differ most. */
     private static Optional<CurveDifference> difference(List<MeasuredShot> shots, CompareChoices chosen, Factor first,
             Question question) {
-        List<Factor> within = new ArrayList<>();
-        question.variables()
-                .stream()
-                .skip(1)
-                .filter(variable -> variable instanceof Variable.Treatment)
-                .forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
-        // Names tell curves apart more than numbers do, so they are let go last.
-        within.sort(Comparator.comparing(Factor::numeric));
-        question.block().ifPresent(within::add);
+        List<Factor> within = within(question);
         CurveOverlay overlay = CurveOverlay.of(shots, first, chosen.axis(), chosen.channels());
         List<String> levels = overlay.groups()
                 .values()
@@ -116,5 +108,18 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
                 .toList();
         return levels.size() < 2 ? Optional.empty()
                 : CurveDifference.of(overlay, levels.get(0), levels.get(levels.size() - 1), within, SHUFFLES);
+    }
+
+    private static List<Factor> within(Question question) {
+        List<Factor> within = new ArrayList<>();
+        question.variables()
+                .stream()
+                .skip(1)
+                .filter(variable -> variable instanceof Variable.Treatment)
+                .forEach(variable -> within.add(((Variable.Treatment) variable).factor()));
+        // Names tell curves apart more than numbers do, so they are let go last.
+        within.sort(Comparator.comparing(Factor::numeric));
+        question.block().ifPresent(within::add);
+        return within;
     }
 }

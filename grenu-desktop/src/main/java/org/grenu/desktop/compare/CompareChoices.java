@@ -281,18 +281,22 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
     /** {@return the question with that first variable, about those shots} */
     Question question(Factor first, List<ShotRecord> sheets, List<Response> usual) {
         Variable main = new Variable.Treatment(first, byLevel() || !first.numeric());
-        List<Variable> beside = others().orElseGet(() -> Proposal.treatments(sheets, first))
-                .stream()
-                .filter(variable -> !variable.key().equals(first.key()))
-                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel()
-                        ? new Variable.Treatment(treatment.factor(), true) : variable)
-                .toList();
+        List<Variable> beside = beside(first, sheets);
         List<Variable> all = new ArrayList<>(List.of(main));
         all.addAll(beside);
         List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions().contains(key(pair))).toList();
         return new Question(all, pairs, responses().isEmpty() ? usual : responses(), basis(),
                 block().orElseGet(() -> Proposal.block(sheets, all)), new Question.Judging(margins(), steps(), holm()),
                 DisplayUnits.CANONICAL);
+    }
+
+    private List<Variable> beside(Factor first, List<ShotRecord> sheets) {
+        return others().orElseGet(() -> Proposal.treatments(sheets, first))
+                .stream()
+                .filter(variable -> !variable.key().equals(first.key()))
+                .map(variable -> variable instanceof Variable.Treatment treatment && byLevel()
+                        ? new Variable.Treatment(treatment.factor(), true) : variable)
+                .toList();
     }
 
     /** {@return every two of those variables} */

@@ -38,23 +38,25 @@ public final class CompareView extends BorderPane {
         getStyleClass().add(Styles.WORK);
         setId("compare");
         setTop(new VBox(titleRow(exports), new QuestionBar(model, appearance)));
-        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(),
-                Answered::overlay);
-        OverlayPane difference = new OverlayPane("difference", model, appearance.themeProperty(), appearance.scale(),
-                Answered::differenceFigure);
-        empty.getStyleClass().add(Styles.EMPTY);
-        empty.setWrapText(true);
-        empty.setMouseTransparent(true);
-        BorderPane upper = new BorderPane(new StackPane(curves, empty));
-        upper.setBottom(new OverlayBar(model));
-        upper.setMinHeight(180);
-        SplitPane both = new SplitPane(upper, lower(appearance, difference));
+        SplitPane both = new SplitPane(upper(appearance), lower(appearance));
         both.setOrientation(Orientation.VERTICAL);
         both.setDividerPositions(0.55);
         setCenter(both);
         model.answeredProperty().addListener((o, was, is) -> describe());
         model.busyProperty().addListener((o, was, is) -> describe());
         describe();
+    }
+
+    private Node upper(Appearance appearance) {
+        OverlayPane curves = new OverlayPane("overlay", model, appearance.themeProperty(), appearance.scale(),
+                Answered::overlay);
+        empty.getStyleClass().add(Styles.EMPTY);
+        empty.setWrapText(true);
+        empty.setMouseTransparent(true);
+        BorderPane upper = new BorderPane(new StackPane(curves, empty));
+        upper.setBottom(new OverlayBar(model));
+        upper.setMinHeight(180);
+        return upper;
     }
 
     private Node titleRow(Node exports) {
@@ -70,20 +72,9 @@ public final class CompareView extends BorderPane {
         return row;
     }
 
-    private Node lower(Appearance appearance, OverlayPane difference) {
-        ScrollPane effects = new ScrollPane(
-                new VBox(new NothingChanged(model, appearance), new EffectsPane(model, appearance.themeProperty())));
-        effects.setFitToWidth(true);
-        effects.getStyleClass().add(Styles.WORK);
-        effects.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        effects.setFocusTraversable(false);
-        differing.setId("differing");
-        differing.setWrapText(true);
-        differing.getStyleClass().addAll(Styles.WORK_FOOT, Styles.MUTED);
-        BorderPane differences = new BorderPane(difference);
-        differences.setBottom(differing);
-        // Painted only where it is seen.
-        difference.visibleProperty().bind(differences.visibleProperty());
+    private Node lower(Appearance appearance) {
+        ScrollPane effects = effects(model, appearance);
+        Node differences = differences(appearance);
         Map<String, Node> pages = new LinkedHashMap<>();
         pages.put("What each change did", effects);
         pages.put("Every shot", new PointsPane(model, appearance.themeProperty(), appearance.scale()));
@@ -93,6 +84,29 @@ public final class CompareView extends BorderPane {
         page.setTop(choices(pages, effects));
         page.setMinHeight(160);
         return page;
+    }
+
+    private static ScrollPane effects(CompareViewModel model, Appearance appearance) {
+        ScrollPane effects = new ScrollPane(
+                new VBox(new NothingChanged(model, appearance), new EffectsPane(model, appearance.themeProperty())));
+        effects.setFitToWidth(true);
+        effects.getStyleClass().add(Styles.WORK);
+        effects.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        effects.setFocusTraversable(false);
+        return effects;
+    }
+
+    private Node differences(Appearance appearance) {
+        OverlayPane difference = new OverlayPane("difference", model, appearance.themeProperty(), appearance.scale(),
+                Answered::differenceFigure);
+        differing.setId("differing");
+        differing.setWrapText(true);
+        differing.getStyleClass().addAll(Styles.WORK_FOOT, Styles.MUTED);
+        BorderPane differences = new BorderPane(difference);
+        differences.setBottom(differing);
+        // Painted only where it is seen.
+        difference.visibleProperty().bind(differences.visibleProperty());
+        return differences;
     }
 
     private Node choices(Map<String, Node> pages, Node first) {

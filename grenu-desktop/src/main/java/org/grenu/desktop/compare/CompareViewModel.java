@@ -69,6 +69,11 @@ public final class CompareViewModel implements AutoCloseable {
         this.background = new Background("grenu-compare", interfaceThread);
         this.latest = new Latest(background);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
+        askWhenChanged();
+        followSettings();
+    }
+
+    private void askWhenChanged() {
         InvalidationListener ask = observable -> ask();
         picked.changesProperty().addListener(ask);
         appearance.colourByProperty().addListener(ask);
@@ -76,6 +81,9 @@ public final class CompareViewModel implements AutoCloseable {
         active.addListener(ask);
         desk.shots().addListener(ask);
         desk.openProperty().addListener(ask);
+    }
+
+    private void followSettings() {
         desk.settingsProperty().addListener((o, was, is) -> {
             if (!was.compare().equals(is.compare()) && !is.compare().equals(choices.get().kept())) {
                 choices.set(CompareChoices.kept(is.compare(), possibleResponses()));
@@ -137,11 +145,15 @@ public final class CompareViewModel implements AutoCloseable {
                         && Proposal.changed(factor, sheets))
                 .map(Variable::of)
                 .forEach(all::add);
+        addCovariates(all);
+        return all;
+    }
+
+    private void addCovariates(List<Variable> all) {
         if (answered.get() != null) {
             all.add(RunOrder.among(answered.get().comparison().shots()));
             all.addAll(answered.get().covariates());
         }
-        return all;
     }
 
     /** {@return what may be asked about} */

@@ -14,6 +14,17 @@ final class EffectText {
 
     static String of(Effect effect) {
         StringBuilder words = new StringBuilder(effect.variable().title()).append(' ').append(effect.words());
+        addEstimate(words, effect);
+        words.append('\n').append(effect.verdict().words());
+        return words.append(", ")
+                .append(effect.evidence())
+                .append("; same in practice within ±")
+                .append(DecimalText.exact(effect.margin()))
+                .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "")
+                .toString();
+    }
+
+    private static void addEstimate(StringBuilder words, Effect effect) {
         if (effect.estimate().isPresent()) {
             words.append(": ").append(Wording.signed(effect));
             if (Double.isFinite(effect.p())) {
@@ -23,13 +34,6 @@ final class EffectText {
                 effect.rankP().ifPresent(rank -> words.append(", by ranks ").append(p(rank)));
             }
         }
-        words.append('\n').append(effect.verdict().words());
-        return words.append(", ")
-                .append(effect.evidence())
-                .append("; same in practice within ±")
-                .append(DecimalText.exact(effect.margin()))
-                .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "")
-                .toString();
     }
 
     static String p(double p) {

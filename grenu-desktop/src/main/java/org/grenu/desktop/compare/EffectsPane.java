@@ -111,11 +111,14 @@ final class EffectsPane extends Region {
         }
         setMinHeight(panel.height());
         setPrefHeight(panel.height());
-        EffectPanel wanted = panel;
+        paint(panel);
+        point();
+    }
+
+    private void paint(EffectPanel wanted) {
         Theme look = theme.getValue();
         image.setLayoutX(SIDE);
         image.paint((g, pen, width, height) -> EffectPanelPainter.paint(g, look, wanted, width), getWidth() - 2 * SIDE,
                 panel.height());
-        point();
     }
 }

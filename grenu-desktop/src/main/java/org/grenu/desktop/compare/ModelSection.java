@@ -21,14 +21,7 @@ final class ModelSection extends AnswerSection {
         clear();
         comparison.answers().stream().findFirst().ifPresent(main -> {
             getChildren().add(prose(main.model()));
-            String tests = main.tests()
-                    .stream()
-                    .filter(test -> test.test().isPresent())
-                    .map(test -> test.term().toLowerCase(Locale.ROOT) + " " + words(test.test().get()))
-                    .collect(Collectors.joining("; "));
-            if (!tests.isEmpty()) {
-                getChildren().add(remark("Type II tests: " + tests + "."));
-            }
+            showTests(main);
             main.lackOfFit()
                     .ifPresent(
                             test -> getChildren().add(remark("Lack of fit against replicates: " + words(test) + ".")));
@@ -37,6 +30,17 @@ final class ModelSection extends AnswerSection {
         getChildren().add(remark(
                 "It speaks of these shots, on this gear and this coffee. Unknown causes that moved with what changed "
                         + "cannot be seen."));
+    }
+
+    private void showTests(ResponseAnswer main) {
+        String tests = main.tests()
+                .stream()
+                .filter(test -> test.test().isPresent())
+                .map(test -> test.term().toLowerCase(Locale.ROOT) + " " + words(test.test().get()))
+                .collect(Collectors.joining("; "));
+        if (!tests.isEmpty()) {
+            getChildren().add(remark("Type II tests: " + tests + "."));
+        }
     }
 
     private void leftOut(ResponseAnswer main) {

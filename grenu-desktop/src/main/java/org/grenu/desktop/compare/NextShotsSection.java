@@ -25,9 +25,7 @@ final class NextShotsSection extends AnswerSection {
     void show(Comparison comparison) {
         clear();
         List<Effect> first = comparison.answers().stream().findFirst().map(ResponseAnswer::effects).orElse(List.of());
-        Optional<Effect> open = first.stream()
-                .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0)
-                .findFirst();
+        Optional<Effect> open = firstOpen(first);
         if (open.isPresent()) {
             open(open.get(), (Verdict.CannotSay) open.get().verdict());
             return;
@@ -35,6 +33,16 @@ final class NextShotsSection extends AnswerSection {
         Optional<String> unlike = first.stream()
                 .flatMap(effect -> unlikeThese(effect.verdict()).stream())
                 .findFirst();
+        advise(comparison, unlike);
+    }
+
+    private static Optional<Effect> firstOpen(List<Effect> effects) {
+        return effects.stream()
+                .filter(effect -> effect.verdict() instanceof Verdict.CannotSay cannot && cannot.more() > 0)
+                .findFirst();
+    }
+
+    private void advise(Comparison comparison, Optional<String> unlike) {
         boolean once = comparison.answers()
                 .stream()
                 .flatMap(answer -> answer.effects().stream())

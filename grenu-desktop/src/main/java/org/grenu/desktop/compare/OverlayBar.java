@@ -81,17 +81,21 @@ final class OverlayBar extends WrappingBar {
         box.setId("compare-strip-" + channel.key());
         box.setSelected(model.choicesProperty().get().channels().contains(channel));
         box.setOnAction(event -> {
-            List<Channel> chosen = new ArrayList<>(model.choicesProperty().get().channels());
-            chosen.remove(channel);
-            if (box.isSelected()) {
-                chosen.add(channel);
-            }
-            chosen.sort(null);
-            if (!chosen.isEmpty()) {
-                model.choose(now -> now.withChannels(chosen));
-            }
-            box.setSelected(model.choicesProperty().get().channels().contains(channel));
+            choose(channel, box);
         });
         return new CustomMenuItem(box, false);
+    }
+
+    private void choose(Channel channel, CheckBox box) {
+        List<Channel> chosen = new ArrayList<>(model.choicesProperty().get().channels());
+        chosen.remove(channel);
+        if (box.isSelected()) {
+            chosen.add(channel);
+        }
+        chosen.sort(null);
+        if (!chosen.isEmpty()) {
+            model.choose(now -> now.withChannels(chosen));
+        }
+        box.setSelected(model.choicesProperty().get().channels().contains(channel));
     }
 }

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -70,10 +71,7 @@ final class OverlayPane extends Region {
 
     private void input() {
         setOnMouseMoved(this::hover);
-        setOnMousePressed(event -> {
-            requestFocus();
-            draggedFrom = event.getX();
-        });
+        setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
         setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) {
@@ -83,6 +81,11 @@ final class OverlayPane extends Region {
         setOnMouseExited(event -> model.cursorProperty().set(Double.NaN));
         setOnScroll(this::scroll);
         setOnKeyPressed(this::key);
+    }
+
+    private void press(MouseEvent event) {
+        requestFocus();
+        draggedFrom = event.getX();
     }
 
     private void hover(MouseEvent event) {
@@ -108,8 +111,15 @@ final class OverlayPane extends Region {
 
     private void key(KeyEvent event) {
         double step = event.isShiftDown() ? 1 : 0.1;
+        boolean taken = moved(event.getCode(), step);
+        if (taken) {
+            event.consume();
+        }
+    }
+
+    private boolean moved(KeyCode code, double step) {
         boolean taken = true;
-        switch (event.getCode()) {
+        switch (code) {
             case LEFT -> model.moveCursor(-step);
             case RIGHT -> model.moveCursor(step);
             case PLUS, ADD, EQUALS -> model.zoom(middle(), 1);
@@ -117,9 +127,7 @@ final class OverlayPane extends Region {
             case DIGIT0, NUMPAD0 -> model.reset();
             default -> taken = false;
         }
-        if (taken) {
-            event.consume();
-        }
+        return taken;
     }
 
     private double middle() {
@@ -138,12 +146,15 @@ final class OverlayPane extends Region {
         }
         layout = new OverlayLayout(getWidth(), getHeight(), found.get(), model.viewProperty().get());
         above.resizeRelocate(0, 0, getWidth(), getHeight());
-        OverlayLayout wanted = layout;
+        paint(layout);
+        hairline();
+    }
+
+    private void paint(OverlayLayout wanted) {
         Theme look = theme.getValue();
         TreatmentScale colors = scale.getValue();
         image.paint((g, pen, width, height) -> OverlayPainter.paint(g, look, wanted, pen,
                 level -> level.isEmpty() ? look.color("ink") : colors.color(level, look)), getWidth(), getHeight());
-        hairline();
     }
 
     /** One line in each field; what it reads stands beside it, of the strip under the mouse. */
@@ -181,14 +192,7 @@ final class OverlayPane extends Region {
     private void read(double at) {
         int strip = stripAt(lastY);
         int facets = layout.figure().facets().size();
-        while (readings.size() < facets) {
-            Label reading = new Label();
-            reading.setId(getId() + "-reading-" + readings.size());
-            reading.getStyleClass().addAll(Styles.FLAG, Styles.OVERLAY_READING);
-            reading.setManaged(false);
-            readings.add(reading);
-            above.getChildren().add(reading);
-        }
+        makeReadings(facets);
         for (int i = 0; i < readings.size(); i++) {
             String words = i < facets ? words(i, strip, at) : "";
             readings.get(i).setVisible(!words.isEmpty());
@@ -198,13 +202,22 @@ final class OverlayPane extends Region {
         }
     }
 
+    private void makeReadings(int facets) {
+        while (readings.size() < facets) {
+            Label reading = new Label();
+            reading.setId(getId() + "-reading-" + readings.size());
+            reading.getStyleClass().addAll(Styles.FLAG, Styles.OVERLAY_READING);
+            reading.setManaged(false);
+            readings.add(reading);
+            above.getChildren().add(reading);
+        }
+    }
+
     private String words(int facet, int strip, double at) {
         OverlayStrip of = layout.figure().strips().get(strip);
         StringBuilder words = new StringBuilder();
         for (CurveGroup group : layout.figure().facets().get(facet).groups().getOrDefault(of.channel(), List.of())) {
-            double value = group.mean()
-                    .map(mean -> mean.at(at))
-                    .orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
+            double value = value(group, at);
             if (Double.isFinite(value)) {
                 words.append(words.isEmpty() ? "" : "\n")
                         .append(group.level().isEmpty() ? "" : group.level() + ": ")
@@ -212,6 +225,12 @@ final class OverlayPane extends Region {
             }
         }
         return words.toString();
+    }
+
+    private static double value(CurveGroup group, double at) {
+        return group.mean()
+                .map(mean -> mean.at(at))
+                .orElseGet(() -> group.members().isEmpty() ? Double.NaN : group.members().get(0).curve().at(at));
     }
 
     private void place(Label reading, String words, int facet, int strip, double at) {

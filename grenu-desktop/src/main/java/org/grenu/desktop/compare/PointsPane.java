@@ -62,7 +62,10 @@ final class PointsPane extends Region {
             image.clear();
             return;
         }
-        PointsFigure wanted = figure;
+        paint(figure);
+    }
+
+    private void paint(PointsFigure wanted) {
         Theme look = theme.getValue();
         TreatmentScale colors = scale.getValue();
         Function<PointsFigure.Point, Color> ink = point -> colors.color(point.row().shot().record(), look);

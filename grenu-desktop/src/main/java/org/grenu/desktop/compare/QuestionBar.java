@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -54,16 +53,22 @@ final class QuestionBar extends WrappingBar {
         this.appearance = appearance;
         changed.setOnShowing(event -> fillChanged());
         asked.setOnShowing(event -> fillAsked());
-        basis = Choices.of("compare-basis", "What is held equal", List.of(ComparisonBasis.values()),
-                model.choicesProperty().get().basis(),
-                ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
-        basis.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
+        basis = basisChoice();
         blocks.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(named("What changed", changed), named("Asked", asked), basis, named("Blocks", blocks));
         model.answeredProperty().addListener((o, was, is) -> describe());
         appearance.colourByProperty().addListener((o, was, is) -> describe());
         model.choicesProperty().addListener((o, was, is) -> describe());
         describe();
+    }
+
+    private ComboBox<ComparisonBasis> basisChoice() {
+        ComboBox<ComparisonBasis> box = Choices.of("compare-basis", "What is held equal",
+                List.of(ComparisonBasis.values()),
+                model.choicesProperty().get().basis(),
+                ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
+        box.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
+        return box;
     }
 
     private static Label word(String text) {
@@ -229,27 +234,31 @@ final class QuestionBar extends WrappingBar {
 
     /** What is wanted of the response, for the region where all windows meet on the surface. */
     private TextField window(Response response) {
-        Supplier<String> shown = () -> Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key()))
-                .map(window -> CompareChoices.text(shown(window, response.unit())))
-                .orElse("");
-        TextField field = new TextField(shown.get());
+        TextField field = new TextField(windowText(response));
         field.setId("window-" + response.key().replaceAll("[^a-z0-9_]", "-"));
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(62);
         field.setPromptText("from–to");
         field.setAccessibleText("What is wanted of " + response.title() + ", from and to");
-        Runnable take = () -> {
-            Map<String, ResponseSurface.Window> windows = new HashMap<>(model.choicesProperty().get().windows());
-            CompareChoices.window(field.getText())
-                    .ifPresentOrElse(window -> windows.put(response.key(), kept(window, response.unit())),
-                            () -> windows.remove(response.key()));
-            if (!windows.equals(model.choicesProperty().get().windows())) {
-                model.choose(choices -> choices.withWindows(windows));
-            }
-            field.setText(shown.get());
-        };
-        onLeaving(field, take);
+        onLeaving(field, () -> takeWindow(response, field));
         return field;
+    }
+
+    private String windowText(Response response) {
+        return Optional.ofNullable(model.choicesProperty().get().wanted().get(response.key()))
+                .map(window -> CompareChoices.text(shown(window, response.unit())))
+                .orElse("");
+    }
+
+    private void takeWindow(Response response, TextField field) {
+        Map<String, ResponseSurface.Window> windows = new HashMap<>(model.choicesProperty().get().windows());
+        CompareChoices.window(field.getText())
+                .ifPresentOrElse(window -> windows.put(response.key(), kept(window, response.unit())),
+                        () -> windows.remove(response.key()));
+        if (!windows.equals(model.choicesProperty().get().windows())) {
+            model.choose(choices -> choices.withWindows(windows));
+        }
+        field.setText(windowText(response));
     }
 
     private TextField margin(Response response) {
@@ -258,18 +267,19 @@ final class QuestionBar extends WrappingBar {
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(54);
         field.setAccessibleText("Differences of " + response.title() + " up to this make none in practice");
-        Runnable take = () -> {
-            OptionalDouble number = DecimalText.parse(field.getText());
-            if (number.isPresent() && number.getAsDouble() >= 0) {
-                Map<String, Double> margins = new HashMap<>(model.choicesProperty().get().margins());
-                margins.put(response.key(), model.units().keptDifference(number.getAsDouble(), response.unit()));
-                model.choose(choices -> choices.withMargins(margins));
-            } else {
-                field.setText(marginText(response));
-            }
-        };
-        onLeaving(field, take);
+        onLeaving(field, () -> takeMargin(response, field));
         return field;
+    }
+
+    private void takeMargin(Response response, TextField field) {
+        OptionalDouble number = DecimalText.parse(field.getText());
+        if (number.isPresent() && number.getAsDouble() >= 0) {
+            Map<String, Double> margins = new HashMap<>(model.choicesProperty().get().margins());
+            margins.put(response.key(), model.units().keptDifference(number.getAsDouble(), response.unit()));
+            model.choose(choices -> choices.withMargins(margins));
+        } else {
+            field.setText(marginText(response));
+        }
     }
 
     private String marginText(Response response) {

@@ -29,22 +29,26 @@ final class SentenceSection extends AnswerSection {
         headline.setId("answer");
         headline.getStyleClass().add(Styles.ANSWER);
         getChildren().add(headline);
-        comparison.sentence().doubts().forEach(words -> {
-            Label doubt = prose(words);
-            boolean oneThing = comparison.pair()
-                    .filter(pair -> pair.oneThing() && words.startsWith(pair.words()))
-                    .isPresent();
-            doubt.getStyleClass().add(oneThing ? Styles.STRONG : Styles.GUARD);
-            getChildren().add(doubt);
-        });
+        comparison.sentence().doubts().forEach(words -> showDoubt(comparison, words));
         comparison.sentence().further().forEach(words -> getChildren().add(prose(words)));
-        copy.setOnAction(event -> {
-            ClipboardContent content = new ClipboardContent();
-            content.putString(comparison.sentence().text());
-            Clipboard.getSystemClipboard().setContent(content);
-            copy.setText("Copied");
-        });
+        copy.setOnAction(event -> copy(comparison));
         copy.setText("Copy sentence");
         getChildren().add(copy);
+    }
+
+    private void showDoubt(Comparison comparison, String words) {
+        Label doubt = prose(words);
+        boolean oneThing = comparison.pair()
+                .filter(pair -> pair.oneThing() && words.startsWith(pair.words()))
+                .isPresent();
+        doubt.getStyleClass().add(oneThing ? Styles.STRONG : Styles.GUARD);
+        getChildren().add(doubt);
+    }
+
+    private void copy(Comparison comparison) {
+        ClipboardContent content = new ClipboardContent();
+        content.putString(comparison.sentence().text());
+        Clipboard.getSystemClipboard().setContent(content);
+        copy.setText("Copied");
     }
 }

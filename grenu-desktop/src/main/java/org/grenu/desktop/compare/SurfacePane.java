@@ -5,6 +5,7 @@ import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.desktop.control.FigureImage;
@@ -35,18 +36,24 @@ final class SurfacePane extends Region {
         empty.getStyleClass().addAll(Styles.MUTED);
         empty.setWrapText(true);
         getChildren().addAll(image, empty);
+        repaintWhenChanged();
+        setOnMouseMoved(this::pointAt);
+    }
+
+    private void repaintWhenChanged() {
         model.answeredProperty().addListener((o, was, is) -> repaint());
         theme.addListener((o, was, is) -> repaint());
         widthProperty().addListener((o, was, is) -> repaint());
         heightProperty().addListener((o, was, is) -> repaint());
-        setOnMouseMoved(event -> {
-            Tooltip.uninstall(this, values);
-            surface().flatMap(found -> SurfacePainter.at(found, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE,
-                    event.getY())).ifPresent(words -> {
-                        values.setText(words);
-                        Tooltip.install(this, values);
-                    });
-        });
+    }
+
+    private void pointAt(MouseEvent event) {
+        Tooltip.uninstall(this, values);
+        surface().flatMap(found -> SurfacePainter.at(found, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE,
+                event.getY())).ifPresent(words -> {
+                    values.setText(words);
+                    Tooltip.install(this, values);
+                });
     }
 
     private Optional<ResponseSurface> surface() {

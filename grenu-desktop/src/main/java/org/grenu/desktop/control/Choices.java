@@ -20,7 +20,18 @@ public final class Choices {
         box.setId(id);
         box.getStyleClass().add(Styles.PICK);
         box.setAccessibleText(meaning);
-        box.setConverter(new StringConverter<>() {
+        box.setConverter(converter(values, chosen, words));
+        box.setValue(chosen);
+        box.valueProperty().addListener((o, was, is) -> {
+            if (is != null && !is.equals(was)) {
+                choose.accept(is);
+            }
+        });
+        return box;
+    }
+
+    private static <T> StringConverter<T> converter(List<T> values, T chosen, Function<T, String> words) {
+        return new StringConverter<>() {
             @Override
             public String toString(T value) {
                 return value == null ? "" : words.apply(value);
@@ -30,13 +41,6 @@ public final class Choices {
             public T fromString(String typed) {
                 return values.stream().filter(value -> words.apply(value).equals(typed)).findFirst().orElse(chosen);
             }
-        });
-        box.setValue(chosen);
-        box.valueProperty().addListener((o, was, is) -> {
-            if (is != null && !is.equals(was)) {
-                choose.accept(is);
-            }
-        });
-        return box;
+        };
     }
 }

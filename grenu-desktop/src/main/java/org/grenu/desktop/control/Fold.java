@@ -24,6 +24,13 @@ public final class Fold extends VBox {
         summary.setPadding(new Insets(0, 0, 0, 14));
         summary.managedProperty().bind(summary.visibleProperty());
         summary.setOnMouseClicked(event -> unfold(true));
+        makeHead(id);
+        content.managedProperty().bind(content.visibleProperty());
+        getChildren().addAll(head, summary, content);
+        unfold(false);
+    }
+
+    private void makeHead(String id) {
         arrow.getStyleClass().add(Styles.MUTED);
         arrow.setMinWidth(8);
         head.setText(title);
@@ -33,9 +40,6 @@ public final class Fold extends VBox {
         head.getStyleClass().add(Styles.FOLD);
         head.setMaxWidth(Double.MAX_VALUE);
         head.setOnAction(event -> unfold(!content.isVisible()));
-        content.managedProperty().bind(content.visibleProperty());
-        getChildren().addAll(head, summary, content);
-        unfold(false);
     }
 
     /** Shows the content or puts it away. */

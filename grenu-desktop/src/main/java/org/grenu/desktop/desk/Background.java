@@ -40,19 +40,21 @@ public final class Background implements AutoCloseable {
             LOG.debug("Work that came after closing was dropped");
             return;
         }
-        worker.execute(() -> {
-            try {
-                T result = work.call();
-                interfaceThread.execute(() -> done.accept(result));
-            } catch (Exception failure) {
-                LOG.warn("Background work failed", failure);
-                interfaceThread.execute(() -> failed.accept(failure));
-            } catch (Error failure) {
-                // The thread has to come back for the next work, whatever happened.
-                LOG.error("Background work failed", failure);
-                interfaceThread.execute(() -> failed.accept(new IllegalStateException(failure)));
-            }
-        });
+        worker.execute(() -> attempt(work, done, failed));
+    }
+
+    private <T> void attempt(Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
+        try {
+            T result = work.call();
+            interfaceThread.execute(() -> done.accept(result));
+        } catch (Exception failure) {
+            LOG.warn("Background work failed", failure);
+            interfaceThread.execute(() -> failed.accept(failure));
+        } catch (Error failure) {
+            // The thread has to come back for the next work, whatever happened.
+            LOG.error("Background work failed", failure);
+            interfaceThread.execute(() -> failed.accept(new IllegalStateException(failure)));
+        }
     }
 
     /** Runs something on the interface thread. */

@@ -41,14 +41,16 @@ public final class FindingSearch implements AutoCloseable {
         this.index = new FindingIndex(desk.opened());
         desk.settingsProperty().addListener((o, was, is) -> begin());
         desk.loadedProperty().addListener((o, was, is) -> begin());
-        desk.shots().addListener((ListChangeListener<ShotSummary>) change -> {
-            course = null;
-            while (change.next()) {
-                change.getRemoved().forEach(shot -> words.remove(shot.id()));
-            }
-            goOn();
-        });
+        desk.shots().addListener((ListChangeListener<ShotSummary>) this::follow);
         begin();
+    }
+
+    private void follow(ListChangeListener.Change<? extends ShotSummary> change) {
+        course = null;
+        while (change.next()) {
+            change.getRemoved().forEach(shot -> words.remove(shot.id()));
+        }
+        goOn();
     }
 
     /** {@return counts up when more is known} */
@@ -64,18 +66,20 @@ public final class FindingSearch implements AutoCloseable {
     /** {@return names of rules that speak of some shot, the most frequent first} */
     public List<String> names() {
         Map<String, Integer> counts = new HashMap<>();
-        words.values().forEach(text -> {
-            for (String finding : text.split("\n")) {
-                if (!finding.isBlank()) {
-                    counts.merge(FindingIndex.rule(finding), 1, Integer::sum);
-                }
-            }
-        });
+        words.values().forEach(text -> count(text, counts));
         return counts.entrySet()
                 .stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
                 .map(Map.Entry::getKey)
                 .toList();
+    }
+
+    private static void count(String text, Map<String, Integer> counts) {
+        for (String finding : text.split("\n")) {
+            if (!finding.isBlank()) {
+                counts.merge(FindingIndex.rule(finding), 1, Integer::sum);
+            }
+        }
     }
 
     /** Other rules find other things: all is looked up or worked out anew. */
@@ -88,14 +92,16 @@ public final class FindingSearch implements AutoCloseable {
         basis = now;
         course = null;
         words.clear();
-        worker.run(() -> index.kept(now), kept -> {
-            if (now.equals(basis)) {
-                words.putAll(kept);
-                course = null;
-                changes.set(changes.get() + 1);
-                goOn();
-            }
-        }, desk::failed);
+        worker.run(() -> index.kept(now), kept -> take(now, kept), desk::failed);
+    }
+
+    private void take(String now, Map<Long, String> kept) {
+        if (now.equals(basis)) {
+            words.putAll(kept);
+            course = null;
+            changes.set(changes.get() + 1);
+            goOn();
+        }
     }
 
     private void goOn() {

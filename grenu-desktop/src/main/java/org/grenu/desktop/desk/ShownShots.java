@@ -66,32 +66,41 @@ final class ShownShots {
         List<ShotSummary> others = changed.stream().filter(shot -> !shot.equals(there.get(shot.id()))).toList();
         Set<Long> missing = new HashSet<>(gone);
         if (others.size() + missing.size() > ONE_BY_ONE) {
-            Map<Integer, ShotSummary> byNumber = new TreeMap<>();
-            shots.forEach(shot -> byNumber.put(shot.number(), shot));
-            others.forEach(shot -> byNumber.put(shot.number(), shot));
-            shots.setAll(byNumber.values().stream().filter(shot -> !missing.contains(shot.id())).toList());
+            showAll(others, missing);
         } else {
             others.forEach(this::show);
             shots.removeIf(shot -> missing.contains(shot.id()));
         }
     }
 
+    private void showAll(List<ShotSummary> others, Set<Long> missing) {
+        Map<Integer, ShotSummary> byNumber = new TreeMap<>();
+        shots.forEach(shot -> byNumber.put(shot.number(), shot));
+        others.forEach(shot -> byNumber.put(shot.number(), shot));
+        shots.setAll(byNumber.values().stream().filter(shot -> !missing.contains(shot.id())).toList());
+    }
+
     /** Puts the shot where its number belongs. */
     private void show(ShotSummary summary) {
+        int at = placeOf(summary.number());
+        if (at < shots.size() && shots.get(at).id() == summary.id()) {
+            shots.set(at, summary);
+        } else {
+            shots.add(at, summary);
+        }
+    }
+
+    private int placeOf(int number) {
         int low = 0;
         int high = shots.size();
         while (low < high) {
             int middle = (low + high) / 2;
-            if (shots.get(middle).number() < summary.number()) {
+            if (shots.get(middle).number() < number) {
                 low = middle + 1;
             } else {
                 high = middle;
             }
         }
-        if (low < shots.size() && shots.get(low).id() == summary.id()) {
-            shots.set(low, summary);
-        } else {
-            shots.add(low, summary);
-        }
+        return low;
     }
 }

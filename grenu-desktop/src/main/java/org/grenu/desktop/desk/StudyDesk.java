@@ -175,6 +175,10 @@ public final class StudyDesk implements AutoCloseable {
             shots.list().setAll(all);
             LOG.info("All {} shots are there", all.size());
         }, this::failed);
+        lookThrough();
+    }
+
+    private void lookThrough() {
         CompletableFuture.runAsync(library::check).whenComplete((done, failure) -> {
             if (failure != null) {
                 background.onInterface(() -> failed(new LibraryException(
@@ -199,19 +203,22 @@ public final class StudyDesk implements AutoCloseable {
      * window's to undo.
      */
     public void lookElsewhere() {
-        stepping(PendingSteps.Kind.LOOK, () -> {
-            if (!library.changedElsewhere()) {
-                return null;
-            }
-            Elsewhere found = library
-                    .read(tx -> new Elsewhere(tx.shots().all(), tx.shelf().all(), tx.journal().depth()));
-            underWay.made(found.shots);
-            return found;
-        }, found -> {
+        stepping(PendingSteps.Kind.LOOK, this::elsewhere, found -> {
             if (found != null) {
                 takeIn(found);
             }
         });
+    }
+
+    /** {@return the library as it is now; null while no other process has changed it} */
+    private Elsewhere elsewhere() {
+        if (!library.changedElsewhere()) {
+            return null;
+        }
+        Elsewhere found = library
+                .read(tx -> new Elsewhere(tx.shots().all(), tx.shelf().all(), tx.journal().depth()));
+        underWay.made(found.shots);
+        return found;
     }
 
     /** The library as another process has left it. */
@@ -225,6 +232,11 @@ public final class StudyDesk implements AutoCloseable {
         shelf.set(found.shelf);
         shots.change(found.shots, gone);
         editDepth.set(found.depth);
+        keepReading(before, gone);
+        notice.set(Notice.done("Another window changed this library. What it did is shown here."));
+    }
+
+    private void keepReading(Optional<ShotSummary> before, List<Long> gone) {
         if (gone.contains(wanted)) {
             openAnother();
         } else if (!before.equals(shots.find(wanted))) {
@@ -232,7 +244,6 @@ public final class StudyDesk implements AutoCloseable {
             wanted = -1;
             select(again);
         }
-        notice.set(Notice.done("Another window changed this library. What it did is shown here."));
     }
 
     /** Opens the shot for reading. */
@@ -248,12 +259,14 @@ public final class StudyDesk implements AutoCloseable {
                         () -> wanted == id
                                 ? OpenShot.of(analyses().of(underWay.now(summary)), order.before(summary), packs)
                                 : null,
-                        shot -> {
-                            if (shot != null && wanted == id) {
-                                underWay.forgetLatest();
-                                open.set(shot);
-                            }
-                        }));
+                        shot -> showOpen(shot, id)));
+    }
+
+    private void showOpen(OpenShot shot, long id) {
+        if (shot != null && wanted == id) {
+            underWay.forgetLatest();
+            open.set(shot);
+        }
     }
 
     /**

@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import org.grenu.desktop.control.Styles;
@@ -28,10 +29,7 @@ public final class EntryField extends VBox {
     /** The entry, whose field has that id. */
     public EntryField(EntryViewModel model, String id) {
         this.model = model;
-        field.setId(id);
-        field.getStyleClass().add(Styles.ENTRY);
-        field.setAccessibleText(model.title());
-        field.setText(model.shownProperty().get());
+        makeField(id);
         model.shownProperty().addListener((o, was, is) -> field.setText(is));
         model.insteadProperty().addListener((o, was, is) -> hint());
         hint();
@@ -42,6 +40,13 @@ public final class EntryField extends VBox {
         setFillWidth(true);
     }
 
+    private void makeField(String id) {
+        field.setId(id);
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setAccessibleText(model.title());
+        field.setText(model.shownProperty().get());
+    }
+
     private void listenToKeys() {
         field.setOnAction(event -> enter());
         field.focusedProperty().addListener((o, was, focused) -> {
@@ -50,14 +55,16 @@ public final class EntryField extends VBox {
                 field.setText(model.shownProperty().get());
             }
         });
-        field.setOnKeyPressed(key -> {
-            if (key.getCode() == KeyCode.ESCAPE) {
-                field.setText(model.shownProperty().get());
-                model.clearRefusal();
-                field.selectAll();
-                key.consume();
-            }
-        });
+        field.setOnKeyPressed(this::giveUpOnEscape);
+    }
+
+    private void giveUpOnEscape(KeyEvent key) {
+        if (key.getCode() == KeyCode.ESCAPE) {
+            field.setText(model.shownProperty().get());
+            model.clearRefusal();
+            field.selectAll();
+            key.consume();
+        }
     }
 
     private void explain(String id) {

@@ -48,14 +48,18 @@ public final class HistorySection extends Section {
                 .limit(all ? Integer.MAX_VALUE : AT_ONCE)
                 .forEach(entry -> list.getChildren().add(line(entry)));
         if (!all && count > AT_ONCE) {
-            Button more = new Button("All " + count);
-            more.getStyleClass().add(Styles.LINK);
-            more.setOnAction(event -> {
-                all = true;
-                show();
-            });
-            list.getChildren().add(more);
+            list.getChildren().add(showsAll(count));
         }
+    }
+
+    private Button showsAll(int count) {
+        Button more = new Button("All " + count);
+        more.getStyleClass().add(Styles.LINK);
+        more.setOnAction(event -> {
+            all = true;
+            show();
+        });
+        return more;
     }
 
     /** What happened to the thing itself, beside its entries. */

@@ -88,17 +88,19 @@ public final class HistoryViewModel {
 
     private void read() {
         List<Subject> wanted = subjects.get();
-        desk.background().run(() -> {
-            List<HistoryEntry> found = new ArrayList<>();
-            wanted.forEach(
-                    subject -> found.addAll(desk.library().read(tx -> tx.history().of(subject.target, subject.id))));
-            found.removeIf(HistoryEntry::undone);
-            found.sort(Comparator.comparing(HistoryEntry::id).reversed());
-            return found;
-        }, found -> {
+        desk.background().run(() -> history(wanted), found -> {
             if (wanted.equals(subjects.get())) {
                 entries.setAll(found);
             }
         }, desk::failed);
+    }
+
+    private List<HistoryEntry> history(List<Subject> wanted) {
+        List<HistoryEntry> found = new ArrayList<>();
+        wanted.forEach(
+                subject -> found.addAll(desk.library().read(tx -> tx.history().of(subject.target, subject.id))));
+        found.removeIf(HistoryEntry::undone);
+        found.sort(Comparator.comparing(HistoryEntry::id).reversed());
+        return found;
     }
 }

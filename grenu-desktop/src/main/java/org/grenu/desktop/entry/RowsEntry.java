@@ -51,21 +51,27 @@ public final class RowsEntry extends VBox {
         this.model = model;
         this.field = field;
         this.id = id;
+        getChildren().addAll(rows, typing(), refusal());
+        model.shownProperty().addListener((o, was, is) -> edit(NEW));
+        addEventFilter(KeyEvent.KEY_PRESSED, this::giveUpOnEscape);
+        edit(NEW);
+    }
+
+    private Label refusal() {
         Label refusal = new Label();
         refusal.setId(id + "-refusal");
         refusal.getStyleClass().add(Styles.REFUSAL);
         refusal.setWrapText(true);
         refusal.textProperty().bind(model.refusalProperty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-        getChildren().addAll(rows, typing(), refusal);
-        model.shownProperty().addListener((o, was, is) -> edit(NEW));
-        addEventFilter(KeyEvent.KEY_PRESSED, key -> {
-            if (key.getCode() == KeyCode.ESCAPE && edited != NEW) {
-                edit(NEW);
-                key.consume();
-            }
-        });
-        edit(NEW);
+        return refusal;
+    }
+
+    private void giveUpOnEscape(KeyEvent key) {
+        if (key.getCode() == KeyCode.ESCAPE && edited != NEW) {
+            edit(NEW);
+            key.consume();
+        }
     }
 
     private List<Row> table() {
@@ -115,6 +121,18 @@ public final class RowsEntry extends VBox {
     }
 
     private Node row(int index, Row row, List<Row> table) {
+        Button press = press(index, row, table);
+        press.setOnAction(event -> {
+            edit(index);
+            cells.get(0).requestFocus();
+        });
+        HBox.setHgrow(press, Priority.ALWAYS);
+        HBox both = new HBox(2, press, remove(index));
+        both.setAlignment(Pos.CENTER_LEFT);
+        return both;
+    }
+
+    private Button press(int index, Row row, List<Row> table) {
         Button press = new Button();
         press.setId(id + "-" + index);
         press.setGraphic(cells(row, table));
@@ -125,14 +143,7 @@ public final class RowsEntry extends VBox {
         if (index == edited) {
             press.getStyleClass().add(Styles.CURRENT);
         }
-        press.setOnAction(event -> {
-            edit(index);
-            cells.get(0).requestFocus();
-        });
-        HBox.setHgrow(press, Priority.ALWAYS);
-        HBox both = new HBox(2, press, remove(index));
-        both.setAlignment(Pos.CENTER_LEFT);
-        return both;
+        return press;
     }
 
     private Node cells(Row row, List<Row> table) {
@@ -181,11 +192,7 @@ public final class RowsEntry extends VBox {
 
     /** Numbers stand with their points below each other, however many decimals each was written with. */
     private static Node number(String cell, int column, List<Row> table) {
-        int longest = table.stream()
-                .map(row -> row.cells().get(column))
-                .mapToInt(text -> text.length() - point(text))
-                .max()
-                .orElse(0);
+        int longest = longestEnd(table, column);
         Label whole = new Label(cell.substring(0, point(cell)).replace('-', '\u2212'));
         whole.setAlignment(Pos.CENTER_RIGHT);
         whole.setMinWidth(NUMBER_WIDTH - longest * DIGIT_WIDTH);
@@ -197,19 +204,21 @@ public final class RowsEntry extends VBox {
         return both;
     }
 
+    private static int longestEnd(List<Row> table, int column) {
+        return table.stream()
+                .map(row -> row.cells().get(column))
+                .mapToInt(text -> text.length() - point(text))
+                .max()
+                .orElse(0);
+    }
+
     private static int point(String number) {
         return number.contains(".") ? number.indexOf('.') : number.length();
     }
 
     private static Label sized(Label label, RowColumn column, String... styles) {
         label.getStyleClass().addAll(styles);
-        double width = switch (column.type()) {
-            case DAY -> 68;
-            case MOMENT -> 104;
-            case NUMBER -> NUMBER_WIDTH;
-            case CHOICE -> 66;
-            case WORDS -> 20;
-        };
+        double width = width(column);
         label.setPrefWidth(width);
         label.setMinWidth(width);
         if (column.type() == RowColumn.Type.NUMBER) {
@@ -219,6 +228,16 @@ public final class RowsEntry extends VBox {
             HBox.setHgrow(label, Priority.ALWAYS);
         }
         return label;
+    }
+
+    private static double width(RowColumn column) {
+        return switch (column.type()) {
+            case DAY -> 68;
+            case MOMENT -> 104;
+            case NUMBER -> NUMBER_WIDTH;
+            case CHOICE -> 66;
+            case WORDS -> 20;
+        };
     }
 
     private List<String> texts() {
@@ -245,27 +264,35 @@ public final class RowsEntry extends VBox {
 
     private Node cell(RowColumn column, int index) {
         if (column.type() == RowColumn.Type.CHOICE) {
-            ComboBox<String> box = new ComboBox<>();
-            box.getItems().setAll(column.choices());
-            box.setPromptText(column.title());
-            box.setId(id + "-new-" + index);
-            box.getStyleClass().add(Styles.PICK);
-            box.setPrefWidth(96);
-            box.setAccessibleText(field.title() + ", " + column.title());
-            return box;
+            return choice(column, index);
         }
         TextField typed = new TextField();
         typed.setId(id + "-new-" + index);
         typed.getStyleClass().add(Styles.ENTRY);
         typed.setPromptText(heading(column));
         typed.setAccessibleText(field.title() + ", " + heading(column));
-        typed.setPrefWidth(switch (column.type()) {
+        typed.setPrefWidth(typingWidth(column));
+        typed.setOnAction(event -> enter());
+        return typed;
+    }
+
+    private ComboBox<String> choice(RowColumn column, int index) {
+        ComboBox<String> box = new ComboBox<>();
+        box.getItems().setAll(column.choices());
+        box.setPromptText(column.title());
+        box.setId(id + "-new-" + index);
+        box.getStyleClass().add(Styles.PICK);
+        box.setPrefWidth(96);
+        box.setAccessibleText(field.title() + ", " + column.title());
+        return box;
+    }
+
+    private static double typingWidth(RowColumn column) {
+        return switch (column.type()) {
             case NUMBER -> 62;
             case WORDS -> 118;
             default -> 88;
-        });
-        typed.setOnAction(event -> enter());
-        return typed;
+        };
     }
 
     private static String heading(RowColumn column) {
@@ -273,11 +300,7 @@ public final class RowsEntry extends VBox {
     }
 
     private void enter() {
-        String row = IntStream.range(0, cells.size())
-                .mapToObj(i -> typed(field.columns().get(i), cells.get(i)))
-                .map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ','))
-                .collect(Collectors.joining(" "))
-                .replaceAll("( \\" + Row.UNKNOWN + ")+$", "");
+        String row = typedRow();
         List<String> texts = texts();
         if (edited == NEW) {
             texts.add(row);
@@ -289,6 +312,14 @@ public final class RowsEntry extends VBox {
         } else if (model.refusalProperty().get().isEmpty()) {
             edit(NEW);
         }
+    }
+
+    private String typedRow() {
+        return IntStream.range(0, cells.size())
+                .mapToObj(i -> typed(field.columns().get(i), cells.get(i)))
+                .map(text -> text.isBlank() ? Row.UNKNOWN : text.strip().replace(';', ','))
+                .collect(Collectors.joining(" "))
+                .replaceAll("( \\" + Row.UNKNOWN + ")+$", "");
     }
 
     /** A number's unit stands close by it, since spaces part the cells. */

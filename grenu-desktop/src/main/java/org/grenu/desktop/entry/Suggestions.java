@@ -55,6 +55,10 @@ public final class Suggestions {
         list.getStyleClass().addAll("root", Styles.OFFERS);
         popup.getContent().add(list);
         popup.setHideOnEscape(false);
+        listen();
+    }
+
+    private void listen() {
         field.getProperties().put(Suggestions.class, this);
         field.textProperty().addListener((o, was, is) -> offer(() -> offers.apply(field.getText())));
         field.focusedProperty().addListener((o, was, focused) -> {
@@ -117,13 +121,21 @@ public final class Suggestions {
 
     private void key(KeyEvent key) {
         if (!popup.isShowing()) {
-            if (key.getCode() == KeyCode.DOWN && field.getText().isEmpty()) {
-                offer(() -> last.get().stream().map(value -> new Offer(value, value)).toList());
-                choose(0);
-                key.consume();
-            }
+            openByKey(key);
             return;
         }
+        chooseByKey(key);
+    }
+
+    private void openByKey(KeyEvent key) {
+        if (key.getCode() == KeyCode.DOWN && field.getText().isEmpty()) {
+            offer(() -> last.get().stream().map(value -> new Offer(value, value)).toList());
+            choose(0);
+            key.consume();
+        }
+    }
+
+    private void chooseByKey(KeyEvent key) {
         if (key.getCode() == KeyCode.DOWN || key.getCode() == KeyCode.UP) {
             choose(Math.max(-1, Math.min(shown.size() - 1, chosen + (key.getCode() == KeyCode.DOWN ? 1 : -1))));
             key.consume();
@@ -148,6 +160,10 @@ public final class Suggestions {
             popup.hide();
             return;
         }
+        openPopup();
+    }
+
+    private void openPopup() {
         list.getChildren().setAll(shown.stream().map(this::line).toList());
         list.setMinWidth(field.getWidth());
         if (!list.getStylesheets().equals(field.getScene().getStylesheets())) {

@@ -29,14 +29,22 @@ public final class FindOrDoPanel extends VBox {
         setId("find-or-do-panel");
         getStyleClass().add(Styles.OVERLAY);
         setMaxSize(WIDTH, USE_PREF_SIZE);
+        makeField();
+        getChildren().addAll(field, list);
+        visibleProperty().bind(model.shownProperty());
+        managedProperty().bind(visibleProperty());
+        followModel();
+    }
+
+    private void makeField() {
         field.setId("find-or-do-field");
         field.setPromptText("Find a shot, coffee, gear or setting, or say what to do");
         field.setAccessibleText("Find or do");
         field.textProperty().bindBidirectional(model.typedProperty());
         field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        getChildren().addAll(field, list);
-        visibleProperty().bind(model.shownProperty());
-        managedProperty().bind(visibleProperty());
+    }
+
+    private void followModel() {
         model.hits().addListener((Observable o) -> show());
         model.chosenProperty().addListener((o, was, is) -> show());
         model.shownProperty().addListener((o, was, is) -> {
@@ -78,13 +86,23 @@ public final class FindOrDoPanel extends VBox {
         kind.setMinWidth(74);
         kind.setMaxWidth(74);
         Label words = label(hit.words(), hit.whyNot().isPresent() ? Styles.MUTED : Styles.STRONG);
+        Label beside = beside(hit);
+        Label key = label(hit.key(), Styles.MUTED);
+        HBox row = new HBox(8, kind, words, beside, key);
+        row.setAlignment(Pos.CENTER_LEFT);
+        makeChoosable(row, hit, place);
+        return row;
+    }
+
+    private Label beside(Hit hit) {
         Label beside = label(hit.whyNot().orElse(hit.beside()), Styles.MUTED);
         beside.setMinWidth(0);
         HBox.setHgrow(beside, Priority.ALWAYS);
         beside.setMaxWidth(Double.MAX_VALUE);
-        Label key = label(hit.key(), Styles.MUTED);
-        HBox row = new HBox(8, kind, words, beside, key);
-        row.setAlignment(Pos.CENTER_LEFT);
+        return beside;
+    }
+
+    private void makeChoosable(HBox row, Hit hit, int place) {
         row.getStyleClass().add(Styles.OFFER);
         if (place == model.chosenProperty().get()) {
             row.getStyleClass().add(Styles.CURRENT);
@@ -94,7 +112,6 @@ public final class FindOrDoPanel extends VBox {
             model.chosenProperty().set(place);
             model.invoke();
         });
-        return row;
     }
 
     private static Label label(String words, String style) {

@@ -34,6 +34,10 @@ public record Hit(String kind, String words, String beside, String key, Optional
         if (name.startsWith(wanted)) {
             return Optional.of(1);
         }
+        return rankByWords(all, wanted);
+    }
+
+    private static Optional<Integer> rankByWords(String all, String wanted) {
         boolean begins = true;
         for (String word : wanted.split("\\s+")) {
             if (!all.contains(word)) {

@@ -45,6 +45,10 @@ final class BudgetSection extends Section {
         }
         remark().setText("variance, " + model.basisProperty().get().title());
         Theme theme = appearance.themeProperty().get();
+        paint(text, theme);
+    }
+
+    private void paint(LedgerText text, Theme theme) {
         for (int i = 0; i < text.made().budget().size(); i++) {
             LedgerText.Share share = text.made().budget().get(i);
             var color = FxColor.of(theme.color("budget-" + (i + 1)));

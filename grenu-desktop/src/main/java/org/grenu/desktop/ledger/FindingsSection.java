@@ -41,6 +41,14 @@ final class FindingsSection extends Section {
             return;
         }
         open.findings().forEach(finding -> lines.getChildren().add(finding(finding)));
+        showRepairs(open);
+        remark().setText(lines.getChildren().isEmpty() ? "" : String.valueOf(lines.getChildren().size()));
+        if (lines.getChildren().isEmpty()) {
+            showNothing();
+        }
+    }
+
+    private void showRepairs(OpenShot open) {
         for (RepairKind kind : RepairKind.values()) {
             open.repairs()
                     .stream()
@@ -48,12 +56,12 @@ final class FindingsSection extends Section {
                     .findFirst()
                     .ifPresent(repair -> lines.getChildren().add(repair(repair)));
         }
-        remark().setText(lines.getChildren().isEmpty() ? "" : String.valueOf(lines.getChildren().size()));
-        if (lines.getChildren().isEmpty()) {
-            Label nothing = new Label("Nothing stands out.");
-            nothing.getStyleClass().add(Styles.MUTED);
-            lines.getChildren().add(nothing);
-        }
+    }
+
+    private void showNothing() {
+        Label nothing = new Label("Nothing stands out.");
+        nothing.getStyleClass().add(Styles.MUTED);
+        lines.getChildren().add(nothing);
     }
 
     /** A finding with a place on the curve is a button that shows it. */
@@ -99,12 +107,25 @@ final class FindingsSection extends Section {
     }
 
     private Node repair(Repair repair) {
+        CheckBox on = toggle(repair);
+        VBox words = words(repair);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox line = new HBox(5, on, words);
+        line.setAlignment(Pos.TOP_LEFT);
+        return line;
+    }
+
+    private CheckBox toggle(Repair repair) {
         CheckBox on = new CheckBox();
         on.setId("repair-" + repair.kind().key());
         on.setSelected(repair.applied());
         on.setAccessibleText(repair.kind().title());
         on.setTooltip(new Tooltip("Switch this repair off to see the curve as logged"));
         on.setOnAction(event -> model.switchRepair(repair.kind(), on.isSelected()));
+        return on;
+    }
+
+    private VBox words(Repair repair) {
         String kind = repair.kind().title();
         Label statement = new Label(Character.toUpperCase(kind.charAt(0)) + kind.substring(1)
                 + (repair.applied() ? "." : ": switched off."));
@@ -116,10 +137,7 @@ final class FindingsSection extends Section {
         VBox words = new VBox(statement, evidence);
         words.getStyleClass().add(Styles.FINDING);
         words.setOnMouseClicked(event -> model.showAt((repair.fromSeconds() + repair.toSeconds()) / 2));
-        HBox.setHgrow(words, Priority.ALWAYS);
-        HBox line = new HBox(5, on, words);
-        line.setAlignment(Pos.TOP_LEFT);
-        return line;
+        return words;
     }
 
     private long many(Repair repair) {

@@ -13,6 +13,7 @@ import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.profile.Exit;
 import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepEnding;
+import org.grenu.core.profile.StepRun;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
@@ -102,17 +103,21 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
     private static String wanting(Masses masses, Basis basis) {
         List<String> missing = new ArrayList<>();
         for (Input input : masses.missing()) {
-            missing.add(switch (input) {
-                case DOSE -> "the dose";
-                case BEVERAGE -> "the beverage mass";
-                case STRENGTH -> "a strength reading";
-                case MOISTURE -> "the coffee's moisture";
-            });
+            missing.add(named(input));
         }
         if (missing.isEmpty() && basis == Basis.DRY && masses.moisture().isEmpty()) {
             missing.add("the coffee's moisture");
         }
         return missing.isEmpty() ? "" : "Unknown. Enter " + listed(missing) + " below.";
+    }
+
+    private static String named(Input input) {
+        return switch (input) {
+            case DOSE -> "the dose";
+            case BEVERAGE -> "the beverage mass";
+            case STRENGTH -> "a strength reading";
+            case MOISTURE -> "the coffee's moisture";
+        };
     }
 
     private static String listed(List<String> things) {
@@ -168,16 +173,20 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
         int others = record.samples().size();
         String beside = others == 0 ? "" : others == 1 ? " · 1 other sample" : " · " + others + " other samples";
         if (n == 0) {
-            return switch (shot.measures().masses().strengthSource()) {
-                case SLICES -> "by the slices together";
-                case AGAIN -> "by the cup read again";
-                case DILUTED -> "by the diluted sample";
-                case OWN, NONE -> others == 0 ? "none yet" : "none yet" + beside;
-            };
+            return withoutReadings(shot, beside);
         }
         String mean = "mean " + Reported.fixed(series.mean(), 2) + " %";
         return (n == 1 ? "1 reading" : n + " readings · " + mean + " · s " + Reported.fixed(series.deviation(), 3))
                 + beside;
+    }
+
+    private static String withoutReadings(OpenShot shot, String beside) {
+        return switch (shot.measures().masses().strengthSource()) {
+            case SLICES -> "by the slices together";
+            case AGAIN -> "by the cup read again";
+            case DILUTED -> "by the diluted sample";
+            case OWN, NONE -> "none yet" + beside;
+        };
     }
 
     private static List<Line> times(OpenShot shot, DisplayUnits units) {
@@ -212,18 +221,22 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
     private static List<Step> steps(OpenShot shot, DisplayUnits units) {
         return shot.measures().planned().stream().flatMap(run -> run.steps().stream()).map(run -> {
             String unit = run.step().target().channel().unit().symbol();
-            String ending = switch (run.ending()) {
-                case CONDITION -> run.exit().map(Exit::told).orElse("");
-                case TIME_LIMIT -> "time limit " + run.exit().map(Exit::told).orElse("");
-                case PUMP_OFF -> "pump off";
-                case OPERATOR -> "by hand, or not shown";
-            };
+            String ending = ending(run);
             boolean known = Double.isFinite(run.distance());
             return new Step(run.step().name(), Reported.fixed(run.seconds(), 1) + " s", ending,
                     run.ending() == StepEnding.TIME_LIMIT,
                     known ? units.textOfDifference(run.distance(), unit, 2) : "unknown",
                     known ? Reported.fixed(100 * run.inside(), 0) + " %" : "");
         }).toList();
+    }
+
+    private static String ending(StepRun run) {
+        return switch (run.ending()) {
+            case CONDITION -> run.exit().map(Exit::told).orElse("");
+            case TIME_LIMIT -> "time limit " + run.exit().map(Exit::told).orElse("");
+            case PUMP_OFF -> "pump off";
+            case OPERATOR -> "by hand, or not shown";
+        };
     }
 
     private static void puck(OpenShot shot, List<Line> lines) {
@@ -238,6 +251,10 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
                 .flatMap(WaterBalance::keptPerGram)
                 .ifPresent(
                         kept -> lines.add(new Line("water kept by the puck", Reported.of(kept).text() + " g per g")));
+        corridor(shot, lines);
+    }
+
+    private static void corridor(OpenShot shot, List<Line> lines) {
         shot.measures()
                 .planned()
                 .map(PlannedRun::inside)

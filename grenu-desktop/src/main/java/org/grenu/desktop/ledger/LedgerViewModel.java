@@ -17,6 +17,8 @@ import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
@@ -61,6 +63,8 @@ import org.grenu.library.Target;
 
 /** The numbers of the shot being read, and the entries they rest on. */
 public final class LedgerViewModel {
+
+    private static final Pattern CRYOGENS = Pattern.compile("nitrogen|dry ice|cryo|ln2", Pattern.CASE_INSENSITIVE);
 
     private final StudyDesk desk;
     private final DoubleConsumer place;
@@ -181,18 +185,29 @@ public final class LedgerViewModel {
             return Optional.empty();
         }
         LocalDate day = open().summary().record().pulledAt().get().toLocalDate();
-        List<ShotRecord> tasted = desk.shots()
-                .stream()
-                .map(ShotSummary::record)
-                .filter(record -> record.has(RecordField.TASTE)
-                        && record.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
-                .toList();
+        List<ShotRecord> tasted = tasted(day);
         return Optional.of(String.format(Locale.ROOT,
                 "Tasted on this day: %d, about %.0f mg of caffeine if swallowed whole (an estimate from the doses). "
                         + "Healthy adults: up to %.0f mg at once "
                         + "and %.0f mg a day, in pregnancy %.0f mg a day (EFSA 2015). Spit when tasting many.",
                 tasted.size(), Caffeine.milligrams(tasted), Caffeine.AT_ONCE, Caffeine.A_DAY,
                 Caffeine.IN_PREGNANCY));
+    }
+
+    /** {@return whether beans or grounds were cooled by a cryogen, by the words of their treatment} */
+    boolean cryogenic() {
+        return open() != null && Stream.of(RecordField.BEANS_TREATMENT, RecordField.GROUNDS_TREATMENT)
+                .flatMap(field -> open().summary().record().text(field).stream())
+                .anyMatch(words -> CRYOGENS.matcher(words).find());
+    }
+
+    private List<ShotRecord> tasted(LocalDate day) {
+        return desk.shots()
+                .stream()
+                .map(ShotSummary::record)
+                .filter(record -> record.has(RecordField.TASTE)
+                        && record.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
+                .toList();
     }
 
     /** {@return how many entries the shot before could lend} */
@@ -213,11 +228,7 @@ public final class LedgerViewModel {
     /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
     List<String> known(RecordField field) {
         Map<String, Integer> used = new HashMap<>();
-        ShelfKind.of(field)
-                .ifPresent(kind -> desk.shelfProperty()
-                        .get()
-                        .of(kind)
-                        .forEach(item -> used.merge(item.name(), 1, Integer::sum)));
+        countOnShelf(field, used);
         if (field == RecordField.ARM) {
             armsNamed().forEach(arm -> used.merge(arm, 1, Integer::sum));
         }
@@ -225,6 +236,18 @@ public final class LedgerViewModel {
                 .forEach(shot -> (field == RecordField.STUDY ? shot.record().studies().stream()
                         : shot.record().text(field).stream())
                         .forEach(text -> used.merge(text, 1, Integer::sum)));
+        return mostUsedFirst(used);
+    }
+
+    private void countOnShelf(RecordField field, Map<String, Integer> used) {
+        ShelfKind.of(field)
+                .ifPresent(kind -> desk.shelfProperty()
+                        .get()
+                        .of(kind)
+                        .forEach(item -> used.merge(item.name(), 1, Integer::sum)));
+    }
+
+    private static List<String> mostUsedFirst(Map<String, Integer> used) {
         return used.entrySet()
                 .stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
@@ -372,11 +395,7 @@ public final class LedgerViewModel {
         List<PlaneFigure.Point> others = new ArrayList<>();
         Optional<PlaneFigure.Point> open = Optional.empty();
         for (ShotSummary shot : desk.shots()) {
-            DerivedValues.Derived derived = desk.derived().of(shot);
-            Optional<PlaneFigure.Point> point = derived.ratio()
-                    .filter(ratio -> ratio.value() > 0)
-                    .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(),
-                            scale.color(shot.record(), theme)));
+            Optional<PlaneFigure.Point> point = point(shot, scale, theme);
             if (shot.id() == chosen) {
                 open = point;
             } else {
@@ -384,6 +403,14 @@ public final class LedgerViewModel {
             }
         }
         return new PlaneFigure(others, open, TargetWindow.USUAL);
+    }
+
+    private Optional<PlaneFigure.Point> point(ShotSummary shot, TreatmentScale scale, Theme theme) {
+        DerivedValues.Derived derived = desk.derived().of(shot);
+        return derived.ratio()
+                .filter(ratio -> ratio.value() > 0)
+                .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(),
+                        scale.color(shot.record(), theme)));
     }
 
     /** {@return what stands over the map: the window, and where both of its ranges can be met} */

@@ -63,16 +63,20 @@ final class MassesSection extends Section {
         EntryField entry = field(field, 62);
         grid.add(entry, 1, row);
         grid.add(rest, 2, row);
-        GridPane.setValignment(label, VPos.TOP);
-        GridPane.setValignment(rest, VPos.TOP);
-        GridPane.setFillHeight(rest, false);
-        label.setPadding(new Insets(4, 0, 0, 0));
-        rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
+        alignAtTop(label, rest);
         // The refusal of a narrow field may run across the whole ledger.
         entry.refusal().setMinWidth(170);
         entry.doubt().setMinWidth(168);
         entry.doubt().setPrefWidth(168);
         return entry;
+    }
+
+    private static void alignAtTop(Label label, Region rest) {
+        GridPane.setValignment(label, VPos.TOP);
+        GridPane.setValignment(rest, VPos.TOP);
+        GridPane.setFillHeight(rest, false);
+        label.setPadding(new Insets(4, 0, 0, 0));
+        rest.setPadding(rest instanceof Label ? new Insets(4, 0, 0, 0) : Insets.EMPTY);
     }
 
     private EntryField field(RecordField field, double width) {

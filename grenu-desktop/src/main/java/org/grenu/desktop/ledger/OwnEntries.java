@@ -91,17 +91,21 @@ final class OwnEntries extends VBox {
         grid.getChildren().clear();
         fields.clear();
         for (int i = 0; i < keys.size(); i++) {
-            Label title = new Label(keys.get(i));
-            title.setPadding(new Insets(4, 0, 0, 0));
-            title.setTooltip(new Tooltip(keys.get(i)));
-            GridPane.setValignment(title, VPos.TOP);
-            String key = keys.get(i);
-            EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-"))
-                    .hinting("unknown");
-            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed),
-                    () -> model.lastOwn(key), Suggestions.LAST);
-            fields.put(key, entry.field());
-            grid.addRow(i, title, entry);
+            show(i, keys.get(i));
         }
+    }
+
+    private void show(int row, String key) {
+        Label title = new Label(key);
+        title.setPadding(new Insets(4, 0, 0, 0));
+        title.setTooltip(new Tooltip(key));
+        GridPane.setValignment(title, VPos.TOP);
+
+        EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-"))
+                .hinting("unknown");
+        Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed),
+                () -> model.lastOwn(key), Suggestions.LAST);
+        fields.put(key, entry.field());
+        grid.addRow(row, title, entry);
     }
 }

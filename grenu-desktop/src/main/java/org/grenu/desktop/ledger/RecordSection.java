@@ -121,6 +121,15 @@ final class RecordSection extends Section {
         if (open == null) {
             return;
         }
+        showCompleteness(open);
+        changed.setText(changes());
+        offerCopies();
+        folds.forEach((group, fold) -> fold.summarise(group.summary(open, model.units())));
+        caffeine.setText(model.caffeine().orElse(""));
+        cryogens.setVisible(model.cryogenic());
+    }
+
+    private void showCompleteness(OpenShot open) {
         Completeness complete = Completeness.of(open.summary().record());
         remark().setText(complete.known() + " of " + complete.counted() + " known");
         score.setText(complete.missing().isEmpty() ? "Complete: every entry that others need is known."
@@ -128,16 +137,13 @@ final class RecordSection extends Section {
                         .stream()
                         .map(field -> Title.inSentence(field.title()))
                         .collect(Collectors.joining(", ")) + ".");
-        changed.setText(changes());
+    }
+
+    private void offerCopies() {
         int offered = model.offered();
         takeOver.setVisible(offered > 0);
         takeOver.setText(offered == 1 ? "Copy 1 entry from the previous shot"
                 : "Copy " + offered + " entries from the previous shot");
-        folds.forEach((group, fold) -> fold.summarise(group.summary(open, model.units())));
-        caffeine.setText(model.caffeine().orElse(""));
-        String treated = open.summary().record().text(RecordField.BEANS_TREATMENT).orElse("") + " "
-                + open.summary().record().text(RecordField.GROUNDS_TREATMENT).orElse("");
-        cryogens.setVisible(treated.toLowerCase(Locale.ROOT).matches(".*(nitrogen|dry ice|cryo|ln2).*"));
     }
 
     private String changes() {
@@ -168,13 +174,18 @@ final class RecordSection extends Section {
         grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
         for (int i = 0; i < fields.size(); i++) {
             RecordField field = fields.get(i);
-            Label name = FieldLabel.of(field, model.unitsProperty());
-            name.setPadding(new Insets(4, 0, 0, 0));
-            name.setTooltip(new Tooltip(field.title()));
-            GridPane.setValignment(name, VPos.TOP);
+            Label name = name(field);
             grid.addRow(i, name, editor(field));
         }
         return grid;
+    }
+
+    private Label name(RecordField field) {
+        Label name = FieldLabel.of(field, model.unitsProperty());
+        name.setPadding(new Insets(4, 0, 0, 0));
+        name.setTooltip(new Tooltip(field.title()));
+        GridPane.setValignment(name, VPos.TOP);
+        return name;
     }
 
     private Node editor(RecordField field) {

@@ -37,15 +37,19 @@ final class TimesSection extends Section {
         }
         ToggleGroup chosen = new ToggleGroup();
         for (LedgerText.Line line : text.times()) {
-            BorderPane row = new BorderPane();
-            row.setLeft(line.convention()
-                    .map(convention -> choice(convention, chosen))
-                    .orElseGet(() -> new Label(line.name())));
-            Label value = new Label(line.value());
-            value.getStyleClass().add(Styles.VALUE);
-            row.setRight(value);
-            lines.getChildren().add(row);
+            lines.getChildren().add(row(line, chosen));
         }
+    }
+
+    private BorderPane row(LedgerText.Line line, ToggleGroup chosen) {
+        BorderPane row = new BorderPane();
+        row.setLeft(line.convention()
+                .map(convention -> choice(convention, chosen))
+                .orElseGet(() -> new Label(line.name())));
+        Label value = new Label(line.value());
+        value.getStyleClass().add(Styles.VALUE);
+        row.setRight(value);
+        return row;
     }
 
     private Node choice(TimeConvention convention, ToggleGroup chosen) {
