@@ -65,15 +65,19 @@ final class AnalysisTable {
                 reported(masses.strength()),
                 reported(brew.map(Brew::asDosed).map(ExtractionYield::percent)),
                 reported(brew.flatMap(Brew::dry).map(ExtractionYield::percent)),
-                shot.measures()
-                        .curve()
-                        .times()
-                        .firstDrip()
-                        .map(TimedEvent::seconds)
-                        .map(s -> Reported.fixed(s, 1))
-                        .orElse(UNKNOWN),
+                firstDrip(shot),
                 fixed(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(shot.measures().curve().times()), 1),
                 fixed(shot.measures().curve().peakPressure(), 1));
+    }
+
+    private static String firstDrip(AnalysedShot shot) {
+        return shot.measures()
+                .curve()
+                .times()
+                .firstDrip()
+                .map(TimedEvent::seconds)
+                .map(s -> Reported.fixed(s, 1))
+                .orElse(UNKNOWN);
     }
 
     private static String reported(Optional<Measured> measured) {

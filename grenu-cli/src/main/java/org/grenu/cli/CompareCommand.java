@@ -101,24 +101,36 @@ public final class CompareCommand implements Callable<Integer> {
         ShotCollection sources = ShotCollection.read(paths);
         PrintWriter errors = spec.commandLine().getErr();
         sources.failures().forEach(failure -> errors.println("grenu: " + failure));
-        ShotFilter wanted = ShotFilter.parse(filter);
-        List<MeasuredShot> shots = sources.shots()
-                .stream()
-                .filter(shot -> wanted.matches(new MeasuredSubject(shot)))
-                .toList();
+        List<MeasuredShot> shots = wanted(sources);
         if (shots.isEmpty()) {
-            errors.println(
-                    "grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
-            errors.flush();
+            sayNothingIsLeft(errors);
             return AnalyseCommand.FAILED;
         }
         Comparison comparison = Comparison.of(question(shots), shots);
+        write(comparison);
+        errors.flush();
+        return sources.failures().isEmpty() ? 0 : AnalyseCommand.FAILED;
+    }
+
+    private List<MeasuredShot> wanted(ShotCollection sources) {
+        ShotFilter wanted = ShotFilter.parse(filter);
+        return sources.shots()
+                .stream()
+                .filter(shot -> wanted.matches(new MeasuredSubject(shot)))
+                .toList();
+    }
+
+    private void sayNothingIsLeft(PrintWriter errors) {
+        errors.println(
+                "grenu: no shot is left to compare. " + (filter.isBlank() ? "Check the paths." : "Check --shots."));
+        errors.flush();
+    }
+
+    private void write(Comparison comparison) {
         PrintWriter out = spec.commandLine().getOut();
         out.print(format == AnalyseCommand.Format.json ? ComparisonJson.write(comparison)
                 : ComparisonTable.write(comparison));
         out.flush();
-        errors.flush();
-        return sources.failures().isEmpty() ? 0 : AnalyseCommand.FAILED;
     }
 
     private Question question(List<MeasuredShot> shots) {
@@ -128,15 +140,23 @@ public final class CompareCommand implements Callable<Integer> {
                 .toList();
         List<Question.Pair> pairs = interactions.stream().map(pair -> pair(pair, variables)).toList();
         Map<String, Double> kept = margins(sheets);
-        List<Response> asked = responses.isEmpty() ? StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)
-                : responses.stream().map(name -> response(name, sheets, kept)).toList();
-        ComparisonBasis ground = ComparisonBasis.find(basis)
-                .orElseThrow(() -> refused("--basis", basis,
-                        Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
+        List<Response> asked = asked(sheets, kept);
+        ComparisonBasis ground = ground();
         Optional<Factor> blocks = Optional.ofNullable(block)
                 .map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
         return new Question(variables, pairs, asked, ground, blocks,
                 new Question.Judging(kept, stepsOf(variables), holm), DisplayUnits.CANONICAL);
+    }
+
+    private List<Response> asked(List<ShotRecord> sheets, Map<String, Double> kept) {
+        return responses.isEmpty() ? StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)
+                : responses.stream().map(name -> response(name, sheets, kept)).toList();
+    }
+
+    private ComparisonBasis ground() {
+        return ComparisonBasis.find(basis)
+                .orElseThrow(() -> refused("--basis", basis,
+                        Stream.of(ComparisonBasis.values()).map(ComparisonBasis::key)));
     }
 
     private Variable variable(String typed, List<ShotRecord> sheets) {
@@ -155,12 +175,8 @@ public final class CompareCommand implements Callable<Integer> {
     private Question.Pair pair(String typed, List<Variable> variables) {
         String[] names = typed.split(":");
         if (names.length == 2) {
-            Optional<Variable> first = variables.stream()
-                    .filter(variable -> variable.key().equals(names[0]))
-                    .findFirst();
-            Optional<Variable> second = variables.stream()
-                    .filter(variable -> variable.key().equals(names[1]))
-                    .findFirst();
+            Optional<Variable> first = named(names[0], variables);
+            Optional<Variable> second = named(names[1], variables);
             if (first.isPresent() && second.isPresent() && !first.equals(second)) {
                 return new Question.Pair(first.get(), second.get());
             }
@@ -168,6 +184,12 @@ public final class CompareCommand implements Callable<Integer> {
         throw new ParameterException(spec.commandLine(),
                 "--interaction: “" + typed + "” must name two of the factors, such as "
                         + variables.stream().map(Variable::key).limit(2).collect(Collectors.joining(":")) + ".");
+    }
+
+    private static Optional<Variable> named(String key, List<Variable> variables) {
+        return variables.stream()
+                .filter(variable -> variable.key().equals(key))
+                .findFirst();
     }
 
     private static Optional<Factor> factor(String name, List<ShotRecord> sheets) {

@@ -30,13 +30,8 @@ final class ComparisonJson {
 
     static String write(Comparison comparison) {
         ObjectNode root = JSON.createObjectNode();
-        root.put("sentence", comparison.sentence().headline());
-        comparison.sentence().doubts().forEach(root.putArray("doubts")::add);
-        comparison.sentence().further().forEach(root.putArray("further")::add);
-        root.put("basis", comparison.question().basis().key());
-        AnalysisJson.put(root, "basis_at", OptionalDouble.of(comparison.ground().at()));
-        root.put("block", comparison.question().block().map(block -> block.key()).orElse(null));
-        comparison.question().variables().stream().map(Variable::key).forEach(root.putArray("factors")::add);
+        sentence(root, comparison);
+        question(root, comparison);
         comparison.shots().forEach(shot -> ((ArrayNode) root.withArray("shots")).add(shot.name()));
         ArrayNode faulty = root.putArray("left_out_as_faulty");
         comparison.faulty().forEach(shot -> faulty.add(shot.name()));
@@ -45,6 +40,23 @@ final class ComparisonJson {
         comparison.answers().forEach(answer -> answer(answers.addObject(), answer));
         ArrayNode guard = root.putArray("guard");
         comparison.balance().forEach(note -> balance(guard.addObject(), note));
+        return pretty(root);
+    }
+
+    private static void sentence(ObjectNode root, Comparison comparison) {
+        root.put("sentence", comparison.sentence().headline());
+        comparison.sentence().doubts().forEach(root.putArray("doubts")::add);
+        comparison.sentence().further().forEach(root.putArray("further")::add);
+    }
+
+    private static void question(ObjectNode root, Comparison comparison) {
+        root.put("basis", comparison.question().basis().key());
+        AnalysisJson.put(root, "basis_at", OptionalDouble.of(comparison.ground().at()));
+        root.put("block", comparison.question().block().map(block -> block.key()).orElse(null));
+        comparison.question().variables().stream().map(Variable::key).forEach(root.putArray("factors")::add);
+    }
+
+    private static String pretty(ObjectNode root) {
         try {
             return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
         } catch (JsonProcessingException impossible) {
@@ -86,6 +98,12 @@ final class ComparisonJson {
             ObjectNode one = means.addObject().put("factor", mean.variable().key()).put("level", mean.level());
             estimate(one, mean.mean(), mean.mean().map(e -> e.halfWidth(COVERAGE)).orElse(Double.NaN));
         }
+        points(node, answer);
+        ArrayNode leftOut = node.putArray("left_out");
+        answer.leftOut().forEach(shot -> leftOut.add(shot.name()));
+    }
+
+    private static void points(ObjectNode node, ResponseAnswer answer) {
         ArrayNode points = node.putArray("points");
         for (RowResidual row : answer.rows()) {
             points.addObject()
@@ -96,8 +114,6 @@ final class ComparisonJson {
                     .put("far_out", row.farOut())
                     .put("block", row.block().orElse(null));
         }
-        ArrayNode leftOut = node.putArray("left_out");
-        answer.leftOut().forEach(shot -> leftOut.add(shot.name()));
     }
 
     private static void effect(ObjectNode node, Effect effect) {
@@ -108,6 +124,10 @@ final class ComparisonJson {
         node.put("margin", effect.margin()).put("evidence", effect.evidence());
         Verdict verdict = effect.verdict();
         node.put("verdict", verdict(verdict));
+        details(node, verdict);
+    }
+
+    private static void details(ObjectNode node, Verdict verdict) {
         if (verdict instanceof Verdict.CannotSay cannot) {
             node.put("more_shots", cannot.more()).put("more_shots_likely_to_do", cannot.likely());
             cannot.repeat().forEach(node.putArray("repeat")::add);

@@ -51,15 +51,19 @@ final class ComparisonTable {
                 "p", "p by ranks", "verdict", "evidence")));
         for (ResponseAnswer answer : comparison.answers()) {
             for (Effect effect : answer.effects()) {
-                rows.add(List.of(Wording.what(effect), answer.response().title(),
-                        effect.estimate().isPresent() ? Wording.signed(effect) : "–",
-                        answer.response().differenceUnit(),
-                        "±" + DecimalText.exact(effect.margin()), p(effect.p()),
-                        effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
-                        effect.verdict().words(), effect.evidence()));
+                rows.add(row(answer, effect));
             }
         }
         return rows;
+    }
+
+    private static List<String> row(ResponseAnswer answer, Effect effect) {
+        return List.of(Wording.what(effect), answer.response().title(),
+                effect.estimate().isPresent() ? Wording.signed(effect) : "–",
+                answer.response().differenceUnit(),
+                "±" + DecimalText.exact(effect.margin()), p(effect.p()),
+                effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
+                effect.verdict().words(), effect.evidence());
     }
 
     private static String p(double p) {

@@ -77,14 +77,18 @@ final class ComparisonValidation {
             RigRecipe recipe = new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 16, 18, grind, 93),
                     DemoProfile.STRAIGHT_NINE.profile(), 38, 90);
             SimulatedShot shot = new SimulatedRig(seed + 7L * i).pull(recipe, List.of());
-            ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, 18)
-                    .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
-                    .with(RecordField.ZERO, shot.zero())
-                    .with(RecordField.READINGS,
-                            shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
+            ShotRecord record = record(shot);
             pool.add(new MeasuredShot(grind + "-" + i, record, ShotMeasures.of(new Shot(record, shot.log()))));
         }
         return pool;
+    }
+
+    private static ShotRecord record(SimulatedShot shot) {
+        return ShotRecord.EMPTY.with(RecordField.DOSE, 18)
+                .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()))
+                .with(RecordField.ZERO, shot.zero())
+                .with(RecordField.READINGS,
+                        shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")));
     }
 
     private String markdown(int pool) {
@@ -161,16 +165,7 @@ final class ComparisonValidation {
     private void days() {
         row(String.format(Locale.ROOT, "95 %% interval, five days that shift by %.2f points, random intercept",
                 DAY_SHIFT), share(() -> {
-                    List<MeasuredShot> shots = new ArrayList<>();
-                    List<MeasuredShot> one = draw(finer, 10);
-                    List<MeasuredShot> other = draw(coarser, 10);
-                    for (int day = 0; day < 5; day++) {
-                        double shift = DAY_SHIFT * random.nextGaussian();
-                        for (int k = 0; k < 2; k++) {
-                            shots.add(shifted(one.get(2 * day + k), "finer", day, shift));
-                            shots.add(shifted(other.get(2 * day + k), "other", day, shift));
-                        }
-                    }
+                    List<MeasuredShot> shots = fiveDays();
                     Effect effect = Comparison
                             .of(Question.of(List.of(ARM), List.of(EY))
                                     .inBlocks(Optional.of((Factor) RecordFactor.BLOCK)), shots)
@@ -180,6 +175,20 @@ final class ComparisonValidation {
                             .get(0);
                     return Math.abs(effect.estimate().orElseThrow().value() - truth) <= effect.halfWidth();
                 }), "94–96 %");
+    }
+
+    private List<MeasuredShot> fiveDays() {
+        List<MeasuredShot> shots = new ArrayList<>();
+        List<MeasuredShot> one = draw(finer, 10);
+        List<MeasuredShot> other = draw(coarser, 10);
+        for (int day = 0; day < 5; day++) {
+            double shift = DAY_SHIFT * random.nextGaussian();
+            for (int k = 0; k < 2; k++) {
+                shots.add(shifted(one.get(2 * day + k), "finer", day, shift));
+                shots.add(shifted(other.get(2 * day + k), "other", day, shift));
+            }
+        }
+        return shots;
     }
 
     private void curves() {
@@ -239,13 +248,7 @@ final class ComparisonValidation {
 
     /** The shot as it would read on a day when everything extracts more by so many points. */
     private static MeasuredShot shifted(MeasuredShot shot, String arm, int day, double points) {
-        double strength = points * shot.measures().masses().dose().orElseThrow().value()
-                / shot.measures().masses().beverage().orElseThrow().value();
-        String readings = shot.record()
-                .numbers(RecordField.READINGS)
-                .stream()
-                .map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength))
-                .collect(Collectors.joining("; "));
+        String readings = shiftedReadings(shot, points);
         ShotRecord record = shot.record()
                 .with(RecordField.READINGS, readings)
                 .with(RecordField.ARM, arm)
@@ -254,6 +257,16 @@ final class ComparisonValidation {
         return new MeasuredShot(shot.name(), record,
                 new ShotMeasures(m.curve(), Masses.of(record, m.curve().beverage()),
                         m.planned(), m.phases(), m.hydraulics()));
+    }
+
+    private static String shiftedReadings(MeasuredShot shot, double points) {
+        double strength = points * shot.measures().masses().dose().orElseThrow().value()
+                / shot.measures().masses().beverage().orElseThrow().value();
+        return shot.record()
+                .numbers(RecordField.READINGS)
+                .stream()
+                .map(reading -> String.format(Locale.ROOT, "%.4f", reading + strength))
+                .collect(Collectors.joining("; "));
     }
 
     private static double value(MeasuredShot shot) {

@@ -29,15 +29,19 @@ final class PuckJson {
                     .put("to_s", phase.to())
                     .put("ended_by", phase.ending().kind().name().toLowerCase(Locale.ROOT))
                     .put("ending", phase.ending().text());
-            ObjectNode channels = item.putObject("channels");
-            phase.courses()
-                    .entrySet()
-                    .stream()
-                    .sorted(Map.Entry.comparingByKey())
-                    .forEach(course -> channels.putObject(course.getKey().key())
-                            .put("mean", course.getValue().mean())
-                            .put("slope_per_s", course.getValue().slope()));
+            channels(item, phase);
         }
+    }
+
+    private static void channels(ObjectNode item, Phase phase) {
+        ObjectNode channels = item.putObject("channels");
+        phase.courses()
+                .entrySet()
+                .stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(course -> channels.putObject(course.getKey().key())
+                        .put("mean", course.getValue().mean())
+                        .put("slope_per_s", course.getValue().slope()));
     }
 
     /** {@code null} when no profile is recorded. */
@@ -52,15 +56,19 @@ final class PuckJson {
         profile.put("steps_logged", run.get().fromSteps());
         ArrayNode steps = profile.putArray("steps");
         for (StepRun step : run.get().steps()) {
-            ObjectNode item = steps.addObject()
-                    .put("step", step.step().name())
-                    .put("from_s", step.fromSeconds())
-                    .put("to_s", step.toSeconds())
-                    .put("ended_by", step.ending().name().toLowerCase(Locale.ROOT));
-            step.exit().ifPresentOrElse(exit -> item.put("exit", exit.told()), () -> item.putNull("exit"));
-            AnalysisJson.put(item, "distance_rms", OptionalDouble.of(step.distance()));
-            AnalysisJson.put(item, "inside_share", OptionalDouble.of(step.inside()));
+            step(steps, step);
         }
+    }
+
+    private static void step(ArrayNode steps, StepRun step) {
+        ObjectNode item = steps.addObject()
+                .put("step", step.step().name())
+                .put("from_s", step.fromSeconds())
+                .put("to_s", step.toSeconds())
+                .put("ended_by", step.ending().name().toLowerCase(Locale.ROOT));
+        step.exit().ifPresentOrElse(exit -> item.put("exit", exit.told()), () -> item.putNull("exit"));
+        AnalysisJson.put(item, "distance_rms", OptionalDouble.of(step.distance()));
+        AnalysisJson.put(item, "inside_share", OptionalDouble.of(step.inside()));
     }
 
     static void hydraulics(ObjectNode node, Hydraulics hydraulics) {
@@ -68,12 +76,7 @@ final class PuckJson {
         AnalysisJson.put(node, "peak_resistance_at_s", OptionalDouble.of(hydraulics.peakSeconds()));
         measured(node, "erosion_pct_per_s", hydraulics.erosion());
         measured(node, "permeability_m2", hydraulics.permeability());
-        hydraulics.channel()
-                .ifPresentOrElse(sign -> node.putObject("channel_sign")
-                        .put("at_s", sign.seconds())
-                        .put("fall_share", sign.fall())
-                        .put("over_s", sign.overSeconds())
-                        .put("likelihood", sign.likelihood()), () -> node.putNull("channel_sign"));
+        channel(node, hydraulics);
         hydraulics.balance().ifPresentOrElse(balance -> {
             ObjectNode water = node.putObject("water");
             measured(water, "pumped_g", Optional.of(balance.pumped()));
@@ -81,6 +84,15 @@ final class PuckJson {
             measured(water, "kept_g", Optional.of(balance.kept()));
             measured(water, "kept_per_g_dose", balance.keptPerGram());
         }, () -> node.putNull("water"));
+    }
+
+    private static void channel(ObjectNode node, Hydraulics hydraulics) {
+        hydraulics.channel()
+                .ifPresentOrElse(sign -> node.putObject("channel_sign")
+                        .put("at_s", sign.seconds())
+                        .put("fall_share", sign.fall())
+                        .put("over_s", sign.overSeconds())
+                        .put("likelihood", sign.likelihood()), () -> node.putNull("channel_sign"));
     }
 
     private static void measured(ObjectNode node, String name, Optional<Measured> measured) {

@@ -9,18 +9,21 @@ final class TextTable {
     }
 
     static String aligned(List<List<String>> rows) {
-        int columns = rows.get(0).size();
         StringBuilder out = new StringBuilder();
         for (List<String> row : rows) {
-            StringBuilder line = new StringBuilder();
-            for (int c = 0; c < columns; c++) {
-                int column = c;
-                int width = rows.stream().mapToInt(r -> r.get(column).length()).max().orElse(0);
-                String pad = " ".repeat(width - row.get(c).length());
-                line.append(c == 0 ? row.get(c) + pad : "  " + pad + row.get(c));
-            }
-            out.append(line.toString().stripTrailing()).append('\n');
+            out.append(line(row, rows)).append('\n');
         }
         return out.toString();
+    }
+
+    private static String line(List<String> row, List<List<String>> rows) {
+        StringBuilder line = new StringBuilder();
+        for (int c = 0; c < row.size(); c++) {
+            int column = c;
+            int width = rows.stream().mapToInt(r -> r.get(column).length()).max().orElse(0);
+            String pad = " ".repeat(width - row.get(c).length());
+            line.append(c == 0 ? row.get(c) + pad : "  " + pad + row.get(c));
+        }
+        return line.toString().stripTrailing();
     }
 }

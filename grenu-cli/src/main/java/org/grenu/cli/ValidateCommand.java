@@ -37,13 +37,7 @@ public final class ValidateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        if (shots < 3 || shots > 100_000) {
-            throw new ParameterException(spec.commandLine(), "--shots must lie between 3 and 100000.");
-        }
-        if (comparisons < 0 || pool < 40 || pool > 100_000) {
-            throw new ParameterException(spec.commandLine(),
-                    "--comparisons must not be negative, and --pool must lie between 40 and 100000.");
-        }
+        check();
         PrintWriter out = spec.commandLine().getOut();
         if (comparisons > 0) {
             out.print(ComparisonValidation.run(comparisons, pool, seed));
@@ -53,6 +47,16 @@ public final class ValidateCommand implements Callable<Integer> {
         out.print(markdown(RecoveryStudy.run(seed, shots)));
         out.flush();
         return 0;
+    }
+
+    private void check() {
+        if (shots < 3 || shots > 100_000) {
+            throw new ParameterException(spec.commandLine(), "--shots must lie between 3 and 100000.");
+        }
+        if (comparisons < 0 || pool < 40 || pool > 100_000) {
+            throw new ParameterException(spec.commandLine(),
+                    "--comparisons must not be negative, and --pool must lie between 40 and 100000.");
+        }
     }
 
     private String markdown(Report report) {

@@ -57,16 +57,8 @@ public final class GrenuWindow extends Application {
 
     @Override
     public void start(Stage stage) {
-        ThemeSheet.loadFace();
-        Label opened = new Label("Opening " + request.library());
-        opened.getStyleClass().add(Styles.MUTED);
-        Scene scene = new Scene(new StackPane(opened), WIDTH, HEIGHT);
-        ThemeSheet.dress(scene, Theme.LIGHT);
-        stage.setTitle("Grenu");
-        stage.setMinWidth(1100);
-        stage.setMinHeight(700);
-        stage.setScene(scene);
-        stage.show();
+        Scene scene = openingScene();
+        show(stage, scene);
         long shown = System.nanoTime();
         opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
@@ -77,6 +69,23 @@ public final class GrenuWindow extends Application {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }
         }));
+    }
+
+    private Scene openingScene() {
+        ThemeSheet.loadFace();
+        Label opened = new Label("Opening " + request.library());
+        opened.getStyleClass().add(Styles.MUTED);
+        Scene scene = new Scene(new StackPane(opened), WIDTH, HEIGHT);
+        ThemeSheet.dress(scene, Theme.LIGHT);
+        return scene;
+    }
+
+    private static void show(Stage stage, Scene scene) {
+        stage.setTitle("Grenu");
+        stage.setMinWidth(1100);
+        stage.setMinHeight(700);
+        stage.setScene(scene);
+        stage.show();
     }
 
     private void show(Opened opened, Stage stage, Scene scene) {

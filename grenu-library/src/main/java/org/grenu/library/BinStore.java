@@ -93,6 +93,12 @@ public final class BinStore {
             handle.execute(
                     "DELETE FROM history WHERE target = '" + target.key() + "' AND target_id IN " + gone(target));
         }
+        emptyTables(handle);
+        handle.execute(
+                "DELETE FROM raw_file WHERE id NOT IN (SELECT raw_file_id FROM shot WHERE raw_file_id IS NOT NULL)");
+    }
+
+    private void emptyTables(Handle handle) {
         List<Target> partsFirst = new ArrayList<>(List.of(Target.values()));
         partsFirst.sort((a, b) -> Boolean.compare(a.aggregate().owner().isEmpty(), b.aggregate().owner().isEmpty()));
         for (Target target : partsFirst) {
@@ -101,7 +107,5 @@ public final class BinStore {
             }
             handle.execute("DELETE FROM " + target.aggregate().table() + " WHERE id IN " + gone(target));
         }
-        handle.execute(
-                "DELETE FROM raw_file WHERE id NOT IN (SELECT raw_file_id FROM shot WHERE raw_file_id IS NOT NULL)");
     }
 }

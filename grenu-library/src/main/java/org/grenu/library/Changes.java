@@ -170,11 +170,15 @@ final class Changes {
                     return shown(tables.names(), row, 2);
                 })
                 .list();
+        mark(number, to);
+        return new Kept(words.get(0), changes);
+    }
+
+    private void mark(long step, String to) {
         handle.createUpdate("UPDATE history SET state = :to WHERE step = :step")
                 .bind("to", to)
-                .bind("step", number)
+                .bind("step", step)
                 .execute();
-        return new Kept(words.get(0), changes);
     }
 
     EditDepth depth() {
@@ -189,22 +193,26 @@ final class Changes {
     private void make(Change change) {
         Aggregate kind = change.target().aggregate();
         if (change.key().equals(Change.BINNED)) {
-            check(change, "The bin",
-                    handle.createQuery("SELECT binned_at FROM " + kind.table() + " WHERE id = :id")
-                            .bind("id", change.id())
-                            .mapTo(String.class)
-                            .one());
-            handle.createUpdate("UPDATE " + kind.table() + " SET binned_at = :at WHERE id = :id")
-                    .bind("at", change.after())
-                    .bind("id", change.id())
-                    .execute();
-            if (change.after().isEmpty()) {
-                kind.appeared(tables, change.id());
-            }
+            bin(change, kind);
         } else {
             Aggregate.Entry now = kind.entry(tables, change.id(), change.key());
             check(change, now.title(), now.text());
             kind.enter(tables, change.id(), change.key(), change.after());
+        }
+    }
+
+    private void bin(Change change, Aggregate kind) {
+        check(change, "The bin",
+                handle.createQuery("SELECT binned_at FROM " + kind.table() + " WHERE id = :id")
+                        .bind("id", change.id())
+                        .mapTo(String.class)
+                        .one());
+        handle.createUpdate("UPDATE " + kind.table() + " SET binned_at = :at WHERE id = :id")
+                .bind("at", change.after())
+                .bind("id", change.id())
+                .execute();
+        if (change.after().isEmpty()) {
+            kind.appeared(tables, change.id());
         }
     }
 

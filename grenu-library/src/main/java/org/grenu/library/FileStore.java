@@ -20,17 +20,21 @@ public final class FileStore {
                 .bind("name", name)
                 .mapTo(Long.class)
                 .findFirst()
-                .orElseGet(() -> within.writing()
-                        .createUpdate(
-                                "INSERT INTO raw_file (name, digest, bytes, imported_at) VALUES (:name, :digest, "
-                                        + ":bytes, :now)")
-                        .bind("name", name)
-                        .bind("digest", digest)
-                        .bind("bytes", raw)
-                        .bind("now", now)
-                        .executeAndReturnGeneratedKeys("id")
-                        .mapTo(Long.class)
-                        .one());
+                .orElseGet(() -> add(name, digest, raw, now));
+    }
+
+    private long add(String name, String digest, byte[] raw, String now) {
+        return within.writing()
+                .createUpdate(
+                        "INSERT INTO raw_file (name, digest, bytes, imported_at) VALUES (:name, :digest, "
+                                + ":bytes, :now)")
+                .bind("name", name)
+                .bind("digest", digest)
+                .bind("bytes", raw)
+                .bind("now", now)
+                .executeAndReturnGeneratedKeys("id")
+                .mapTo(Long.class)
+                .one();
     }
 
     /** {@return the file the shot's log came from} */

@@ -80,12 +80,7 @@ public final class Journal {
     }
 
     private StoredStep took(Changes.Kept kept) {
-        boolean shelfChanged = kept.changes()
-                .stream()
-                .anyMatch(change -> change.target() == Target.ITEM || change.target() == Target.VERSION);
-        if (shelfChanged) {
-            shelf.forget();
-        }
+        boolean shelfChanged = forgetShelfIfChanged(kept);
         Set<Long> changed = ids(kept, Target.SHOT);
         Set<Long> naming = new LinkedHashSet<>();
         ids(kept, Target.ITEM).forEach(item -> naming.addAll(links.shotsOf(item)));
@@ -97,6 +92,16 @@ public final class Journal {
         shots.forEach(shot -> gone.remove(shot.id()));
         return new StoredStep(kept.words(), kept.changes(), shots, summaries.of(naming, shelf.now()),
                 List.copyOf(gone), shelfChanged ? Optional.of(shelf.now()) : Optional.empty());
+    }
+
+    private boolean forgetShelfIfChanged(Changes.Kept kept) {
+        boolean shelfChanged = kept.changes()
+                .stream()
+                .anyMatch(change -> change.target() == Target.ITEM || change.target() == Target.VERSION);
+        if (shelfChanged) {
+            shelf.forget();
+        }
+        return shelfChanged;
     }
 
     private static Set<Long> ids(Changes.Kept kept, Target target) {

@@ -71,6 +71,10 @@ public final class Library implements AutoCloseable {
             return new Library(path.toAbsolutePath(), Clock.systemUTC(), ShotDerivation.ANEW, handle, true);
         }
         handle.close();
+        return readCopy(path, copiesBeside);
+    }
+
+    private static Library readCopy(Path path, Path copiesBeside) {
         Path scratch = LibraryCopy.scratch(copiesBeside, path);
         try {
             Library copied = new Library(path.toAbsolutePath(), Clock.systemUTC(), ShotDerivation.ANEW,

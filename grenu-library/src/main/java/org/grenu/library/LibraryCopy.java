@@ -150,17 +150,21 @@ final class LibraryCopy {
 
     private void restore(Path scratch, Path before) {
         try {
-            int code = handle.getConnection()
-                    .unwrap(SQLiteConnection.class)
-                    .getDatabase()
-                    .restore("main", scratch.toString(), null);
-            if (code != 0) {
-                throw new SQLException("code " + code);
-            }
+            restoreFrom(scratch);
             handle.execute("PRAGMA journal_mode = WAL");
         } catch (SQLException | JdbiException failed) {
             throw new LibraryException("The backup could not be restored. " + Transactions.reason(failed)
                     + " The library as it was is in " + before + ".", failed);
+        }
+    }
+
+    private void restoreFrom(Path scratch) throws SQLException {
+        int code = handle.getConnection()
+                .unwrap(SQLiteConnection.class)
+                .getDatabase()
+                .restore("main", scratch.toString(), null);
+        if (code != 0) {
+            throw new SQLException("code " + code);
         }
     }
 

@@ -206,10 +206,7 @@ final class LibraryFile {
 
     /** {@return the newest migration in the file; empty for a new file} */
     private OptionalInt version(Handle handle) {
-        List<String> tables = handle
-                .createQuery("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
-                .mapTo(String.class)
-                .list();
+        List<String> tables = tables(handle);
         if (tables.isEmpty()) {
             return OptionalInt.empty();
         }
@@ -223,13 +220,16 @@ final class LibraryFile {
                         .one());
     }
 
+    private static List<String> tables(Handle handle) {
+        return handle
+                .createQuery("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
+                .mapTo(String.class)
+                .list();
+    }
+
     private void bringUpToDate(Handle handle, int from, boolean copyBeforeChange) {
         if (from > 0 && copyBeforeChange) {
-            Path copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST);
-            for (int i = 2; Files.exists(copy); i++) {
-                copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST + "." + i);
-            }
-            new LibraryCopy(handle, path).write(copy);
+            copyFirst(handle);
         }
         try {
             Migrations.run(source);
@@ -239,5 +239,13 @@ final class LibraryFile {
                 throw failed;
             }
         }
+    }
+
+    private void copyFirst(Handle handle) {
+        Path copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST);
+        for (int i = 2; Files.exists(copy); i++) {
+            copy = path.resolveSibling(path.getFileName() + ".before-v" + Migrations.NEWEST + "." + i);
+        }
+        new LibraryCopy(handle, path).write(copy);
     }
 }

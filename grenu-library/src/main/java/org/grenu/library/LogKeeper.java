@@ -5,7 +5,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.JdbiException;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -25,25 +24,31 @@ interface LogKeeper extends AutoCloseable {
 
     /** {@return one at work on that handle, which it uses only while it holds the lock} */
     static LogKeeper of(Handle handle, Object lock) {
-        Logger log = LoggerFactory.getLogger(LogKeeper.class);
-        ScheduledExecutorService each = Executors.newSingleThreadScheduledExecutor(work -> {
-            Thread thread = new Thread(work, "grenu-log-keeper");
-            thread.setDaemon(true);
-            return thread;
-        });
-        Runnable move = () -> {
-            synchronized (lock) {
-                try {
-                    handle.execute("PRAGMA wal_checkpoint(TRUNCATE)");
-                } catch (JdbiException busyOrFull) {
-                    log.debug("The log stays beside the library for now: {}", busyOrFull.toString());
-                }
-            }
-        };
+        ScheduledExecutorService each = worker();
+        Runnable move = () -> move(handle, lock);
         each.scheduleWithFixedDelay(move, 1, 1, TimeUnit.MINUTES);
         return () -> {
             each.shutdown();
             move.run();
         };
+    }
+
+    private static ScheduledExecutorService worker() {
+        return Executors.newSingleThreadScheduledExecutor(work -> {
+            Thread thread = new Thread(work, "grenu-log-keeper");
+            thread.setDaemon(true);
+            return thread;
+        });
+    }
+
+    private static void move(Handle handle, Object lock) {
+        synchronized (lock) {
+            try {
+                handle.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+            } catch (JdbiException busyOrFull) {
+                LoggerFactory.getLogger(LogKeeper.class)
+                        .debug("The log stays beside the library for now: {}", busyOrFull.toString());
+            }
+        }
     }
 }

@@ -37,20 +37,28 @@ final class SampleBlob {
         byte[] plain = new byte[count * Double.BYTES];
         try {
             inflater.setInput(packed);
-            int read = 0;
-            while (read < plain.length) {
-                int step = inflater.inflate(plain, read, plain.length - read);
-                if (step == 0) {
-                    throw new LibraryException(
-                            "A stored curve is shorter than it should be. Restore the library from a copy.");
-                }
-                read += step;
-            }
+            inflate(inflater, plain);
         } catch (DataFormatException damaged) {
             throw new LibraryException("A stored curve is damaged. Restore the library from a copy.", damaged);
         } finally {
             inflater.end();
         }
+        return samples(plain, count);
+    }
+
+    private static void inflate(Inflater inflater, byte[] plain) throws DataFormatException {
+        int read = 0;
+        while (read < plain.length) {
+            int step = inflater.inflate(plain, read, plain.length - read);
+            if (step == 0) {
+                throw new LibraryException(
+                        "A stored curve is shorter than it should be. Restore the library from a copy.");
+            }
+            read += step;
+        }
+    }
+
+    private static Samples samples(byte[] plain, int count) {
         double[] values = new double[count];
         ByteBuffer.wrap(plain).order(ByteOrder.LITTLE_ENDIAN).asDoubleBuffer().get(values);
         return Samples.of(values);

@@ -40,17 +40,19 @@ final class ShelfLinks {
         names.forget();
         for (RecordField field : inShots(kind)) {
             column(new Column("shot", field.key(), ""), field, again);
-            for (String text : List.of("before_text", "after_text")) {
-                column(new Column("history", text, " AND field = '" + field.key() + "' AND target = 'shot'"), field,
-                        again);
-            }
+            history(field, "shot", again);
         }
         for (Field field : onShelf(kind)) {
             versions(field, again);
-            for (String text : List.of("before_text", "after_text")) {
-                column(new Column("history", text, " AND field = '" + field.key() + "' AND target = 'version'"), field,
-                        again);
-            }
+            history(field, "version", again);
+        }
+    }
+
+    private void history(Field field, String target, BiFunction<Field, String, String> again) {
+        for (String text : List.of("before_text", "after_text")) {
+            column(new Column("history", text, " AND field = '" + field.key() + "' AND target = '" + target + "'"),
+                    field,
+                    again);
         }
     }
 

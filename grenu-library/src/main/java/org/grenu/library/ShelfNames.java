@@ -1,5 +1,7 @@
 package org.grenu.library;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -104,18 +106,20 @@ final class ShelfNames {
         names = new HashMap<>();
         keys = new HashMap<>();
         handle.createQuery("SELECT id, kind, name, binned_at = '' FROM shelf_item ORDER BY id DESC")
-                .map((row, context) -> {
-                    long id = row.getLong(1);
-                    String name = row.getString(3);
-                    names.put(id, name);
-                    if (row.getBoolean(4)) {
-                        ShelfKind.find(row.getString(2))
-                                .ifPresent(kind -> keys.computeIfAbsent(kind, key -> new HashMap<>())
-                                        .put(lower(name), id));
-                    }
-                    return id;
-                })
+                .map((row, context) -> keep(row))
                 .list();
+    }
+
+    private long keep(ResultSet row) throws SQLException {
+        long id = row.getLong(1);
+        String name = row.getString(3);
+        names.put(id, name);
+        if (row.getBoolean(4)) {
+            ShelfKind.find(row.getString(2))
+                    .ifPresent(kind -> keys.computeIfAbsent(kind, key -> new HashMap<>())
+                            .put(lower(name), id));
+        }
+        return id;
     }
 
     /** The shelf was changed, here or by another process: names are read again when the next is asked for. */

@@ -184,15 +184,20 @@ final class ShelfRows {
                     .execute();
             return;
         }
+        Map<String, String> texts = entered(id, key, text);
+        handle.createUpdate("UPDATE shelf_version SET entries = :json WHERE id = :id")
+                .bind("json", json(texts))
+                .bind("id", id)
+                .execute();
+    }
+
+    private Map<String, String> entered(long id, String key, String text) {
         Map<String, String> texts = texts(versionJson(id));
         if (text.isEmpty()) {
             texts.remove(key);
         } else {
             texts.put(key, field(key).map(field -> names.stored(field, text)).orElse(text));
         }
-        handle.createUpdate("UPDATE shelf_version SET entries = :json WHERE id = :id")
-                .bind("json", json(texts))
-                .bind("id", id)
-                .execute();
+        return texts;
     }
 }

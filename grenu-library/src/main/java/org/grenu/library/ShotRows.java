@@ -106,23 +106,28 @@ final class ShotRows {
         int place = extras;
         for (RecordField field : FIELDS) {
             place++;
-            if (field.kind() == FieldKind.NUMBER) {
-                double number = row.getDouble(place);
-                if (!row.wasNull()) {
-                    builder.number(field, number);
-                }
-            } else {
-                String text = row.getString(place);
-                if (text != null) {
-                    builder.text(field, names.shown(field, text));
-                }
-            }
+            read(row, place, field, builder, names);
         }
         ShotRecord record = builder.build();
         for (Map.Entry<String, String> extra : extras(row.getString(extras)).entrySet()) {
             record = withOwn(record, extra.getKey(), extra.getValue());
         }
         return record;
+    }
+
+    private static void read(ResultSet row, int place, RecordField field, ShotRecord.Builder builder, ShelfNames names)
+            throws SQLException {
+        if (field.kind() == FieldKind.NUMBER) {
+            double number = row.getDouble(place);
+            if (!row.wasNull()) {
+                builder.number(field, number);
+            }
+        } else {
+            String text = row.getString(place);
+            if (text != null) {
+                builder.text(field, names.shown(field, text));
+            }
+        }
     }
 
     /**

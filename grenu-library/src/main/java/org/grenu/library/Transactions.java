@@ -119,6 +119,10 @@ final class Transactions {
             return "The disk is full or cannot be written (" + root.getMessage()
                     + "): free some space or check it, then try again.";
         }
+        return reason(code, root);
+    }
+
+    private static String reason(SQLiteErrorCode code, Throwable root) {
         return switch (primary(code)) {
             case 5, 6 ->
                     "Another window or program was writing to it for a minute and has not finished: try again when "

@@ -98,16 +98,7 @@ public final class LibraryMerge implements ArchiveTarget {
         List<Report> report = new ArrayList<>();
         List<ImportFailure> refused = new ArrayList<>();
         try {
-            library.storeInOneStep("Taken in from " + file.getFileName(), tx -> {
-                try {
-                    LibraryMerge merge = new LibraryMerge(tx);
-                    DataPackageReader.read(file, merge);
-                    report.add(merge.report());
-                } catch (ImportFailure failure) {
-                    refused.add(failure);
-                    throw new LibraryException(failure.getMessage(), failure);
-                }
-            });
+            library.storeInOneStep("Taken in from " + file.getFileName(), tx -> takeIn(tx, file, report, refused));
         } catch (LibraryException failed) {
             if (!refused.isEmpty()) {
                 throw refused.get(0);
@@ -115,6 +106,17 @@ public final class LibraryMerge implements ArchiveTarget {
             throw failed;
         }
         return report.get(0);
+    }
+
+    private static void takeIn(Stores tx, Path file, List<Report> report, List<ImportFailure> refused) {
+        try {
+            LibraryMerge merge = new LibraryMerge(tx);
+            DataPackageReader.read(file, merge);
+            report.add(merge.report());
+        } catch (ImportFailure failure) {
+            refused.add(failure);
+            throw new LibraryException(failure.getMessage(), failure);
+        }
     }
 
     /** {@return what was taken in from another library} */
@@ -164,6 +166,10 @@ public final class LibraryMerge implements ArchiveTarget {
                 filling.addAll(filling(here.get(), item));
             }
         }
+        keepShelf(filling);
+    }
+
+    private void keepShelf(List<Change> filling) {
         if (!fresh.isEmpty()) {
             stores.shelf().add(fresh, fresh.size() + " things of another library’s shelf");
         }
@@ -202,18 +208,22 @@ public final class LibraryMerge implements ArchiveTarget {
                     .forEach(file -> stores.attachments().keep(stored.shot().id(), file.name(), file.bytes()));
         } else {
             alreadyThere++;
-            stores.shots()
-                    .find(((AddOutcome.Duplicate) outcome).number())
-                    .filter(here -> here.written().equals(shot.shot().record()))
-                    .ifPresent(here -> {
-                        byNumber.put(shot.number(), here.id());
-                        shot.files()
-                                .forEach(file -> healed += stores.attachments()
-                                        .keep(here.id(), file.name(), file.bytes())
-                                                ? 1 : 0);
-                        old.add(here.id());
-                    });
+            heal(((AddOutcome.Duplicate) outcome).number(), shot);
         }
+    }
+
+    private void heal(int number, ArchivedShot shot) {
+        stores.shots()
+                .find(number)
+                .filter(here -> here.written().equals(shot.shot().record()))
+                .ifPresent(here -> {
+                    byNumber.put(shot.number(), here.id());
+                    shot.files()
+                            .forEach(file -> healed += stores.attachments()
+                                    .keep(here.id(), file.name(), file.bytes())
+                                            ? 1 : 0);
+                    old.add(here.id());
+                });
     }
 
     /** What comes in counts as recorded until it is said how far it has come. */

@@ -48,20 +48,28 @@ public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Pla
     public List<String> words() {
         long own = table.columns().stream().filter(column -> JoinedTable.field(column).isEmpty()).count()
                 - (JoinedTable.field(table.columns().get(key)).isEmpty() ? 1 : 0);
-        String matched = plan.matched() + " of " + table.lines().size() + " rows belong to a shot; "
-                + plan.edits().size() + " entries change"
-                + (plan.replaced() > 0 ? ", " + plan.replaced() + " of them replace another, which the history keeps"
-                        : "")
-                + ".";
+        String matched = matched();
         String columns = own == 1 ? "1 column becomes an entry of your own."
                 : own + " columns become entries of your own.";
-        String unmatched = plan.unmatched().isEmpty() ? ""
-                : "No shot for: " + plan.unmatched().stream().limit(NAMED).collect(Collectors.joining(", "))
-                        + (plan.unmatched().size() > NAMED ? " and " + (plan.unmatched().size() - NAMED) + " more" : "")
-                        + ".";
+        String unmatched = unmatched();
         String refused = plan.refused().isEmpty() ? ""
                 : plan.refused().size() + " cells are left out: "
                         + plan.refused().stream().limit(3).collect(Collectors.joining(" "));
         return List.of(matched, columns, unmatched, refused).stream().filter(text -> !text.isEmpty()).toList();
+    }
+
+    private String matched() {
+        return plan.matched() + " of " + table.lines().size() + " rows belong to a shot; "
+                + plan.edits().size() + " entries change"
+                + (plan.replaced() > 0 ? ", " + plan.replaced() + " of them replace another, which the history keeps"
+                        : "")
+                + ".";
+    }
+
+    private String unmatched() {
+        return plan.unmatched().isEmpty() ? ""
+                : "No shot for: " + plan.unmatched().stream().limit(NAMED).collect(Collectors.joining(", "))
+                        + (plan.unmatched().size() > NAMED ? " and " + (plan.unmatched().size() - NAMED) + " more" : "")
+                        + ".";
     }
 }

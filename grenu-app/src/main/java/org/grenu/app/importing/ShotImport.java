@@ -59,19 +59,24 @@ public final class ShotImport {
         try {
             byte[] bytes = source.read();
             for (ParsedShot parsed : read(source.name(), bytes)) {
-                AddOutcome outcome = library.write(tx -> tx.shots().add(source.name(), bytes, parsed.shot()));
-                if (outcome instanceof AddOutcome.Added stored) {
-                    added.add(stored.shot());
-                    outcomes.add(
-                            new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions()));
-                } else {
-                    outcomes.add(new ImportOutcome.Duplicate(source.name(), ((AddOutcome.Duplicate) outcome).number()));
-                }
+                keep(source, bytes, parsed, outcomes, added);
             }
         } catch (ImportFailure | IOException | RuntimeException | Error failure) {
             outcomes.add(new ImportOutcome.Failed(source.name(), words(source.name(), failure)));
         }
         return new Taken(outcomes, added);
+    }
+
+    private void keep(ShotSource source, byte[] bytes, ParsedShot parsed, List<ImportOutcome> outcomes,
+            List<ShotSummary> added) {
+        AddOutcome outcome = library.write(tx -> tx.shots().add(source.name(), bytes, parsed.shot()));
+        if (outcome instanceof AddOutcome.Added stored) {
+            added.add(stored.shot());
+            outcomes.add(
+                    new ImportOutcome.Imported(source.name(), stored.shot().number(), parsed.assumptions()));
+        } else {
+            outcomes.add(new ImportOutcome.Duplicate(source.name(), ((AddOutcome.Duplicate) outcome).number()));
+        }
     }
 
     /** Takes all of them in as one step that can be undone; for who need not see how far it is. */

@@ -36,6 +36,13 @@ final class MappingColumn extends VBox {
         Label heading = wide(112, rule.column(), Styles.STRONG);
         heading.setTooltip(new Tooltip(rule.column()));
         Label cells = wide(92, preview.samples().getOrDefault(rule.column(), ""), Styles.MUTED, Styles.CAPTION);
+        HBox line = choices(heading, cells);
+        Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
+        why.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
+        getChildren().addAll(line, why);
+    }
+
+    private HBox choices(Label heading, Label cells) {
         HBox line = new HBox(6, heading, cells, role());
         line.setAlignment(Pos.CENTER_LEFT);
         rule.role()
@@ -45,9 +52,7 @@ final class MappingColumn extends VBox {
         if (rule.role() instanceof ColumnRole.OfChannel) {
             line.getChildren().addAll(sign(), scale(), offset());
         }
-        Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
-        why.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
-        getChildren().addAll(line, why);
+        return line;
     }
 
     private static Label wide(double width, String words, String... styles) {

@@ -76,19 +76,11 @@ public final class MappingPanel extends BorderPane {
     }
 
     private Node foot() {
-        name.setId("mapping-name");
-        name.setPromptText("Name, such as the logger's");
-        name.setPrefWidth(210);
-        name.setAccessibleText("Name of the mapping");
-        name.getStyleClass().add(Styles.ENTRY);
+        makeName();
         Button keep = action("mapping-keep", "Keep mapping", () -> model.keep(name.getText()));
         keep.disableProperty().bind(name.textProperty().isEmpty());
-        Button share = action("mapping-save", "Save as file…",
-                () -> save.accept((name.getText().isBlank() ? "mapping" : name.getText().strip()) + ".json",
-                        model.asFile(name.getText())));
-        take.setId("mapping-import");
-        take.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
-        take.setOnAction(event -> model.importAll());
+        Button share = share();
+        makeTake();
         Button cancel = action("mapping-cancel", "Cancel", () -> model.putAway());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
@@ -97,15 +89,43 @@ public final class MappingPanel extends BorderPane {
         return foot;
     }
 
+    private void makeName() {
+        name.setId("mapping-name");
+        name.setPromptText("Name, such as the logger's");
+        name.setPrefWidth(210);
+        name.setAccessibleText("Name of the mapping");
+        name.getStyleClass().add(Styles.ENTRY);
+    }
+
+    private Button share() {
+        return action("mapping-save", "Save as file…",
+                () -> save.accept((name.getText().isBlank() ? "mapping" : name.getText().strip()) + ".json",
+                        model.asFile(name.getText())));
+    }
+
+    private void makeTake() {
+        take.setId("mapping-import");
+        take.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        take.setOnAction(event -> model.importAll());
+    }
+
     private void show(MappingPreview preview) {
         take.setDisable(preview == null || preview.problem().isPresent());
         if (preview == null) {
-            title.setText("Reading…");
-            table.getChildren().clear();
-            columns.getChildren().clear();
-            strips.show(List.of());
+            showReading();
             return;
         }
+        showRead(preview);
+    }
+
+    private void showReading() {
+        title.setText("Reading…");
+        table.getChildren().clear();
+        columns.getChildren().clear();
+        strips.show(List.of());
+    }
+
+    private void showRead(MappingPreview preview) {
         title.setText(model.sourceProperty().get().name());
         if (name.getText().isEmpty() || !preview.mapping().name().isEmpty()) {
             name.setText(preview.mapping().name().isEmpty() ? name.getText() : preview.mapping().name());
@@ -160,20 +180,29 @@ public final class MappingPanel extends BorderPane {
                 chosen -> model.change(new ShotSplit(chosen, chosen == ShotSplit.Kind.GAP ? 20 : 0)));
         HBox line = new HBox(6, new Label("Shots"), kind);
         line.setAlignment(Pos.CENTER_LEFT);
+        addGap(mapping, line);
+        TextField rate = rate(mapping);
+        line.getChildren().addAll(new Label("· samples per second without a time column"), rate);
+        return new VBox(2, line, reason(preview, MappingGuess.SPLIT));
+    }
+
+    private void addGap(TableMapping mapping, HBox line) {
         if (mapping.split().kind() == ShotSplit.Kind.GAP) {
             line.getChildren()
                     .addAll(number("mapping-gap", DecimalText.exact(mapping.split().seconds()),
                             "Pause that begins a new shot, s",
                             typed -> model.change(new ShotSplit(ShotSplit.Kind.GAP, typed))), new Label("s"));
         }
+    }
+
+    private TextField rate(TableMapping mapping) {
         TextField rate = number("mapping-rate",
                 mapping.rate().isPresent() ? DecimalText.exact(mapping.rate().getAsDouble()) : "",
                 "Samples per second, where there is no time column",
                 typed -> model.change(typed > 0 ? OptionalDouble.of(typed) : OptionalDouble.empty()));
         rate.setPromptText("none");
         rate.setDisable(mapping.find(new ColumnRole.Time()).isPresent());
-        line.getChildren().addAll(new Label("· samples per second without a time column"), rate);
-        return new VBox(2, line, reason(preview, MappingGuess.SPLIT));
+        return rate;
     }
 
     private void reshape(Optional<TableShape> shape) {

@@ -35,10 +35,7 @@ final class MappingStrips extends VBox {
     MappingStrips(Appearance appearance) {
         super(4);
         this.appearance = appearance;
-        which.setId("mapping-which");
-        which.getStyleClass().add(Styles.MUTED);
-        HBox top = new HBox(4, which, before, after);
-        top.setAlignment(Pos.CENTER_RIGHT);
+        HBox top = chooser();
         canvas.getStyleClass().add(Styles.WORK);
         VBox.setVgrow(canvas, Priority.ALWAYS);
         setPrefWidth(540);
@@ -46,6 +43,14 @@ final class MappingStrips extends VBox {
         getChildren().addAll(top, canvas);
         canvas.widthProperty().addListener((o, was, is) -> paint());
         canvas.heightProperty().addListener((o, was, is) -> paint());
+    }
+
+    private HBox chooser() {
+        which.setId("mapping-which");
+        which.getStyleClass().add(Styles.MUTED);
+        HBox top = new HBox(4, which, before, after);
+        top.setAlignment(Pos.CENTER_RIGHT);
+        return top;
     }
 
     void show(List<ReadFigure> made) {
@@ -74,7 +79,10 @@ final class MappingStrips extends VBox {
             image.clear();
             return;
         }
-        ReadFigure figure = figures.get(shown);
+        paint(figures.get(shown));
+    }
+
+    private void paint(ReadFigure figure) {
         Theme theme = appearance.themeProperty().get();
         StripPainter.Inks inks = new StripPainter.Inks(theme.color("seam-3"), theme.color("slate"));
         image.paint(

@@ -67,12 +67,16 @@ public final class RackView extends VBox {
         setSpacing(8);
         getChildren().addAll(filterField(), colourBy(), countAndLegend(), picking(), listWithEmptyText(), conventions(),
                 foot(desk));
+        followChanges();
+        recolour();
+    }
+
+    private void followChanges() {
         appearance.scale().addListener((o, was, is) -> recolour());
         appearance.themeProperty().addListener((o, was, is) -> recolour());
         // The rows stay equal when their times are counted otherwise.
         desk.settingsProperty().addListener((o, was, is) -> list.refresh());
         desk.openProperty().addListener((o, was, is) -> follow());
-        recolour();
     }
 
     /** Puts the caret into the filter. */
@@ -175,6 +179,16 @@ public final class RackView extends VBox {
     }
 
     private Node listWithEmptyText() {
+        makeList();
+        Label nothing = emptyWords();
+        StackPane stack = new StackPane(list, nothing);
+        StackPane.setAlignment(nothing, Pos.TOP_CENTER);
+        stack.getStyleClass().add(Styles.RACK_LIST);
+        VBox.setVgrow(stack, Priority.ALWAYS);
+        return stack;
+    }
+
+    private void makeList() {
         list.setId("rack");
         list.setItems(model.rows());
         list.setAccessibleText("Shots");
@@ -182,6 +196,9 @@ public final class RackView extends VBox {
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen(was, is));
         list.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    private Label emptyWords() {
         Label nothing = new Label();
         nothing.getStyleClass().add(Styles.EMPTY);
         nothing.setWrapText(true);
@@ -192,11 +209,7 @@ public final class RackView extends VBox {
             nothing.setText(emptyText());
             Platform.runLater(this::follow);
         });
-        StackPane stack = new StackPane(list, nothing);
-        StackPane.setAlignment(nothing, Pos.TOP_CENTER);
-        stack.getStyleClass().add(Styles.RACK_LIST);
-        VBox.setVgrow(stack, Priority.ALWAYS);
-        return stack;
+        return nothing;
     }
 
     /** A slip that is replaced by its edited self was not chosen by anybody. */
@@ -209,7 +222,22 @@ public final class RackView extends VBox {
     }
 
     private void pressed(KeyEvent key) {
-        int step = switch (key.getCode()) {
+        int step = step(key.getCode());
+        RackRow current = list.getSelectionModel().getSelectedItem();
+        if (step != 0) {
+            model.step(step);
+            key.consume();
+        } else if (key.getCode() == KeyCode.DELETE && current instanceof RackRow.Slip slip) {
+            actions.bin(List.of(slip.shot()));
+            key.consume();
+        } else if (key.getCode() == KeyCode.SPACE && picking.getValue() && current instanceof RackRow.Slip slip) {
+            picked.toggle(slip.shot());
+            key.consume();
+        }
+    }
+
+    private static int step(KeyCode code) {
+        return switch (code) {
             case DOWN -> 1;
             case UP -> -1;
             case PAGE_DOWN -> 6;
@@ -218,18 +246,6 @@ public final class RackView extends VBox {
             case END -> 1_000_000;
             default -> 0;
         };
-        RackRow current = list.getSelectionModel().getSelectedItem();
-        if (step != 0) {
-            model.step(step);
-            key.consume();
-        } else if (key.getCode() == KeyCode.DELETE && current instanceof RackRow.Slip slip) {
-            actions.bin(List.of(slip.shot()));
-            key.consume();
-        } else if (key.getCode() == KeyCode.SPACE && picking.getValue()
-                && current instanceof RackRow.Slip slip) {
-            picked.toggle(slip.shot());
-            key.consume();
-        }
     }
 
     /** All that the filter shows, or none: so a search becomes a comparison. */
@@ -337,6 +353,11 @@ public final class RackView extends VBox {
         TreatmentScale scale = appearance.scale().get();
         legend.getChildren().clear();
         legend.setAlignment(Pos.CENTER_RIGHT);
+        fillLegend(scale);
+        list.refresh();
+    }
+
+    private void fillLegend(TreatmentScale scale) {
         if (scale.factor().numeric() && scale.levels().size() > 1) {
             legend.getChildren().add(word(scale.levels().get(0)));
             scale.levels().forEach(level -> legend.getChildren().add(swatch(scale, level)));
@@ -347,7 +368,6 @@ public final class RackView extends VBox {
                     .limit(3)
                     .forEach(level -> legend.getChildren().addAll(swatch(scale, level), word(level)));
         }
-        list.refresh();
     }
 
     private Node swatch(TreatmentScale scale, String level) {

@@ -17,6 +17,7 @@ import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.app.study.StoredSubject;
 import org.grenu.core.entry.NearName;
@@ -56,20 +57,24 @@ public final class RackViewModel {
         this.found = found;
         this.offers = new FilterOffers(desk, found);
         ordered = ShotOrder.newestFirst(desk.shots());
-        found.changesProperty().addListener((o, was, is) -> {
-            if (filter.get().contains("finding")) {
-                rebuild();
-            }
-        });
+        found.changesProperty().addListener((o, was, is) -> findingsChanged());
         desk.shots().addListener(this::shotsChanged);
         filter.addListener((o, was, is) -> rebuild());
-        desk.settingsProperty().addListener((o, was, is) -> {
-            if (was.convention() != is.convention()) {
-                known.clear();
-                rebuild();
-            }
-        });
+        desk.settingsProperty().addListener((o, was, is) -> settingsChanged(was, is));
         rebuild();
+    }
+
+    private void findingsChanged() {
+        if (filter.get().contains("finding")) {
+            rebuild();
+        }
+    }
+
+    private void settingsChanged(StudySettings was, StudySettings is) {
+        if (was.convention() != is.convention()) {
+            known.clear();
+            rebuild();
+        }
     }
 
     // Observables
@@ -92,11 +97,7 @@ public final class RackViewModel {
     /** {@return why nothing can pass the filter, if it asks for what no shot has; else empty} */
     String misunderstood() {
         ShotFilter asked = ShotFilter.parse(filter.get());
-        Set<String> names = StoredSubject.names();
-        ordered.forEach(shot -> shot.record()
-                .extras()
-                .keySet()
-                .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
+        Set<String> names = namesKnown();
         Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
         if (strange.isPresent()) {
             return "No field is called “" + strange.get() + "”."
@@ -107,6 +108,15 @@ public final class RackViewModel {
                 .findFirst()
                 .map(token -> "“" + token + "” compares with no number.")
                 .orElse("");
+    }
+
+    private Set<String> namesKnown() {
+        Set<String> names = StoredSubject.names();
+        ordered.forEach(shot -> shot.record()
+                .extras()
+                .keySet()
+                .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
+        return names;
     }
 
     /** {@return the row of the shot being read; −1 when it is not in the rack} */
@@ -252,6 +262,11 @@ public final class RackViewModel {
                 passing++;
             }
         }
+        show(days, passing);
+        tellCount(passing);
+    }
+
+    private void show(Map<String, List<RackRow.Slip>> days, int passing) {
         List<RackRow> built = new ArrayList<>(passing + days.size());
         days.forEach((day, slips) -> {
             built.add(new RackRow.DayHeading(day, slips.size()));
@@ -260,6 +275,9 @@ public final class RackViewModel {
         if (!rows.equals(built)) {
             rows.setAll(built);
         }
+    }
+
+    private void tellCount(int passing) {
         int all = desk.shots().size();
         count.set(passing == all ? all == 1 ? "1 shot" : all + " shots" : passing + " of " + all);
     }

@@ -58,18 +58,22 @@ final class SlipCard extends HBox {
     /** Offers to let the shot take part in the comparison. */
     void offerToPick(boolean picked, Consumer<ShotSummary> toggle) {
         if (pick == null) {
-            pick = new CheckBox();
-            pick.getStyleClass().add(Styles.SLIP_PICK);
-            pick.setFocusTraversable(false);
-            pick.setMinWidth(Region.USE_PREF_SIZE);
-            body.getChildren().add(pick);
-            drawing.paint();
+            makePick();
         }
         ShotSummary offered = shot;
         pick.setId("pick-" + shot.number());
         pick.setSelected(picked);
         pick.setAccessibleText("Compare shot " + shot.number());
         pick.setOnAction(event -> toggle.accept(offered));
+    }
+
+    private void makePick() {
+        pick = new CheckBox();
+        pick.getStyleClass().add(Styles.SLIP_PICK);
+        pick.setFocusTraversable(false);
+        pick.setMinWidth(Region.USE_PREF_SIZE);
+        body.getChildren().add(pick);
+        drawing.paint();
     }
 
     void offerNothing() {

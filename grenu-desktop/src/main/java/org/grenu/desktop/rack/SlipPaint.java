@@ -68,16 +68,20 @@ final class SlipPaint {
         if (!text.time().isEmpty()) {
             word("· " + text.time(), x + SPACE, FIRST_LINE, PLAIN, "ink");
         }
+        secondLine(text);
+        chips(text, color, width - free);
+    }
+
+    private void secondLine(SlipText text) {
         double number = width - width(text.number(), PLAIN);
         word(text.number(), number, SECOND_LINE, PLAIN, "muted");
         if (text.yield().isEmpty()) {
             word(fitted("EY " + text.missing(), SMALL, number - SPACE - WORDS), WORDS, SECOND_LINE, SMALL, "muted");
         } else {
-            x = word("EY", WORDS, SECOND_LINE, PLAIN, "muted");
+            double x = word("EY", WORDS, SECOND_LINE, PLAIN, "muted");
             x = word(text.yield(), x + SPACE, SECOND_LINE, STRONG, "ink");
             word(text.expanded(), x + SPACE, SECOND_LINE, PLAIN, "muted");
         }
-        chips(text, color, width - free);
     }
 
     private void chips(SlipText text, Color color, double end) {

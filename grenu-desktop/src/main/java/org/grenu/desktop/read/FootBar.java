@@ -113,19 +113,21 @@ final class FootBar extends WrappingBar {
         box.setId("strip-" + channel.key());
         box.setSelected(shown.contains(channel));
         box.setPrefWidth(130);
-        box.setOnAction(event -> {
-            List<Channel> chosen = new ArrayList<>(model.options().channels());
-            if (box.isSelected()) {
-                chosen.add(channel);
-            } else {
-                chosen.remove(channel);
-            }
-            model.chooseStrips(chosen);
-            fillStrips();
-        });
+        box.setOnAction(event -> choose(channel, box.isSelected()));
         HBox line = new HBox(6, box, mover("↑", "up", channel, -1), mover("↓", "down", channel, 1));
         line.setAlignment(Pos.CENTER_LEFT);
         return new CustomMenuItem(line, false);
+    }
+
+    private void choose(Channel channel, boolean shown) {
+        List<Channel> chosen = new ArrayList<>(model.options().channels());
+        if (shown) {
+            chosen.add(channel);
+        } else {
+            chosen.remove(channel);
+        }
+        model.chooseStrips(chosen);
+        fillStrips();
     }
 
     private Button mover(String sign, String word, Channel channel, int by) {
@@ -135,14 +137,16 @@ final class FootBar extends WrappingBar {
         button.setAccessibleText("Move " + channel.title() + " " + word);
         int at = model.options().channels().indexOf(channel);
         button.setDisable(at < 0 || at + by < 0 || at + by >= model.options().channels().size());
-        button.setOnAction(event -> {
-            List<Channel> chosen = new ArrayList<>(model.options().channels());
-            chosen.remove(channel);
-            chosen.add(at + by, channel);
-            model.chooseStrips(chosen);
-            fillStrips();
-        });
+        button.setOnAction(event -> move(channel, at + by));
         return button;
+    }
+
+    private void move(Channel channel, int to) {
+        List<Channel> chosen = new ArrayList<>(model.options().channels());
+        chosen.remove(channel);
+        chosen.add(to, channel);
+        model.chooseStrips(chosen);
+        fillStrips();
     }
 
     private void describe() {

@@ -46,15 +46,19 @@ final class Hairline extends Pane {
         }
         makeFlags(layout.strips().size());
         double x = layout.x(at);
+        stand(layout, x);
+        for (int i = 0; i < layout.strips().size(); i++) {
+            place(layout, i, x);
+        }
+    }
+
+    private void stand(StripLayout layout, double x) {
         line.setStartX(x);
         line.setEndX(x);
         line.setStartY(layout.plotsTop() - 6);
         line.setEndY(layout.plotsBottom() + 6);
         time.setText(model.place());
         time.resizeRelocate(x - 27, layout.plotsBottom() + 11, 54, 18);
-        for (int i = 0; i < layout.strips().size(); i++) {
-            place(layout, i, x);
-        }
     }
 
     private void place(StripLayout layout, int i, double x) {
@@ -82,17 +86,21 @@ final class Hairline extends Pane {
 
     private void makeFlags(int count) {
         while (flags.size() < count) {
-            ReadingFlag flag = new ReadingFlag();
-            flag.name("reading-" + flags.size());
-            Circle ring = new Circle(2.6);
-            ring.getStyleClass().add(Styles.RING);
-            flags.add(flag);
-            rings.add(ring);
-            getChildren().addAll(ring, flag);
+            addFlag();
         }
         for (int i = count; i < flags.size(); i++) {
             flags.get(i).setVisible(false);
             rings.get(i).setVisible(false);
         }
+    }
+
+    private void addFlag() {
+        ReadingFlag flag = new ReadingFlag();
+        flag.name("reading-" + flags.size());
+        Circle ring = new Circle(2.6);
+        ring.getStyleClass().add(Styles.RING);
+        flags.add(flag);
+        rings.add(ring);
+        getChildren().addAll(ring, flag);
     }
 }

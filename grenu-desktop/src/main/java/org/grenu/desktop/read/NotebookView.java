@@ -37,14 +37,23 @@ final class NotebookView extends VBox {
         setAlignment(Pos.CENTER);
         Label title = new Label("Written down by hand");
         title.getStyleClass().add(Styles.SCREEN_TITLE);
+        Label words = words();
+        getChildren().addAll(title, words, entries(), buttons(chooseLog), typing());
+        setMinSize(0, 0);
+        followModel();
+    }
+
+    private static Label words() {
         Label words = new Label(
                 "This shot has no log. What is entered here, and in the ledger at the right, counts; what needs a "
                         + "curve stays unknown.");
         words.getStyleClass().add(Styles.PROSE);
         words.setWrapText(true);
         words.setMaxWidth(430);
-        getChildren().addAll(title, words, entries(), buttons(chooseLog), typing());
-        setMinSize(0, 0);
+        return words;
+    }
+
+    private void followModel() {
         model.unloggedProperty().addListener((o, was, is) -> putAway());
         model.begunProperty()
                 .addListener((o, was, is) -> Platform
@@ -71,42 +80,39 @@ final class NotebookView extends VBox {
     }
 
     private Node buttons(Runnable chooseLog) {
-        Button file = new Button("Give it a log…");
-        file.setId("give-log");
-        file.getStyleClass().add(Styles.ACTION);
-        file.setTooltip(new Tooltip("The shot keeps what is written down and takes the curves of a file"));
-        file.setOnAction(event -> chooseLog.run());
+        Button file = giveLog(chooseLog);
         Button type = new Button("Type points…");
         type.setId("type-points");
         type.getStyleClass().add(Styles.ACTION);
         type.setTooltip(new Tooltip("Points read off a gauge and a scale"));
-        type.setOnAction(event -> {
-            typing.setVisible(true);
-            if (points.getText().isBlank()) {
-                points.setText(HEADING);
-            }
-            points.requestFocus();
-            points.end();
-        });
+        type.setOnAction(event -> openTyping());
         HBox buttons = new HBox(8, file, type);
         buttons.setAlignment(Pos.CENTER);
         return buttons;
     }
 
+    private static Button giveLog(Runnable chooseLog) {
+        Button file = new Button("Give it a log…");
+        file.setId("give-log");
+        file.getStyleClass().add(Styles.ACTION);
+        file.setTooltip(new Tooltip("The shot keeps what is written down and takes the curves of a file"));
+        file.setOnAction(event -> chooseLog.run());
+        return file;
+    }
+
+    private void openTyping() {
+        typing.setVisible(true);
+        if (points.getText().isBlank()) {
+            points.setText(HEADING);
+        }
+        points.requestFocus();
+        points.end();
+    }
+
     private Node typing() {
-        Label how = new Label(
-                "A line for each point, such as 10; 9; 2.5: the time, then what was read at it. Straight lines join "
-                        + "them. Change the heading to what you read.");
-        how.getStyleClass().add(Styles.MUTED);
-        how.setWrapText(true);
-        points.setId("points");
-        points.getStyleClass().add(Styles.CODE);
-        points.setAccessibleText("Points, a line each");
-        points.setPrefRowCount(6);
-        Button keep = new Button("Keep as its log");
-        keep.setId("keep-points");
-        keep.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
-        keep.setOnAction(event -> model.givePoints(points.getText()));
+        Label how = how();
+        makePoints();
+        Button keep = keep();
         Button cancel = new Button("Cancel");
         cancel.getStyleClass().add(Styles.ACTION);
         cancel.setOnAction(event -> putAway());
@@ -116,6 +122,30 @@ final class NotebookView extends VBox {
         typing.managedProperty().bind(typing.visibleProperty());
         typing.setVisible(false);
         return typing;
+    }
+
+    private static Label how() {
+        Label how = new Label(
+                "A line for each point, such as 10; 9; 2.5: the time, then what was read at it. Straight lines join "
+                        + "them. Change the heading to what you read.");
+        how.getStyleClass().add(Styles.MUTED);
+        how.setWrapText(true);
+        return how;
+    }
+
+    private void makePoints() {
+        points.setId("points");
+        points.getStyleClass().add(Styles.CODE);
+        points.setAccessibleText("Points, a line each");
+        points.setPrefRowCount(6);
+    }
+
+    private Button keep() {
+        Button keep = new Button("Keep as its log");
+        keep.setId("keep-points");
+        keep.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        keep.setOnAction(event -> model.givePoints(points.getText()));
+        return keep;
     }
 
     private void putAway() {

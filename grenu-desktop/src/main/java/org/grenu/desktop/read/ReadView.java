@@ -30,25 +30,33 @@ public final class ReadView extends BorderPane {
     public ReadView(ReadViewModel model, NotebookViewModel notebook, IntConsumer step, StudyDesk desk,
             Appearance appearance, Runnable chooseLog, Node... menus) {
         getStyleClass().add(Styles.WORK);
-        ObjectBinding<Color> treatment = Bindings.createObjectBinding(() -> desk.openProperty().get() == null
-                ? appearance.themeProperty().get().color("muted")
-                : appearance.scale()
-                        .get()
-                        .color(desk.openProperty().get().summary().record(), appearance.themeProperty().get()),
-                desk.openProperty(), appearance.scale(), appearance.themeProperty());
+        ObjectBinding<Color> treatment = treatment(desk, appearance);
         strips = new StripsPane(model, appearance.themeProperty(), treatment);
         setId("read");
         setTop(titleRow(step, menus));
         NotebookView written = new NotebookView(notebook, chooseLog);
         FootBar foot = new FootBar(model, desk);
-        written.visibleProperty().bind(notebook.unloggedProperty());
-        strips.visibleProperty().bind(notebook.unloggedProperty().not());
-        foot.visibleProperty().bind(strips.visibleProperty());
-        foot.managedProperty().bind(foot.visibleProperty());
+        showEither(notebook, written, foot);
         setCenter(new StackPane(strips, written));
         setBottom(foot);
         desk.openProperty().addListener((o, was, is) -> describe(model));
         describe(model);
+    }
+
+    private static ObjectBinding<Color> treatment(StudyDesk desk, Appearance appearance) {
+        return Bindings.createObjectBinding(() -> desk.openProperty().get() == null
+                ? appearance.themeProperty().get().color("muted")
+                : appearance.scale()
+                        .get()
+                        .color(desk.openProperty().get().summary().record(), appearance.themeProperty().get()),
+                desk.openProperty(), appearance.scale(), appearance.themeProperty());
+    }
+
+    private void showEither(NotebookViewModel notebook, Node written, Node foot) {
+        written.visibleProperty().bind(notebook.unloggedProperty());
+        strips.visibleProperty().bind(notebook.unloggedProperty().not());
+        foot.visibleProperty().bind(strips.visibleProperty());
+        foot.managedProperty().bind(foot.visibleProperty());
     }
 
     /** {@return the strips, for the keys that reach them from anywhere} */
@@ -57,11 +65,7 @@ public final class ReadView extends BorderPane {
     }
 
     private Node titleRow(IntConsumer step, Node... menus) {
-        title.setId("shot-title");
-        title.getStyleClass().add(Styles.SCREEN_TITLE);
-        title.setMinWidth(Region.USE_PREF_SIZE);
-        recipe.getStyleClass().addAll(Styles.MUTED, Styles.RECIPE);
-        fault.getStyleClass().addAll(Styles.FAULTY, Styles.RECIPE);
+        makeTitle();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> step.accept(-1)),
@@ -70,6 +74,14 @@ public final class ReadView extends BorderPane {
         row.getStyleClass().add(Styles.TITLE_ROW);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    private void makeTitle() {
+        title.setId("shot-title");
+        title.getStyleClass().add(Styles.SCREEN_TITLE);
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        recipe.getStyleClass().addAll(Styles.MUTED, Styles.RECIPE);
+        fault.getStyleClass().addAll(Styles.FAULTY, Styles.RECIPE);
     }
 
     private static Button neighbour(String sign, String tip, Runnable go) {

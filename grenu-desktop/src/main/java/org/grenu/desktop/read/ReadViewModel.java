@@ -95,16 +95,20 @@ public final class ReadViewModel {
         }
         ShotRecord record = shot.summary().record();
         List<String> parts = new ArrayList<>();
-        record.text(RecordField.COFFEE).ifPresent(parts::add);
-        record.text(RecordField.PROFILE).ifPresent(parts::add);
-        record.entry(RecordField.GRIND).ifPresent(grind -> parts.add("grind " + grind));
-        Factor temperature = RecordFactor.TEMPERATURE.in(options().units());
-        temperature.level(record).ifPresent(level -> parts.add(level + " " + temperature.unit()));
+        addWhatWasSet(record, parts);
         record.pulledAt().ifPresent(moment -> parts.add(CLOCK.format(moment)));
         if (record.flag(RecordField.SIMULATED)) {
             parts.add("simulated");
         }
         return String.join(" · ", parts);
+    }
+
+    private void addWhatWasSet(ShotRecord record, List<String> parts) {
+        record.text(RecordField.COFFEE).ifPresent(parts::add);
+        record.text(RecordField.PROFILE).ifPresent(parts::add);
+        record.entry(RecordField.GRIND).ifPresent(grind -> parts.add("grind " + grind));
+        Factor temperature = RecordFactor.TEMPERATURE.in(options().units());
+        temperature.level(record).ifPresent(level -> parts.add(level + " " + temperature.unit()));
     }
 
     /** {@return why the shot counts as faulty; empty when it does not} */
@@ -220,20 +224,20 @@ public final class ReadViewModel {
 
     /** {@return what happened during the phase at that place, in words; empty outside every phase} */
     String phaseAt(double at) {
-        double seconds = seconds(at);
-        return shot == null ? ""
-                : shot.phaseAt(seconds)
-                        .map(phase -> phase.kind().title() + ", " + Reported.fixed(phase.seconds(), 1) + " s"
-                                + (phase.ending().text().isEmpty() ? "" : "; ended by: " + phase.ending().text())
-                                + phase.courses()
-                                        .entrySet()
-                                        .stream()
-                                        .filter(course -> course.getKey() != Channel.STEP)
-                                        .sorted(Map.Entry.comparingByKey())
-                                        .map(course -> "\n" + course.getKey().title() + ": mean "
-                                                + course(course.getKey().unit().symbol(), course.getValue()))
-                                        .collect(Collectors.joining()))
-                        .orElse("");
+        return shot == null ? "" : shot.phaseAt(seconds(at)).map(this::words).orElse("");
+    }
+
+    private String words(Phase phase) {
+        return phase.kind().title() + ", " + Reported.fixed(phase.seconds(), 1) + " s"
+                + (phase.ending().text().isEmpty() ? "" : "; ended by: " + phase.ending().text())
+                + phase.courses()
+                        .entrySet()
+                        .stream()
+                        .filter(course -> course.getKey() != Channel.STEP)
+                        .sorted(Map.Entry.comparingByKey())
+                        .map(course -> "\n" + course.getKey().title() + ": mean "
+                                + course(course.getKey().unit().symbol(), course.getValue()))
+                        .collect(Collectors.joining());
     }
 
     private String course(String unit, Phase.Course course) {
@@ -274,6 +278,10 @@ public final class ReadViewModel {
             return;
         }
         double kept = Math.rint(100 * Math.max(before, Math.min(after, seconds))) / 100;
+        keepBorder(index, kept);
+    }
+
+    private void keepBorder(int index, double kept) {
         List<String> borders = new ArrayList<>();
         for (int i = 0; i < shot.phases().size(); i++) {
             double begin = i == index ? kept : shot.phases().get(i).seconds();
@@ -337,6 +345,10 @@ public final class ReadViewModel {
             view.set(made.whole());
         }
         figure.set(made);
+        keepCursor(made, seconds);
+    }
+
+    private void keepCursor(ReadFigure made, double seconds) {
         if (made != null && Double.isFinite(seconds)) {
             double at = made.axis().at(seconds);
             boolean inside = at >= made.whole().from() && at <= made.whole().to();

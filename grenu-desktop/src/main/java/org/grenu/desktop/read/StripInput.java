@@ -25,6 +25,16 @@ final class StripInput {
     StripInput(StripsPane pane, ReadViewModel model) {
         this.pane = pane;
         this.model = model;
+        listen();
+        // On release: the letter itself must not land in the field that opens.
+        pane.setOnKeyReleased(event -> {
+            if (event.getCode() == KeyCode.N && !event.isShortcutDown()) {
+                pane.askForNote();
+            }
+        });
+    }
+
+    private void listen() {
         pane.setOnMouseMoved(this::hover);
         pane.setOnMouseExited(event -> draggedFrom = Double.NaN);
         pane.setOnMousePressed(this::press);
@@ -33,12 +43,6 @@ final class StripInput {
         pane.setOnMouseClicked(this::click);
         pane.setOnScroll(this::scroll);
         pane.setOnKeyPressed(this::key);
-        // On release: the letter itself must not land in the field that opens.
-        pane.setOnKeyReleased(event -> {
-            if (event.getCode() == KeyCode.N && !event.isShortcutDown()) {
-                pane.askForNote();
-            }
-        });
     }
 
     private void hover(MouseEvent event) {
@@ -106,6 +110,13 @@ final class StripInput {
 
     private void key(KeyEvent event) {
         double step = event.isShiftDown() ? COARSE_STEP_SECONDS : FINE_STEP_SECONDS;
+        boolean taken = moved(event, step);
+        if (taken) {
+            event.consume();
+        }
+    }
+
+    private boolean moved(KeyEvent event, double step) {
         boolean taken = true;
         switch (event.getCode()) {
             case LEFT -> sideways(event, -1, step);
@@ -116,9 +127,7 @@ final class StripInput {
             case G -> model.switchGhost();
             default -> taken = false;
         }
-        if (taken) {
-            event.consume();
-        }
+        return taken;
     }
 
     private void sideways(KeyEvent event, int direction, double step) {

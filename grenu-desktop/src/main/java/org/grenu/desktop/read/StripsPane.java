@@ -7,6 +7,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
@@ -33,6 +34,13 @@ public final class StripsPane extends Region {
         this.theme = theme;
         this.treatment = treatment;
         this.hairline = new Hairline(model);
+        makeAccessible();
+        getChildren().addAll(image, hairline, note);
+        new StripInput(this, model);
+        followModel();
+    }
+
+    private void makeAccessible() {
         setId("strips");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -41,8 +49,9 @@ public final class StripsPane extends Region {
                         + "something at the hairline, "
                         + "G holds other shots against this one, Alt with left and right moves the nearest border of "
                         + "a phase.");
-        getChildren().addAll(image, hairline, note);
-        new StripInput(this, model);
+    }
+
+    private void followModel() {
         model.figureProperty().addListener((o, was, is) -> repaint());
         model.viewProperty().addListener((o, was, is) -> repaint());
         model.cursorProperty().addListener((o, was, is) -> hairline.update(layout));
@@ -88,18 +97,22 @@ public final class StripsPane extends Region {
         field.getStyleClass().add(Styles.ENTRY);
         field.setManaged(false);
         field.setVisible(false);
-        field.setOnAction(event -> {
-            model.addNote(field.getText());
-            requestFocus();
-        });
-        field.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                requestFocus();
-                event.consume();
-            }
-        });
+        field.setOnAction(event -> keepNote(field));
+        field.setOnKeyPressed(this::leaveOnEscape);
         field.focusedProperty().addListener((o, was, is) -> field.setVisible(is));
         return field;
+    }
+
+    private void keepNote(TextField field) {
+        model.addNote(field.getText());
+        requestFocus();
+    }
+
+    private void leaveOnEscape(KeyEvent event) {
+        if (event.getCode() == KeyCode.ESCAPE) {
+            requestFocus();
+            event.consume();
+        }
     }
 
     private void repaint() {
@@ -113,7 +126,10 @@ public final class StripsPane extends Region {
         layout = new StripLayout(getWidth(), getHeight(), figure, model.viewProperty().get());
         hairline.resizeRelocate(0, 0, getWidth(), getHeight());
         hairline.update(layout);
-        StripLayout wanted = layout;
+        paint(figure, layout);
+    }
+
+    private void paint(ReadFigure figure, StripLayout wanted) {
         Theme look = theme.getValue();
         StripPainter.Inks inks = new StripPainter.Inks(treatment.get(), look.color("slate"));
         image.paint((g, pen, width, height) -> StripPainter.paint(g, look, figure, wanted, pen, inks), getWidth(),

@@ -70,13 +70,7 @@ public final class BinPanel extends VBox {
         loss.setId("bin-loss");
         loss.getStyleClass().add(Styles.REFUSAL);
         loss.setWrapText(true);
-        Button forGood = new Button("Empty it for good");
-        forGood.setId("bin-empty-for-good");
-        forGood.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
-        forGood.setOnAction(event -> {
-            sure.setVisible(false);
-            desk.inBin().empty(this::read);
-        });
+        Button forGood = forGood();
         Button keep = new Button("Keep it");
         keep.getStyleClass().add(Styles.ACTION);
         keep.setOnAction(event -> sure.setVisible(false));
@@ -84,6 +78,17 @@ public final class BinPanel extends VBox {
         sure.managedProperty().bind(sure.visibleProperty());
         sure.setVisible(false);
         return sure;
+    }
+
+    private Button forGood() {
+        Button forGood = new Button("Empty it for good");
+        forGood.setId("bin-empty-for-good");
+        forGood.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        forGood.setOnAction(event -> {
+            sure.setVisible(false);
+            desk.inBin().empty(this::read);
+        });
+        return forGood;
     }
 
     private void ask(BinLoss lost) {
@@ -120,15 +125,20 @@ public final class BinPanel extends VBox {
         Label when = new Label(WHEN.format(binned.since()));
         when.getStyleClass().add(Styles.MUTED);
         when.setMinWidth(Region.USE_PREF_SIZE);
-        Button out = new Button("Take out");
-        out.setId("take-out-" + binned.target().name().toLowerCase(Locale.ROOT) + "-" + binned.id());
-        out.getStyleClass().add(Styles.LINK);
-        out.setMinWidth(Region.USE_PREF_SIZE);
-        out.setOnAction(event -> desk.inBin().restore(binned));
+        Button out = takeOut(binned);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox line = new HBox(8, words, gap, when, out);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
+    }
+
+    private Button takeOut(Binned binned) {
+        Button out = new Button("Take out");
+        out.setId("take-out-" + binned.target().name().toLowerCase(Locale.ROOT) + "-" + binned.id());
+        out.getStyleClass().add(Styles.LINK);
+        out.setMinWidth(Region.USE_PREF_SIZE);
+        out.setOnAction(event -> desk.inBin().restore(binned));
+        return out;
     }
 }

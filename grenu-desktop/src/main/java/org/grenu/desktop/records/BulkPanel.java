@@ -28,14 +28,19 @@ public final class BulkPanel extends VBox {
         setId("bulk-panel");
         getStyleClass().add(Styles.OVERLAY);
         setMaxSize(480, Region.USE_PREF_SIZE);
+        Label title = title(model);
+        getChildren().addAll(title, inputs(), foot());
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+    }
+
+    private static Label title(BulkViewModel model) {
         Label title = new Label();
         title.getStyleClass().add(Styles.HEADING);
         title.textProperty()
                 .bind(model.shotsProperty()
                         .map(shots -> shots.size() == 1 ? "Edit 1 shot" : "Edit " + shots.size() + " shots"));
-        getChildren().addAll(title, inputs(), foot());
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        return title;
     }
 
     private Node inputs() {
@@ -48,6 +53,10 @@ public final class BulkPanel extends VBox {
         Suggestions.on(value, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.values(), typed));
         value.setOnAction(event -> apply());
         reason.setOnAction(event -> apply());
+        return grid(value, reason);
+    }
+
+    private GridPane grid(TextField value, TextField reason) {
         GridPane grid = new GridPane();
         grid.setHgap(8);
         grid.setVgap(5);
@@ -59,20 +68,9 @@ public final class BulkPanel extends VBox {
     }
 
     private Node foot() {
-        Label words = new Label();
-        words.setId("bulk-plan");
-        words.setWrapText(true);
-        words.getStyleClass().add(Styles.MUTED);
-        words.textProperty().bind(model.planProperty().map(BulkViewModel.Plan::words));
-        Button apply = new Button("Enter for all");
-        apply.setId("bulk-apply");
-        apply.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
-        apply.disableProperty().bind(model.planProperty().map(plan -> plan.changes().isEmpty()));
-        apply.setOnAction(event -> apply());
-        Button close = new Button("Close");
-        close.setId("bulk-close");
-        close.getStyleClass().add(Styles.ACTION);
-        close.setOnAction(event -> setVisible(false));
+        Label words = planned();
+        Button apply = applying();
+        Button close = closing();
         close.setMinWidth(Region.USE_PREF_SIZE);
         apply.setMinWidth(Region.USE_PREF_SIZE);
         Region gap = new Region();
@@ -81,6 +79,32 @@ public final class BulkPanel extends VBox {
         HBox foot = new HBox(8, words, gap, close, apply);
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
+    }
+
+    private Label planned() {
+        Label words = new Label();
+        words.setId("bulk-plan");
+        words.setWrapText(true);
+        words.getStyleClass().add(Styles.MUTED);
+        words.textProperty().bind(model.planProperty().map(BulkViewModel.Plan::words));
+        return words;
+    }
+
+    private Button applying() {
+        Button apply = new Button("Enter for all");
+        apply.setId("bulk-apply");
+        apply.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
+        apply.disableProperty().bind(model.planProperty().map(plan -> plan.changes().isEmpty()));
+        apply.setOnAction(event -> apply());
+        return apply;
+    }
+
+    private Button closing() {
+        Button close = new Button("Close");
+        close.setId("bulk-close");
+        close.getStyleClass().add(Styles.ACTION);
+        close.setOnAction(event -> setVisible(false));
+        return close;
     }
 
     /** Shows the panel for those shots. */

@@ -18,12 +18,18 @@ final class CardSection extends Section {
                         + "the next version; older shots keep theirs.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);
+        Button print = print(model, recipes, askWhere);
+        getChildren().addAll(words, print);
+    }
+
+    private static Button print(ShelfViewModel model, RecipeViewModel recipes,
+            Function<String, Optional<Path>> askWhere) {
         Button print = new Button("Save as PDF…");
         print.setId("recipe-print");
         print.getStyleClass().add(Styles.ACTION);
         print.setOnAction(event -> askWhere
                 .apply(model.chosenProperty().get().item().name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf")
                 .ifPresent(file -> recipes.print(model.chosenProperty().get(), file)));
-        getChildren().addAll(words, print);
+        return print;
     }
 }

@@ -1,6 +1,5 @@
 package org.grenu.desktop.shelf;
 
-import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.hydraulics.ValveCalibration;
@@ -33,12 +32,16 @@ final class OpeningText {
         if (flow.isEmpty()) {
             return "a flow is a number, such as 3.5";
         }
-        Optional<ValveCalibration> valve = Calibrations.valve(machine);
-        return valve.isEmpty() ? "run two positions first"
-                : valve.get()
-                        .openingFor(Measured.exact(flow.getAsDouble()))
-                        .map(opening -> "position " + of(opening))
-                        .orElse("it gives " + Reported.fixed(valve.get().least(), 2) + " to "
-                                + Reported.fixed(valve.get().largest(), 2) + " g/s");
+        return Calibrations.valve(machine)
+                .map(valve -> opening(valve, flow.getAsDouble()))
+                .orElse("run two positions first");
+    }
+
+    private static String opening(ValveCalibration valve, double flow) {
+        return valve
+                .openingFor(Measured.exact(flow))
+                .map(opening -> "position " + of(opening))
+                .orElse("it gives " + Reported.fixed(valve.least(), 2) + " to "
+                        + Reported.fixed(valve.largest(), 2) + " g/s");
     }
 }

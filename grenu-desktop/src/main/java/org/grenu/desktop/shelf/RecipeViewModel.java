@@ -66,21 +66,29 @@ public final class RecipeViewModel {
         if (open == null) {
             return;
         }
-        Entries card = RecipeCard.of(open.summary().number(), open.summary().record(), open.measures(),
-                desk.settingsProperty().get().convention());
+        Entries card = card(open);
         String name = suggestedName();
         Optional<ShelfItem> there = desk.shelfProperty().get().find(ShelfKind.RECIPE, name);
         if (there.isEmpty()) {
             desk.onShelf().add(ShelfKind.RECIPE, name, card, then);
             return;
         }
+        addVersion(there.get(), card, open.summary().number(), then);
+    }
+
+    private Entries card(OpenShot open) {
+        return RecipeCard.of(open.summary().number(), open.summary().record(), open.measures(),
+                desk.settingsProperty().get().convention());
+    }
+
+    private void addVersion(ShelfItem recipe, Entries card, int shot, Consumer<ShelfItem> then) {
         desk.step(
                 () -> desk.library()
                         .write(tx -> tx.shelf()
-                                .addVersion(there.get().id(), LocalDate.now(clock),
-                                        "from shot " + open.summary().number(),
+                                .addVersion(recipe.id(), LocalDate.now(clock),
+                                        "from shot " + shot,
                                         card.texts())),
-                step -> desk.shelfProperty().get().find(there.get().id()).ifPresent(then));
+                step -> desk.shelfProperty().get().find(recipe.id()).ifPresent(then));
     }
 
     /** {@return the recipes, by name} */

@@ -53,22 +53,29 @@ public final class ShelfView extends BorderPane {
         this.appearance = appearance;
         getStyleClass().add(Styles.WORK);
         setId("shelf");
+        ScrollPane scroll = scrolled();
+        setTop(new VBox(kinds(), adding()));
+        setCenter(scroll);
+        model.cards().addListener((Observable o) -> show());
+        model.chosenProperty().addListener((o, was, is) -> mark());
+        model.kindProperty().addListener((o, was, is) -> kindChanged());
+        appearance.themeProperty().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private ScrollPane scrolled() {
         list.setPadding(new Insets(4, 14, 24, 14));
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.getStyleClass().add(Styles.SHELF_LIST);
-        setTop(new VBox(kinds(), adding()));
-        setCenter(scroll);
-        model.cards().addListener((Observable o) -> show());
-        model.chosenProperty().addListener((o, was, is) -> mark());
-        model.kindProperty().addListener((o, was, is) -> {
-            list.getChildren().clear();
-            teachWhereEmpty();
-            offer();
-        });
-        appearance.themeProperty().addListener((o, was, is) -> show());
-        show();
+        return scroll;
+    }
+
+    private void kindChanged() {
+        list.getChildren().clear();
+        teachWhereEmpty();
+        offer();
     }
 
     private Node kinds() {
@@ -154,17 +161,23 @@ public final class ShelfView extends BorderPane {
         offers.getChildren().clear();
         List<String> names = model.unshelved(kind);
         if (!names.isEmpty()) {
-            Label words = new Label("On shots, not yet here:");
-            words.getStyleClass().add(Styles.MUTED);
-            offers.getChildren().add(words);
+            sayOffered();
         }
-        names.stream().limit(MOST_OFFERED).forEach(known -> {
-            Button offer = new Button(known);
-            offer.getStyleClass().add(Styles.LINK);
-            offer.setTooltip(new Tooltip("Put “" + known + "” on the shelf"));
-            offer.setOnAction(event -> add(known));
-            offers.getChildren().add(offer);
-        });
+        names.stream().limit(MOST_OFFERED).map(this::offered).forEach(offers.getChildren()::add);
+    }
+
+    private void sayOffered() {
+        Label words = new Label("On shots, not yet here:");
+        words.getStyleClass().add(Styles.MUTED);
+        offers.getChildren().add(words);
+    }
+
+    private Button offered(String known) {
+        Button offer = new Button(known);
+        offer.getStyleClass().add(Styles.LINK);
+        offer.setTooltip(new Tooltip("Put “" + known + "” on the shelf"));
+        offer.setOnAction(event -> add(known));
+        return offer;
     }
 
     private void show() {

@@ -190,18 +190,21 @@ public final class ShelfViewModel implements AutoCloseable {
      */
     void partsChanged(String day, String what) {
         ShelfItem item = chosen.get().item();
-        LocalDate since;
-        try {
-            since = LocalDate.parse(day.strip());
-        } catch (DateTimeParseException notIso) {
-            throw new RefusedEntry("The day must be a date such as " + LocalDate.now(clock) + ".");
-        }
+        LocalDate since = typedDay(day);
         if (item.newest().since().filter(before -> !before.isBefore(since)).isPresent()) {
             throw new RefusedEntry(
                     "The version before begins on " + item.newest().since().get() + "; this one must begin later.");
         }
         wantedVersion = -1;
         desk.onShelf().addVersion(item, since, what.strip());
+    }
+
+    private LocalDate typedDay(String typed) {
+        try {
+            return LocalDate.parse(typed.strip());
+        } catch (DateTimeParseException notIso) {
+            throw new RefusedEntry("The day must be a date such as " + LocalDate.now(clock) + ".");
+        }
     }
 
     /** {@return today} */
@@ -319,22 +322,29 @@ public final class ShelfViewModel implements AutoCloseable {
             return;
         }
         List<ShelfItem> shown = shown();
-        ShelfItem item = shown.stream()
-                .filter(one -> one.id() == wanted)
-                .findFirst()
-                .orElse(shown.isEmpty() ? null : shown.get(0));
+        ShelfItem item = wantedAmong(shown);
         if (item == null) {
             chosen.set(null);
         } else {
             wanted = item.id();
-            ShelfVersion version = item.versions()
-                    .stream()
-                    .filter(one -> one.number() == wantedVersion)
-                    .findFirst()
-                    .orElse(item.newest());
-            chosen.set(new Chosen(item, version));
+            chosen.set(new Chosen(item, wantedVersion(item)));
         }
         draw();
+    }
+
+    private ShelfItem wantedAmong(List<ShelfItem> shown) {
+        return shown.stream()
+                .filter(one -> one.id() == wanted)
+                .findFirst()
+                .orElse(shown.isEmpty() ? null : shown.get(0));
+    }
+
+    private ShelfVersion wantedVersion(ShelfItem item) {
+        return item.versions()
+                .stream()
+                .filter(one -> one.number() == wantedVersion)
+                .findFirst()
+                .orElse(item.newest());
     }
 
     /** Bags stand below their coffee; those whose coffee is not on the shelf at the end. */

@@ -32,17 +32,25 @@ final class ThingSection extends Section {
         ShelfItem item = model.chosenProperty().get().item();
         int shots = model.shotsWith(item).size();
         remark().setText(shots == 1 ? "1 shot" : shots + " shots");
-        EntryField name = new EntryField(model.name(), "shelf-item-name");
-        name.field().setTooltip(new Tooltip("Shots that name it are renamed with it"));
-        getChildren().add(name);
+        getChildren().add(name());
         if (item.kind().hasParts()) {
             getChildren().addAll(versions(item), changing);
         }
+        getChildren().add(bin());
+    }
+
+    private EntryField name() {
+        EntryField name = new EntryField(model.name(), "shelf-item-name");
+        name.field().setTooltip(new Tooltip("Shots that name it are renamed with it"));
+        return name;
+    }
+
+    private Button bin() {
         Button bin = new Button("Put into the bin");
         bin.setId("shelf-bin");
         bin.getStyleClass().add(Styles.LINK);
         bin.setOnAction(event -> model.bin());
-        getChildren().add(bin);
+        return bin;
     }
 
     private Node versions(ShelfItem item) {
@@ -57,38 +65,57 @@ final class ThingSection extends Section {
                 model::chooseVersion);
         choice.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(choice, Priority.ALWAYS);
+        return new HBox(6, choice, partsChanged());
+    }
+
+    private Button partsChanged() {
         Button parts = new Button("Parts changed…");
         parts.setId("parts-changed");
         parts.getStyleClass().add(Styles.ACTION);
         parts.setMinWidth(Region.USE_PREF_SIZE);
         parts.setTooltip(new Tooltip("Begins a new version from a day on; older shots keep theirs"));
         parts.setOnAction(event -> ask());
-        return new HBox(6, choice, parts);
+        return parts;
     }
 
     private void ask() {
+        TextField day = since();
+        TextField what = changed();
+        Button begin = new Button("Begin");
+        begin.setId("version-begin");
+        begin.getStyleClass().add(Styles.ACTION);
+        begin.setMinWidth(Region.USE_PREF_SIZE);
+        Label refusal = refusal();
+        begin.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
+        what.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
+        changing.getChildren().setAll(new HBox(4, day, what, begin), refusal);
+        what.requestFocus();
+    }
+
+    private TextField since() {
         TextField day = new TextField(model.today().toString());
         day.setId("version-since");
         day.getStyleClass().add(Styles.ENTRY);
         day.setPrefWidth(92);
         day.setMinWidth(92);
+        return day;
+    }
+
+    private static TextField changed() {
         TextField what = new TextField();
         what.setId("version-changed");
         what.setPromptText("what was changed");
         what.getStyleClass().add(Styles.ENTRY);
         HBox.setHgrow(what, Priority.ALWAYS);
-        Button begin = new Button("Begin");
-        begin.setId("version-begin");
-        begin.getStyleClass().add(Styles.ACTION);
-        begin.setMinWidth(Region.USE_PREF_SIZE);
+        return what;
+    }
+
+    private static Label refusal() {
         Label refusal = new Label();
         refusal.setId("version-refusal");
         refusal.getStyleClass().add(Styles.REFUSAL);
         refusal.setWrapText(true);
-        begin.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
-        what.setOnAction(event -> begin(day.getText(), what.getText(), refusal));
-        changing.getChildren().setAll(new HBox(4, day, what, begin), refusal);
-        what.requestFocus();
+        return refusal;
     }
 
     private void begin(String day, String what, Label refusal) {

@@ -34,22 +34,30 @@ final class TranslationSection extends Section {
         result.setId("translation");
         getChildren().add(
                 new RowsEntry(model.entry(ShelfField.VALVE_SCHEDULE), ShelfField.VALVE_SCHEDULE, "valve-schedule"));
-        List<ShelfItem> others = model.shelf()
+        List<ShelfItem> others = others();
+        if (!others.isEmpty()) {
+            offer(others);
+        }
+        getChildren().add(result);
+        Subscriptions.whileShown(this, this::show, model.chosenProperty());
+    }
+
+    private List<ShelfItem> others() {
+        return model.shelf()
                 .of(ShelfKind.MACHINE)
                 .stream()
                 .filter(machine -> machine.id() != model.chosenProperty().get().item().id()
                         && Calibrations.valve(machine.entries()).isPresent())
                 .toList();
-        if (!others.isEmpty()) {
-            other = others.get(0);
-            getChildren().add(Choices.of("translate-to", "Machine to translate to", others, other,
-                    machine -> "On " + machine.name(), machine -> {
-                        other = machine;
-                        show();
-                    }));
-        }
-        getChildren().add(result);
-        Subscriptions.whileShown(this, this::show, model.chosenProperty());
+    }
+
+    private void offer(List<ShelfItem> others) {
+        other = others.get(0);
+        getChildren().add(Choices.of("translate-to", "Machine to translate to", others, other,
+                machine -> "On " + machine.name(), machine -> {
+                    other = machine;
+                    show();
+                }));
     }
 
     private void show() {
@@ -90,9 +98,7 @@ final class TranslationSection extends Section {
     }
 
     private static Label[] cells(ValveSchedule.Translated step) {
-        String position = step.opening()
-                .map(OpeningText::of)
-                .orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
+        String position = position(step);
         Label[] cells = {new Label(DecimalText.exact(step.from().seconds())),
                 new Label(DecimalText.exact(step.from().position())),
                 new Label(step.flow().map(flow -> Reported.fixed(flow.value(), 2)).orElse("–")), new Label(position)};
@@ -103,6 +109,12 @@ final class TranslationSection extends Section {
             GridPane.setHalignment(cells[column], HPos.RIGHT);
         }
         return cells;
+    }
+
+    private static String position(ValveSchedule.Translated step) {
+        return step.opening()
+                .map(OpeningText::of)
+                .orElse(step.flow().isPresent() ? "cannot reach" : "not run here");
     }
 
     private static Label head(String text) {

@@ -77,6 +77,13 @@ final class ValveSection extends Section {
         field(flow, "valve-flow", "flow", 52);
         flow.setAccessibleText("Free flow wanted, g/s");
         flow.setTooltip(new Tooltip("Free flow wanted, g/s"));
+        Label opening = opening(flow);
+        HBox line = new HBox(6, word("Set for"), flow, word("g/s:"), opening);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private Label opening(TextField flow) {
         Label opening = new Label();
         opening.setId("valve-opening");
         opening.setWrapText(true);
@@ -84,9 +91,7 @@ final class ValveSection extends Section {
                 .bind(Bindings.createStringBinding(() -> model.chosenProperty().get() == null ? ""
                         : OpeningText.forFlow(model.chosenProperty().get().version().entries(), flow.getText()),
                         flow.textProperty(), model.chosenProperty()));
-        HBox line = new HBox(6, word("Set for"), flow, word("g/s:"), opening);
-        line.setAlignment(Pos.CENTER_LEFT);
-        return line;
+        return opening;
     }
 
     private static void field(TextField field, String id, String hint, double width) {

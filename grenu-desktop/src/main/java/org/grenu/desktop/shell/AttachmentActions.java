@@ -29,11 +29,15 @@ public record AttachmentActions(StudyDesk desk) {
         }
         long shot = desk.openProperty().get().summary().id();
         for (Path file : files) {
-            desk.step(
-                    () -> desk.library()
-                            .write(tx -> tx.attachments().attach(shot, file.getFileName().toString(), bytes(file))),
-                    step -> desk.noticeProperty().set(Notice.done(file.getFileName() + " is kept with the shot.")));
+            attach(shot, file);
         }
+    }
+
+    private void attach(long shot, Path file) {
+        desk.step(
+                () -> desk.library()
+                        .write(tx -> tx.attachments().attach(shot, file.getFileName().toString(), bytes(file))),
+                step -> desk.noticeProperty().set(Notice.done(file.getFileName() + " is kept with the shot.")));
     }
 
     private static byte[] bytes(Path file) {

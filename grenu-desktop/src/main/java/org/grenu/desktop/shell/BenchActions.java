@@ -68,15 +68,17 @@ final class BenchActions {
                 .of("find-or-do", "Find or do…", "Find any shot, coffee, gear or setting, or say what to do",
                         reach::findOrDo)
                 .on("Shortcut+K"));
-        for (Workspace place : Workspace.values()) {
-            go.add(Action
-                    .of("workspace-" + place.name().toLowerCase(Locale.ROOT), place.title(), place.meaning(),
-                            () -> bench.workspace().set(place))
-                    .on("Shortcut+" + (place.ordinal() + 1)));
-        }
+        Stream.of(Workspace.values()).map(this::workspace).forEach(go::add);
         go.add(Action.of("go-filter", "Filter the rack", "Show the shots that fit what is typed", reach::filter)
                 .on("Shortcut+F"));
         return go;
+    }
+
+    private Action workspace(Workspace place) {
+        return Action
+                .of("workspace-" + place.name().toLowerCase(Locale.ROOT), place.title(), place.meaning(),
+                        () -> bench.workspace().set(place))
+                .on("Shortcut+" + (place.ordinal() + 1));
     }
 
     private List<Action> shots() {

@@ -18,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Popup;
 import javafx.stage.Window;
@@ -136,13 +137,17 @@ public final class BenchView extends StackPane {
         }
         work.getChildren().add(emptyState());
         SplitPane columns = new SplitPane(rack, work, beside);
+        size(columns, work, beside);
+        return columns;
+    }
+
+    private void size(SplitPane columns, Region work, Region beside) {
         columns.setDividerPositions(252.0 / 1220, 1 - 292.0 / 1220);
         SplitPane.setResizableWithParent(rack, false);
         SplitPane.setResizableWithParent(beside, false);
         rack.setMinWidth(232);
         beside.setMinWidth(292);
         work.setMinWidth(420);
-        return columns;
     }
 
     private void layOver() {
@@ -294,18 +299,21 @@ public final class BenchView extends StackPane {
     private void dropped(DragEvent event) {
         boolean files = event.getDragboard().hasFiles();
         if (files) {
-            List<Path> paths = event.getDragboard().getFiles().stream().map(File::toPath).toList();
-            List<Path> photos = paths.stream()
-                    .filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO))
-                    .toList();
-            List<Path> logs = paths.stream().filter(path -> !photos.contains(path)).toList();
-            attachments.attach(photos);
-            if (!logs.isEmpty()) {
-                bench.importing().importPaths(logs);
-            }
+            takeIn(event.getDragboard().getFiles().stream().map(File::toPath).toList());
         }
         event.setDropCompleted(files);
         event.consume();
+    }
+
+    private void takeIn(List<Path> paths) {
+        List<Path> photos = paths.stream()
+                .filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO))
+                .toList();
+        List<Path> logs = paths.stream().filter(path -> !photos.contains(path)).toList();
+        attachments.attach(photos);
+        if (!logs.isEmpty()) {
+            bench.importing().importPaths(logs);
+        }
     }
 
     /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
@@ -347,23 +355,30 @@ public final class BenchView extends StackPane {
 
     /** Up and down go through the rack, left and right move the hairline, wherever the focus is. */
     private boolean move(KeyEvent event) {
-        boolean onStrips = getScene().getFocusOwner() == read.strips();
         boolean plain = !event.isShortcutDown() && !event.isAltDown();
-        Optional<Integer> step = switch (event.getCode()) {
-            case UP -> Optional.of(-1);
-            case DOWN -> Optional.of(1);
-            default -> Optional.empty();
-        };
+        Optional<Integer> step = step(event.getCode());
         if (step.isPresent() && plain) {
             bench.rack().step(step.get());
             return true;
         }
         boolean sideways = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
-        if (sideways && plain && !onStrips) {
-            double direction = event.getCode() == KeyCode.LEFT ? -1 : 1;
-            bench.read().moveCursor(direction * (event.isShiftDown() ? 1 : 0.1));
+        if (sideways && plain && getScene().getFocusOwner() != read.strips()) {
+            moveCursor(event);
             return true;
         }
         return false;
+    }
+
+    private static Optional<Integer> step(KeyCode code) {
+        return switch (code) {
+            case UP -> Optional.of(-1);
+            case DOWN -> Optional.of(1);
+            default -> Optional.empty();
+        };
+    }
+
+    private void moveCursor(KeyEvent event) {
+        double direction = event.getCode() == KeyCode.LEFT ? -1 : 1;
+        bench.read().moveCursor(direction * (event.isShiftDown() ? 1 : 0.1));
     }
 }

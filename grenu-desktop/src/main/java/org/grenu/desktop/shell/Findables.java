@@ -86,16 +86,20 @@ record Findables(Bench bench, Actions actions, SearchActions searches) {
                 .map(convention -> new Hit("Setting", "Times: " + convention.title(),
                         convention == now.convention() ? "as it is" : "",
                         () -> bench.desk().choose(now.with(convention))));
-        Stream<Hit> schools = ShippedPacks.all().stream().map(pack -> {
-            boolean speaks = now.chosenPacks().contains(pack.id());
-            return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak",
-                    () -> bench.desk().choose(now.with(pack, !speaks)));
-        });
+        Stream<Hit> schools = schools(now);
         Stream<Hit> temperatures = DisplayUnits.TEMPERATURES.stream()
                 .map(unit -> unit("Temperatures in ", unit, now, new DisplayUnits(unit, now.units().pressure())));
         Stream<Hit> pressures = DisplayUnits.PRESSURES.stream()
                 .map(unit -> unit("Pressures in ", unit, now, new DisplayUnits(now.units().temperature(), unit)));
         return Stream.of(times, temperatures, pressures, schools).flatMap(hits -> hits);
+    }
+
+    private Stream<Hit> schools(StudySettings now) {
+        return ShippedPacks.all().stream().map(pack -> {
+            boolean speaks = now.chosenPacks().contains(pack.id());
+            return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak",
+                    () -> bench.desk().choose(now.with(pack, !speaks)));
+        });
     }
 
     private Hit unit(String of, Unit unit, StudySettings now, DisplayUnits then) {

@@ -51,15 +51,24 @@ final class SettingsPanel extends VBox {
         getStyleClass().add(Styles.OVERLAY);
         setMaxSize(760, 620);
         Button close = action("settings-close", "Close", () -> setVisible(false));
+        ScrollPane scroll = scrolled();
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(),
+                heading("Schools that speak"),
+                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
+                scroll, editor());
+        showWhenAsked();
+    }
+
+    private ScrollPane scrolled() {
         ScrollPane scroll = new ScrollPane(schools);
         scroll.setFitToWidth(true);
         scroll.setMinHeight(180);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(),
-                heading("Schools that speak"),
-                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
-                scroll, editor());
+        return scroll;
+    }
+
+    private void showWhenAsked() {
         setVisible(false);
         managedProperty().bind(visibleProperty());
         desk.settingsProperty().addListener((o, was, is) -> fill());
@@ -116,7 +125,16 @@ final class SettingsPanel extends VBox {
         ChoiceBox<T> choice = new ChoiceBox<>(FXCollections.observableArrayList(values));
         choice.setId("settings-" + id);
         choice.setAccessibleText(meaning);
-        choice.setConverter(new StringConverter<>() {
+        choice.setConverter(titled(title));
+        choice.setValue(read.apply(desk.settingsProperty().get()));
+        choice.valueProperty()
+                .addListener((o, was, is) -> desk.choose(change.apply(desk.settingsProperty().get(), is)));
+        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(read.apply(is)));
+        return choice;
+    }
+
+    private static <T> StringConverter<T> titled(Function<T, String> title) {
+        return new StringConverter<>() {
             @Override
             public String toString(T value) {
                 return value == null ? "" : title.apply(value);
@@ -126,12 +144,7 @@ final class SettingsPanel extends VBox {
             public T fromString(String string) {
                 throw new UnsupportedOperationException("a choice is never typed");
             }
-        });
-        choice.setValue(read.apply(desk.settingsProperty().get()));
-        choice.valueProperty()
-                .addListener((o, was, is) -> desk.choose(change.apply(desk.settingsProperty().get(), is)));
-        desk.settingsProperty().addListener((o, was, is) -> choice.setValue(read.apply(is)));
-        return choice;
+        };
     }
 
     private void fill() {
@@ -142,12 +155,14 @@ final class SettingsPanel extends VBox {
         Map<String, List<RulePack>> topics = ShippedPacks.all()
                 .stream()
                 .collect(Collectors.groupingBy(RulePack::topic, LinkedHashMap::new, Collectors.toList()));
-        topics.forEach((topic, packs) -> {
-            Label title = new Label(topic.isEmpty() ? "Shared by the schools" : topic);
-            title.getStyleClass().add(Styles.STRONG);
-            schools.getChildren().add(title);
-            packs.forEach(pack -> schools.getChildren().add(pack(pack)));
-        });
+        topics.forEach(this::show);
+    }
+
+    private void show(String topic, List<RulePack> packs) {
+        Label title = new Label(topic.isEmpty() ? "Shared by the schools" : topic);
+        title.getStyleClass().add(Styles.STRONG);
+        schools.getChildren().add(title);
+        packs.forEach(pack -> schools.getChildren().add(pack(pack)));
     }
 
     private Node pack(RulePack pack) {
@@ -170,18 +185,26 @@ final class SettingsPanel extends VBox {
         text.getStyleClass().add(Styles.CODE);
         text.setPrefRowCount(14);
         text.setAccessibleText("Rules of the school");
-        refusal.setId("rules-refusal");
-        refusal.getStyleClass().add(Styles.REFUSAL);
-        refusal.setWrapText(true);
-        refusal.managedProperty().bind(refusal.visibleProperty());
-        HBox buttons = new HBox(8, action("rules-keep", "Keep", this::keep), action("rules-reset", "As shipped", () -> {
-            text.setText(edited.text());
-            keep();
-        }), action("rules-cancel", "Cancel", () -> editor.setVisible(false)));
+        makeRefusal();
+        HBox buttons = buttons();
         editor.getChildren().addAll(editedTitle, text, refusal, buttons);
         editor.setVisible(false);
         editor.managedProperty().bind(editor.visibleProperty());
         return editor;
+    }
+
+    private void makeRefusal() {
+        refusal.setId("rules-refusal");
+        refusal.getStyleClass().add(Styles.REFUSAL);
+        refusal.setWrapText(true);
+        refusal.managedProperty().bind(refusal.visibleProperty());
+    }
+
+    private HBox buttons() {
+        return new HBox(8, action("rules-keep", "Keep", this::keep), action("rules-reset", "As shipped", () -> {
+            text.setText(edited.text());
+            keep();
+        }), action("rules-cancel", "Cancel", () -> editor.setVisible(false)));
     }
 
     private void edit(RulePack pack) {

@@ -25,24 +25,38 @@ final class Spine extends VBox {
     Spine(StudyDesk desk, Appearance appearance, ObjectProperty<Workspace> workspace, Actions actions) {
         getStyleClass().add(Styles.SPINE);
         setAlignment(Pos.TOP_CENTER);
-        Node mark = Icon.MARK.node();
-        mark.getStyleClass().add(Styles.PRODUCT_MARK);
-        getChildren().add(mark);
+        getChildren().add(mark());
         for (Workspace place : Workspace.values()) {
             getChildren().add(item(place, workspace, actions));
         }
         Region gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
+        Button look = look(appearance, actions);
+        Label stored = stored(desk);
+        getChildren().addAll(gap, look, stored);
+    }
+
+    private static Node mark() {
+        Node mark = Icon.MARK.node();
+        mark.getStyleClass().add(Styles.PRODUCT_MARK);
+        return mark;
+    }
+
+    private static Button look(Appearance appearance, Actions actions) {
         Button look = ActionButton.icon(actions.get("look"), Icon.DARK);
         appearance.themeProperty()
                 .addListener((o, was, is) -> look.setGraphic(is.dark() ? Icon.LIGHT.node() : Icon.DARK.node()));
+        return look;
+    }
+
+    private static Label stored(StudyDesk desk) {
         Label stored = new Label();
         stored.setId("stored");
         stored.getStyleClass().add(Styles.STORED);
         stored.textProperty().bind(desk.storedProperty());
         stored.setWrapText(true);
         stored.setTooltip(new Tooltip("Every edit is stored at once; there is nothing to save."));
-        getChildren().addAll(gap, look, stored);
+        return stored;
     }
 
     private static Button item(Workspace place, ObjectProperty<Workspace> workspace, Actions actions) {
@@ -52,14 +66,16 @@ final class Spine extends VBox {
         item.getStyleClass().add(Styles.SPINE_ITEM);
         item.setTooltip(new Tooltip(action.tooltip()));
         item.setOnAction(event -> action.invoke());
-        Runnable mark = () -> {
-            item.getStyleClass().remove(Styles.CURRENT);
-            if (workspace.get() == place) {
-                item.getStyleClass().add(Styles.CURRENT);
-            }
-        };
+        Runnable mark = () -> mark(item, workspace.get() == place);
         workspace.addListener((o, was, is) -> mark.run());
         mark.run();
         return item;
+    }
+
+    private static void mark(Button item, boolean current) {
+        item.getStyleClass().remove(Styles.CURRENT);
+        if (current) {
+            item.getStyleClass().add(Styles.CURRENT);
+        }
     }
 }

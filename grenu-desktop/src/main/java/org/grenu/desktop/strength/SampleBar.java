@@ -30,16 +30,21 @@ final class SampleBar extends VBox {
         mass = line(Section.word("Mass of this slice"), entry(samples.mass(), "sample-mass"), Section.word("g"));
         parts = line(entry(samples.beverage(), "sample-beverage"), Section.word("g beverage with"),
                 entry(samples.water(), "sample-water"), Section.word("g water; the strength is calculated back"));
+        HBox line = masses();
+        getChildren().addAll(names, line);
+        model.openProperty().addListener((o, was, is) -> show());
+        samples.chosenProperty().addListener((o, was, is) -> show());
+        show();
+    }
+
+    private HBox masses() {
         remove.setId("sample-remove");
         remove.getStyleClass().add(Styles.LINK);
         remove.setOnAction(event -> samples.remove());
         HBox line = new HBox(12, mass, parts, remove);
         line.setAlignment(Pos.CENTER_LEFT);
         line.managedProperty().bind(remove.visibleProperty());
-        getChildren().addAll(names, line);
-        model.openProperty().addListener((o, was, is) -> show());
-        samples.chosenProperty().addListener((o, was, is) -> show());
-        show();
+        return line;
     }
 
     private static EntryField entry(EntryViewModel model, String id) {
@@ -62,6 +67,10 @@ final class SampleBar extends VBox {
                 .addAll(adding(Sample.Kind.SLICE, "+ Slice", "A part of the shot that ran into a cup of its own"),
                         adding(Sample.Kind.DILUTED, "+ Diluted sample", "Some of the cup with water weighed into it"),
                         adding(Sample.Kind.CUP, "+ Cup again", "A second sample of the whole cup"));
+        showMasses();
+    }
+
+    private void showMasses() {
         Sample.Kind kind = samples.chosen().map(Sample::kind).orElse(null);
         mass.setVisible(kind == Sample.Kind.SLICE);
         parts.setVisible(kind == Sample.Kind.DILUTED);

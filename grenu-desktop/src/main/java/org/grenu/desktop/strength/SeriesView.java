@@ -121,14 +121,18 @@ public final class SeriesView extends BorderPane {
         what.setMinHeight(44);
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
+        makeGo();
+        HBox line = new HBox(12, what, go);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private void makeGo() {
         go.setId("series-next");
         go.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
         go.setMinWidth(Region.USE_PREF_SIZE);
         go.setTooltip(new Tooltip("Enter or Space"));
         go.setOnAction(event -> model.next());
-        HBox line = new HBox(12, what, go);
-        line.setAlignment(Pos.CENTER_LEFT);
-        return line;
     }
 
     private Node entering() {
@@ -173,16 +177,21 @@ public final class SeriesView extends BorderPane {
         yield.getStyleClass().add(Styles.STRONG);
         details.setId("series-details");
         details.getStyleClass().add(Styles.MUTED);
-        Label unit = new Label("% strength, k = 2");
-        unit.getStyleClass().add(Styles.MUTED);
-        half.getStyleClass().add(Styles.HEADLINE_U);
-        HBox large = new HBox(8, strength, half, unit);
-        large.setAlignment(Pos.BASELINE_LEFT);
+        HBox large = large();
         VBox words = new VBox(3, yield, details);
         words.setAlignment(Pos.CENTER_LEFT);
         FlowPane line = new FlowPane(28, 6, large, words);
         line.setRowValignment(VPos.CENTER);
         return line;
+    }
+
+    private HBox large() {
+        Label unit = new Label("% strength, k = 2");
+        unit.getStyleClass().add(Styles.MUTED);
+        half.getStyleClass().add(Styles.HEADLINE_U);
+        HBox large = new HBox(8, strength, half, unit);
+        large.setAlignment(Pos.BASELINE_LEFT);
+        return large;
     }
 
     /** Instrument, filtering and dilution: seldom changed, so at the foot. */
@@ -260,12 +269,22 @@ public final class SeriesView extends BorderPane {
         }
         title.setText(model.title());
         readings();
-        String[] parts = model.strength().split(" ");
-        strength.setText(parts[0].isEmpty() ? "–" : parts[0]);
-        half.setText(parts.length > 1 ? parts[1] : "");
+        showStrength();
         yield.setText(model.yield());
         details.setText(model.details());
         advice.setText(model.advice().sentence());
+        showWarnings();
+        picture.show(model.figure());
+        slices.show(model.cumulative());
+    }
+
+    private void showStrength() {
+        String[] parts = model.strength().split(" ");
+        strength.setText(parts[0].isEmpty() ? "–" : parts[0]);
+        half.setText(parts.length > 1 ? parts[1] : "");
+    }
+
+    private void showWarnings() {
         List<Node> lines = new ArrayList<>();
         model.warnings().forEach(sentence -> {
             Label line = new Label(sentence);
@@ -274,8 +293,6 @@ public final class SeriesView extends BorderPane {
             lines.add(line);
         });
         warnings.getChildren().setAll(lines);
-        picture.show(model.figure());
-        slices.show(model.cumulative());
     }
 
     private void readings() {
@@ -288,16 +305,19 @@ public final class SeriesView extends BorderPane {
         shot = id;
         readings.getChildren().clear();
         for (int i = 0; i < count; i++) {
-            int index = i;
-            EntryField entry = new EntryField(model.reading(i), "series-reading-" + i).wide(58);
-            Button remove = new Button();
-            remove.setId("series-remove-" + i);
-            remove.setGraphic(Icon.CLOSE.node());
-            remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
-            remove.setAccessibleText("Take reading " + (i + 1) + " out");
-            remove.setOnAction(event -> model.remove(index));
-            readings.getChildren().add(new HBox(entry, remove));
+            readings.getChildren().add(reading(i));
         }
+    }
+
+    private Node reading(int index) {
+        EntryField entry = new EntryField(model.reading(index), "series-reading-" + index).wide(58);
+        Button remove = new Button();
+        remove.setId("series-remove-" + index);
+        remove.setGraphic(Icon.CLOSE.node());
+        remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
+        remove.setAccessibleText("Take reading " + (index + 1) + " out");
+        remove.setOnAction(event -> model.remove(index));
+        return new HBox(entry, remove);
     }
 
     /** The painted series. */

@@ -30,6 +30,7 @@ import org.grenu.core.strength.Sample;
 import org.grenu.core.strength.SeriesAdvice;
 import org.grenu.core.strength.SeriesWarnings;
 import org.grenu.core.strength.StrengthSeries;
+import org.grenu.core.record.CupStrength;
 import org.grenu.core.record.SameRecipe;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
@@ -166,15 +167,19 @@ public final class SeriesViewModel {
             throw new RefusedEntry("“" + typed.strip() + "” is not a reading. Write it such as 9.41.");
         }
         List<Reading> readings = new ArrayList<>(samples.readings());
-        Instant now = clock.instant();
-        began = readings.isEmpty() ? now : began;
-        OptionalDouble seconds = began == null ? OptionalDouble.empty()
-                : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
+        OptionalDouble seconds = sinceBegan(readings.isEmpty());
         readings.add(new Reading(value.getAsDouble(), seconds, celsius(sample.get(), "sample"),
                 celsius(prism.get(), "prism"), filtered()));
         boolean changes = samples.enterReadings(readings);
         step.set(SeriesStep.READ);
         return changes;
+    }
+
+    private OptionalDouble sinceBegan(boolean first) {
+        Instant now = clock.instant();
+        began = first ? now : began;
+        return began == null ? OptionalDouble.empty()
+                : OptionalDouble.of(Math.rint(Duration.between(began, now).toMillis() / 100.0) / 10);
     }
 
     private Optional<Boolean> filtered() {
@@ -244,21 +249,29 @@ public final class SeriesViewModel {
             return "";
         }
         Optional<Brew> brew = open.summary().masses().brew();
-        String by = switch (open.summary().masses().strengthSource()) {
+        String by = by(open.summary().masses().strengthSource());
+        return brew
+                .map(made -> (complete().samples().isEmpty() ? "EY " : "Cup: EY ")
+                        + Reported.of(made.asDosed().percent()).text() + " % as dosed" + by)
+                .orElseGet(() -> wanting(open));
+    }
+
+    private static String by(CupStrength.Source source) {
+        return switch (source) {
             case OWN, NONE -> "";
             case AGAIN -> ", by the cup read again";
             case DILUTED -> ", by the diluted sample";
             case SLICES -> ", by the slices together";
         };
-        return brew
-                .map(made -> (complete().samples().isEmpty() ? "EY " : "Cup: EY ")
-                        + Reported.of(made.asDosed().percent()).text() + " % as dosed" + by)
-                .orElse("EY needs " + open.summary()
-                        .masses()
-                        .missing()
-                        .stream()
-                        .map(input -> input.name().toLowerCase(Locale.ROOT))
-                        .collect(Collectors.joining(" and ")));
+    }
+
+    private static String wanting(OpenShot open) {
+        return "EY needs " + open.summary()
+                .masses()
+                .missing()
+                .stream()
+                .map(input -> input.name().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(" and "));
     }
 
     /** {@return the cup after each slice; empty while a slice is not weighed or not read, or the dose is unknown} */
@@ -285,14 +298,18 @@ public final class SeriesViewModel {
             parts.add("s " + Reported.fixed(series.deviation(), 3));
         }
         series.zero().ifPresent(zero -> parts.add("zero " + Reported.fixed(zero, 2) + " subtracted"));
-        if (brix() || series.refractometer().line().againstDriedSamples()) {
-            parts.add("× " + Reported.fixed(series.refractometer().line().slope(), 3)
-                    + (series.refractometer().line().againstDriedSamples() ? ", calibrated" : " per °Brix"));
-        }
+        addCalibration(series, parts);
         series.dilution()
                 .ifPresent(dilution -> parts
                         .add("diluted " + Reported.fixed(dilution.times(), 2) + " times, calculated back"));
         return String.join(" · ", parts);
+    }
+
+    private void addCalibration(StrengthSeries series, List<String> parts) {
+        if (brix() || series.refractometer().line().againstDriedSamples()) {
+            parts.add("× " + Reported.fixed(series.refractometer().line().slope(), 3)
+                    + (series.refractometer().line().againstDriedSamples() ? ", calibrated" : " per °Brix"));
+        }
     }
 
     List<String> warnings() {

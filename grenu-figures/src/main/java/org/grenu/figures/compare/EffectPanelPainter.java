@@ -127,6 +127,15 @@ public final class EffectPanelPainter {
     private void row(int r) {
         EffectPanel.Row row = panel.rows().get(r);
         double top = EffectPanel.HEAD + r * EffectPanel.ROW;
+        title(row, top);
+        for (int c = 0; c < row.cells().size(); c++) {
+            int column = c;
+            row.cells().get(c).ifPresent(effect -> cell(column, top, effect));
+        }
+        line(0, top + EffectPanel.ROW - 5, width, top + EffectPanel.ROW - 5, "line-soft", 1);
+    }
+
+    private void title(EffectPanel.Row row, double top) {
         Words.draw(g, Words.fitted(row.title(), Face.SEMIBOLD.at(12), NAMES - 8), 0, top + 15, Align.LEFT,
                 Face.SEMIBOLD.at(12), theme.color("ink"));
         double y = top + 30;
@@ -134,11 +143,6 @@ public final class EffectPanelPainter {
             Words.draw(g, part, 0, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
             y += 13;
         }
-        for (int c = 0; c < row.cells().size(); c++) {
-            int column = c;
-            row.cells().get(c).ifPresent(effect -> cell(column, top, effect));
-        }
-        line(0, top + EffectPanel.ROW - 5, width, top + EffectPanel.ROW - 5, "line-soft", 1);
     }
 
     private void cell(int c, double top, Effect effect) {
@@ -178,8 +182,12 @@ public final class EffectPanelPainter {
         line(x(c, low), y, x(c, high), y, "ink", stroke);
         end(c, y, low, low < -range, stroke);
         end(c, y, high, high > range, stroke);
-        Ellipse2D dot = new Ellipse2D.Double(x(c, value) - DOT, y - DOT, 2 * DOT, 2 * DOT);
-        g.setColor(theme.color(decided ? "ink" : same ? "rail" : "panel"));
+        dot(x(c, value), y, decided ? "ink" : same ? "rail" : "panel");
+    }
+
+    private void dot(double x, double y, String fill) {
+        Ellipse2D dot = new Ellipse2D.Double(x - DOT, y - DOT, 2 * DOT, 2 * DOT);
+        g.setColor(theme.color(fill));
         g.fill(dot);
         g.setColor(theme.color("ink"));
         g.setStroke(new BasicStroke(1.2f));
@@ -193,7 +201,10 @@ public final class EffectPanelPainter {
             line(x, y - 3.5, x, y + 3.5, "ink", stroke);
             return;
         }
-        double back = value < 0 ? 5 : -5;
+        arrow(x, y, value < 0 ? 5 : -5);
+    }
+
+    private void arrow(double x, double y, double back) {
         Path2D arrow = new Path2D.Double();
         arrow.moveTo(x, y);
         arrow.lineTo(x + back, y - 3.5);

@@ -51,10 +51,7 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
         List<Facet> facets = new ArrayList<>();
         List<String> levels = levels(shots, sideBySide);
         for (String level : levels.subList(0, Math.min(MOST_FACETS, levels.size()))) {
-            List<MeasuredShot> own = shots.stream()
-                    .filter(shot -> sideBySide.isEmpty()
-                            || sideBySide.get().level(shot.record()).orElse("unknown").equals(level))
-                    .toList();
+            List<MeasuredShot> own = at(level, shots, sideBySide);
             CurveOverlay overlay = CurveOverlay.of(own, groupBy, axis, channels);
             facets.add(
                     new Facet(level,
@@ -63,6 +60,13 @@ public record OverlayFigure(AxisKind axis, String unit, AxisRange whole, List<Ov
                             overlay.groups(), Map.of()));
         }
         return figure(axis, facets, channels, units, false);
+    }
+
+    private static List<MeasuredShot> at(String level, List<MeasuredShot> shots, Optional<Factor> sideBySide) {
+        return shots.stream()
+                .filter(shot -> sideBySide.isEmpty()
+                        || sideBySide.get().level(shot.record()).orElse("unknown").equals(level))
+                .toList();
     }
 
     /** {@return the figure of two groups' difference} */

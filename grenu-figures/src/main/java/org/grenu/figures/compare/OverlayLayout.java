@@ -27,6 +27,10 @@ public final class OverlayLayout {
         this.view = view;
         this.tops = new double[figure.strips().size()];
         this.heights = new double[tops.length];
+        place();
+    }
+
+    private void place() {
         double weights = figure.strips().stream().mapToDouble(OverlayStrip::weight).sum();
         double room = this.height - HEAD - FOOT - GAP * (tops.length - 1);
         double y = HEAD;

@@ -75,20 +75,37 @@ public final class OverlayPainter {
         Words.draw(g, of.unit().symbol(), 12, layout.top(strip) + 24, Align.LEFT, Face.REGULAR.at(11),
                 theme.color("muted"));
         for (double value : of.ticks().values()) {
-            String label = of.ticks().label(value);
-            double y = layout.y(strip, value);
-            boolean underTitle = y - layout.top(strip) < 16 && 15 + Words.width(title, Face.SEMIBOLD.at(11.5))
-                    > OverlayLayout.GUTTER - 10 - Words.width(label, Face.REGULAR.at(10));
-            if (!underTitle) {
-                boolean onFoot = layout.bottom(strip) - y < 4;
-                Words.draw(g, label, OverlayLayout.GUTTER - 7, onFoot ? layout.bottom(strip) - 1 : y + 3.6, Align.RIGHT,
-                        Face.REGULAR.at(10), theme.color("muted"));
-            }
+            tick(strip, of, value);
+        }
+    }
+
+    private void tick(int strip, OverlayStrip of, double value) {
+        String label = of.ticks().label(value);
+        double y = layout.y(strip, value);
+        boolean underTitle = y - layout.top(strip) < 16
+                && 15 + Words.width(of.channel().title(), Face.SEMIBOLD.at(11.5))
+                        > OverlayLayout.GUTTER - 10 - Words.width(label, Face.REGULAR.at(10));
+        if (!underTitle) {
+            boolean onFoot = layout.bottom(strip) - y < 4;
+            Words.draw(g, label, OverlayLayout.GUTTER - 7, onFoot ? layout.bottom(strip) - 1 : y + 3.6, Align.RIGHT,
+                    Face.REGULAR.at(10), theme.color("muted"));
         }
     }
 
     private void facet(int facet) {
         Facet of = layout.figure().facets().get(facet);
+        title(facet, of);
+        for (int strip = 0; strip < layout.figure().strips().size(); strip++) {
+            grid(facet, strip);
+            shade(facet, strip, of.shaded());
+            groups(facet, strip, of);
+        }
+        zero(facet);
+        labels(facet, of);
+        axis(facet);
+    }
+
+    private void title(int facet, Facet of) {
         Font titleFont = Face.SEMIBOLD.at(12);
         Words.draw(g,
                 Words.fitted(of.title(), titleFont,
@@ -96,17 +113,13 @@ public final class OverlayPainter {
                 layout.left(facet), 14,
                 Align.LEFT, titleFont, theme.color("ink"));
         Words.draw(g, of.remark(), layout.right(facet), 14, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
-        for (int strip = 0; strip < layout.figure().strips().size(); strip++) {
-            grid(facet, strip);
-            shade(facet, strip, of.shaded());
-            for (CurveGroup group : of.groups()
-                    .getOrDefault(layout.figure().strips().get(strip).channel(), List.of())) {
-                group(facet, strip, group);
-            }
+    }
+
+    private void groups(int facet, int strip, Facet of) {
+        for (CurveGroup group : of.groups()
+                .getOrDefault(layout.figure().strips().get(strip).channel(), List.of())) {
+            group(facet, strip, group);
         }
-        zero(facet);
-        labels(facet, of);
-        axis(facet);
     }
 
     private void grid(int facet, int strip) {

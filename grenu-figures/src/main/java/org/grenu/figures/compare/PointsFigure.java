@@ -58,24 +58,38 @@ public record PointsFigure(Variable variable, List<String> marks, List<Field> fi
         if (means.isEmpty()) {
             return Optional.empty();
         }
-        List<Level> levels = new ArrayList<>();
-        for (int i = 0; i < means.size(); i++) {
-            levels.add(new Level(means.get(i), variable.numeric() ? Double.parseDouble(means.get(i).level()) : i));
-        }
-        List<Point> points = answer.rows()
-                .stream()
-                .map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
-                        second.flatMap(factor -> factor.level(row.shot().record())).orElse("")))
-                .toList();
+        List<Level> levels = levels(variable, means);
+        List<Point> points = points(variable, second, answer, means);
         double[] values = answer.rows().stream().mapToDouble(RowResidual::value).sorted().toArray();
         double margin = Math.max(1e-6, 0.08 * (values[values.length - 1] - values[0]));
         double low = values[0] - margin;
         double high = values[values.length - 1] + margin;
+        double[] along = along(variable, levels);
+        return Optional.of(new Field(answer, points, levels, low, high, along, Ticks.of(low, high, 4)));
+    }
+
+    private static List<Level> levels(Variable variable, List<LevelMean> means) {
+        List<Level> levels = new ArrayList<>();
+        for (int i = 0; i < means.size(); i++) {
+            levels.add(new Level(means.get(i), variable.numeric() ? Double.parseDouble(means.get(i).level()) : i));
+        }
+        return levels;
+    }
+
+    private static List<Point> points(Variable variable, Optional<Factor> second, ResponseAnswer answer,
+            List<LevelMean> means) {
+        return answer.rows()
+                .stream()
+                .map(row -> new Point(row, at(variable, row, means), variable.level(row.shot()).orElse(""),
+                        second.flatMap(factor -> factor.level(row.shot().record())).orElse("")))
+                .toList();
+    }
+
+    private static double[] along(Variable variable, List<Level> levels) {
         double first = levels.get(0).at();
         double last = levels.get(levels.size() - 1).at();
-        double[] along = variable.numeric() ? new double[] {first - 0.12 * (last - first), last + 0.12 * (last - first)}
-                : new double[] {-0.5, means.size() - 0.5};
-        return Optional.of(new Field(answer, points, levels, low, high, along, Ticks.of(low, high, 4)));
+        return variable.numeric() ? new double[] {first - 0.12 * (last - first), last + 0.12 * (last - first)}
+                : new double[] {-0.5, levels.size() - 0.5};
     }
 
     private static double at(Variable variable, RowResidual row, List<LevelMean> means) {

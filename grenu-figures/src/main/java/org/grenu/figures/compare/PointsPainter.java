@@ -95,13 +95,7 @@ public final class PointsPainter {
 
     private void field(int i) {
         PointsFigure.Field of = figure.fields().get(i);
-        double start = left(i) - LEFT + 6;
-        double room = right(i) - start;
-        ResponseTitle title = ResponseTitle.of(of.answer().response(), of.answer().response().unit());
-        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT,
-                Face.SEMIBOLD.at(11.5), theme.color("ink"));
-        Words.draw(g, Words.fitted(title.below(), Face.REGULAR.at(10.5), room), start, 27, Align.LEFT,
-                Face.REGULAR.at(10.5), theme.color("muted"));
+        title(i, of);
         for (double value : of.ticks().values()) {
             line(left(i), y(i, value), right(i), y(i, value), "grid", 0.75);
             Words.draw(g, of.ticks().label(value), left(i) - 6, y(i, value) + 3.5, Align.RIGHT, Face.REGULAR.at(10),
@@ -113,6 +107,16 @@ public final class PointsPainter {
         levels(i, of);
     }
 
+    private void title(int i, PointsFigure.Field of) {
+        double start = left(i) - LEFT + 6;
+        double room = right(i) - start;
+        ResponseTitle title = ResponseTitle.of(of.answer().response(), of.answer().response().unit());
+        Words.draw(g, Words.fitted(title.name(), Face.SEMIBOLD.at(11.5), room), start, 13, Align.LEFT,
+                Face.SEMIBOLD.at(11.5), theme.color("ink"));
+        Words.draw(g, Words.fitted(title.below(), Face.REGULAR.at(10.5), room), start, 27, Align.LEFT,
+                Face.REGULAR.at(10.5), theme.color("muted"));
+    }
+
     private void means(int i, PointsFigure.Field of) {
         if (figure.variable().numeric()) {
             band(i, of);
@@ -121,16 +125,20 @@ public final class PointsPainter {
         for (PointsFigure.Level level : of.levels()) {
             Optional<Estimate> mean = level.mean().mean();
             if (mean.isPresent()) {
-                double half = mean.get().halfWidth(COVERAGE);
-                double middle = x(i, level.at());
-                double wide = Math.min(26, (x(i, 1) - x(i, 0)) * 0.38);
-                double top = y(i, Math.min(of.high(), mean.get().value() + half));
-                double bottom = y(i, Math.max(of.low(), mean.get().value() - half));
-                g.setColor(theme.color("muted", 0.16));
-                g.fill(new Rectangle2D.Double(middle - wide, top, 2 * wide, bottom - top));
-                line(middle - wide, y(i, mean.get().value()), middle + wide, y(i, mean.get().value()), "ink", 1.8);
+                bar(i, of, level.at(), mean.get());
             }
         }
+    }
+
+    private void bar(int i, PointsFigure.Field of, double at, Estimate mean) {
+        double half = mean.halfWidth(COVERAGE);
+        double middle = x(i, at);
+        double wide = Math.min(26, (x(i, 1) - x(i, 0)) * 0.38);
+        double top = y(i, Math.min(of.high(), mean.value() + half));
+        double bottom = y(i, Math.max(of.low(), mean.value() - half));
+        g.setColor(theme.color("muted", 0.16));
+        g.fill(new Rectangle2D.Double(middle - wide, top, 2 * wide, bottom - top));
+        line(middle - wide, y(i, mean.value()), middle + wide, y(i, mean.value()), "ink", 1.8);
     }
 
     /** The fitted line with its interval, drawn through the levels that occur. */
@@ -188,6 +196,10 @@ public final class PointsPainter {
             case 2 -> new double[][] {{-1, -1}, {1, -1}, {1, 1}, {-1, 1}};
             default -> new double[][] {{0, -1}, {1, 0.8}, {-1, 0.8}};
         };
+        return polygon(corners, r, x, y);
+    }
+
+    private static Shape polygon(double[][] corners, double r, double x, double y) {
         Path2D path = new Path2D.Double();
         path.moveTo(x + r * corners[0][0], y + r * corners[0][1]);
         for (int i = 1; i < corners.length; i++) {
@@ -207,6 +219,10 @@ public final class PointsPainter {
                     theme.color("muted"));
             x += 28 + Words.width(figure.marks().get(i), Face.REGULAR.at(10.5));
         }
+        explain();
+    }
+
+    private void explain() {
         Words.draw(g,
                 figure.variable().numeric()
                         ? "line and tint: the model's mean and its 95 % interval, other factors at their average"
@@ -221,15 +237,21 @@ public final class PointsPainter {
             RowResidual row = point.row();
             double y = y(i, row.value());
             double x = x(i, point.at());
-            int aside = 0;
-            double at = x;
-            while (aside < 9 && covered(places, at, y)) {
-                aside++;
-                at = x + (aside % 2 == 1 ? 1 : -1) * Math.ceil(aside / 2.0) * 2 * DOT;
-            }
+            double at = beside(places, x, y);
             places.add(new double[] {at, y});
         }
         return places;
+    }
+
+    /** {@return the place nearest to x, in turn right and left of it, that no point covers} */
+    private static double beside(List<double[]> places, double x, double y) {
+        int aside = 0;
+        double at = x;
+        while (aside < 9 && covered(places, at, y)) {
+            aside++;
+            at = x + (aside % 2 == 1 ? 1 : -1) * Math.ceil(aside / 2.0) * 2 * DOT;
+        }
+        return at;
     }
 
     private static boolean covered(List<double[]> places, double x, double y) {

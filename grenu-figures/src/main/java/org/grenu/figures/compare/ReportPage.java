@@ -93,15 +93,19 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
             Words.draw(g, prose.words(), SIDE, y + 12, Align.LEFT, PROSE,
                     theme.color(prose.quiet() ? "muted" : "ink-2"));
         } else if (line instanceof ReportLine.Row row) {
-            for (int i = 0; i < row.cells().size(); i++) {
-                double end = i + 1 < row.starts().size() ? row.starts().get(i + 1) - 8 : ROOM;
-                Font font = row.heading() ? Face.SEMIBOLD.at(10.5) : CELL;
-                Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)),
-                        SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
-            }
-            g.setColor(theme.color(row.heading() ? "ink" : "line-soft"));
-            g.setStroke(new BasicStroke(0.75f));
-            g.draw(new Line2D.Double(SIDE, y + 15.5, WIDTH - SIDE, y + 15.5));
+            row(g, theme, row, y);
         }
+    }
+
+    private static void row(Graphics2D g, Theme theme, ReportLine.Row row, double y) {
+        for (int i = 0; i < row.cells().size(); i++) {
+            double end = i + 1 < row.starts().size() ? row.starts().get(i + 1) - 8 : ROOM;
+            Font font = row.heading() ? Face.SEMIBOLD.at(10.5) : CELL;
+            Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)),
+                    SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
+        }
+        g.setColor(theme.color(row.heading() ? "ink" : "line-soft"));
+        g.setStroke(new BasicStroke(0.75f));
+        g.draw(new Line2D.Double(SIDE, y + 15.5, WIDTH - SIDE, y + 15.5));
     }
 }

@@ -93,6 +93,10 @@ public final class ReportPages {
             }
         }
         lines.add(new ReportLine.Gap());
+        explainEffects();
+    }
+
+    private void explainEffects() {
         quiet("± is the 95 % interval; among several levels it holds for all their pairs (Tukey). A numeric change "
                 + "is judged over the range used unless a step was named. “Differs”: p at most 5 %. “Same in "
                 + "practice”: two one-sided tests at 5 %"
@@ -125,17 +129,21 @@ public final class ReportPages {
         heading("Method");
         for (ResponseAnswer answer : comparison.answers()) {
             prose(answer.model());
-            String tests = answer.tests()
-                    .stream()
-                    .filter(test -> test.test().isPresent())
-                    .map(ReportPages::words)
-                    .collect(Collectors.joining("; "));
-            quiet((tests.isEmpty() ? "" : "Type II: " + tests + ". ")
-                    + answer.lackOfFit().map(test -> "Lack of fit " + words(test) + ". ").orElse("")
-                    + (Double.isFinite(answer.deviation()) ? "Spread of alike shots "
-                            + Wording.digits(answer.deviation()) + " " + answer.response().differenceUnit() + "."
-                            : ""));
+            tests(answer);
         }
+    }
+
+    private void tests(ResponseAnswer answer) {
+        String tests = answer.tests()
+                .stream()
+                .filter(test -> test.test().isPresent())
+                .map(ReportPages::words)
+                .collect(Collectors.joining("; "));
+        quiet((tests.isEmpty() ? "" : "Type II: " + tests + ". ")
+                + answer.lackOfFit().map(test -> "Lack of fit " + words(test) + ". ").orElse("")
+                + (Double.isFinite(answer.deviation()) ? "Spread of alike shots "
+                        + Wording.digits(answer.deviation()) + " " + answer.response().differenceUnit() + "."
+                        : ""));
     }
 
     private void balance() {

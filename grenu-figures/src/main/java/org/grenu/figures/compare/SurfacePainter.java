@@ -243,28 +243,43 @@ public final class SurfacePainter {
                     .filter(piece -> surface.within((int) Math.round(piece[1]), (int) Math.round(piece[0])))
                     .toList();
             if (seen.size() > 2) {
-                double[] middle = seen.get(seen.size() / 2);
-                String label = levels.label(level);
-                double wide = Words.width(label, font);
-                double x = Math.max(left(i) + wide / 2 + 3, Math.min(right(i) - wide / 2 - 3, x(i, middle[0])));
-                double y = y(middle[1]);
-                g.setColor(theme.color("panel", 0.85));
-                g.fill(new Rectangle2D.Double(x - wide / 2 - 2, y - 6, wide + 4, 12));
-                Words.draw(g, label, x, y + 3.5, Align.CENTRE, font, theme.color("ink"));
+                label(i, levels.label(level), seen.get(seen.size() / 2), font);
             }
         }
+    }
+
+    private void label(int i, String label, double[] middle, Font font) {
+        double wide = Words.width(label, font);
+        double x = Math.max(left(i) + wide / 2 + 3, Math.min(right(i) - wide / 2 - 3, x(i, middle[0])));
+        double y = y(middle[1]);
+        g.setColor(theme.color("panel", 0.85));
+        g.fill(new Rectangle2D.Double(x - wide / 2 - 2, y - 6, wide + 4, 12));
+        Words.draw(g, label, x, y + 3.5, Align.CENTRE, font, theme.color("ink"));
     }
 
     private void axes(int i) {
         double foot = height - FOOT;
         line(left(i), foot, right(i), foot, 0.9);
         line(left(i), HEAD, left(i), foot, 0.9);
+        across(i, foot);
+        upward(i);
+        Words.draw(g,
+                name(surface.across().title(), surface.across().unit()) + " →,  "
+                        + name(surface.up().title(), surface.up().unit()) + " ↑",
+                left(i), foot + 29, Align.LEFT,
+                Face.REGULAR.at(10), theme.color("muted"));
+    }
+
+    private void across(int i, double foot) {
         Ticks along = Ticks.of(surface.xs()[0], surface.xs()[surface.xs().length - 1], 3);
         for (double value : along.values()) {
             double x = x(i, place(surface.xs(), value));
             line(x, foot, x, foot + 4, 0.9);
             Words.draw(g, along.label(value), x, foot + 16, Align.CENTRE, Face.REGULAR.at(10), theme.color("ink-2"));
         }
+    }
+
+    private void upward(int i) {
         Ticks upward = Ticks.of(surface.ys()[0], surface.ys()[surface.ys().length - 1], 4);
         for (double value : upward.values()) {
             double y = y(place(surface.ys(), value));
@@ -272,11 +287,6 @@ public final class SurfacePainter {
             Words.draw(g, upward.label(value), left(i) - 7, y + 3.5, Align.RIGHT, Face.REGULAR.at(10),
                     theme.color("ink-2"));
         }
-        Words.draw(g,
-                name(surface.across().title(), surface.across().unit()) + " →,  "
-                        + name(surface.up().title(), surface.up().unit()) + " ↑",
-                left(i), foot + 29, Align.LEFT,
-                Face.REGULAR.at(10), theme.color("muted"));
     }
 
     private static String name(String title, String unit) {

@@ -66,11 +66,7 @@ public final class FigureExport {
     public static byte[] pdf(List<? extends Sheet> sheets, String title, Theme theme) throws IOException {
         PdfBoxGraphics2DFontTextDrawer fonts = new PdfBoxGraphics2DFontTextDrawer();
         try (PDDocument document = new PDDocument(); fonts) {
-            for (Face face : Face.all()) {
-                try (InputStream in = face.open()) {
-                    fonts.registerFont(face.at(1).getFontName(), in);
-                }
-            }
+            register(fonts);
             for (Sheet record : sheets) {
                 page(document, record, theme, fonts);
             }
@@ -78,6 +74,14 @@ public final class FigureExport {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             document.save(out);
             return out.toByteArray();
+        }
+    }
+
+    private static void register(PdfBoxGraphics2DFontTextDrawer fonts) throws IOException {
+        for (Face face : Face.all()) {
+            try (InputStream in = face.open()) {
+                fonts.registerFont(face.at(1).getFontName(), in);
+            }
         }
     }
 

@@ -28,19 +28,22 @@ public final class Grain {
         own.fill(shape);
         own.clip(shape);
         own.setColor(theme.color("stipple-grain", 0.6));
-        Rectangle2D bounds = shape.getBounds2D();
-        for (double x = Math.floor(bounds.getMinX() / TILE) * TILE; x < bounds.getMaxX(); x += TILE) {
-            for (double y = Math.floor(bounds.getMinY() / TILE) * TILE; y < bounds.getMaxY(); y += TILE) {
-                for (double[] dot : TILE_DOTS) {
-                    double r = dot[2];
-                    own.fill(new Ellipse2D.Double(x + dot[0] - r, y + dot[1] - r, 2 * r, 2 * r));
-                }
-            }
-        }
+        dots(own, shape.getBounds2D());
         own.dispose();
         g.setColor(theme.color("phase-edge"));
         g.setStroke(new BasicStroke(0.5f));
         g.draw(shape);
+    }
+
+    private static void dots(Graphics2D g, Rectangle2D bounds) {
+        for (double x = Math.floor(bounds.getMinX() / TILE) * TILE; x < bounds.getMaxX(); x += TILE) {
+            for (double y = Math.floor(bounds.getMinY() / TILE) * TILE; y < bounds.getMaxY(); y += TILE) {
+                for (double[] dot : TILE_DOTS) {
+                    double r = dot[2];
+                    g.fill(new Ellipse2D.Double(x + dot[0] - r, y + dot[1] - r, 2 * r, 2 * r));
+                }
+            }
+        }
     }
 
     /** A 6 × 6 lattice, each dot moved within its cell. */

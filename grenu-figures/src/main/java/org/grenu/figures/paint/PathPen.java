@@ -11,6 +11,16 @@ public final class PathPen implements CurvePen {
 
     @Override
     public void draw(Graphics2D g, Rectangle2D clip, double[] x, double[] y, Color color, double width) {
+        Path2D path = path(x, y);
+        Graphics2D own = (Graphics2D) g.create();
+        own.clip(clip);
+        own.setColor(color);
+        own.setStroke(new BasicStroke((float) width, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
+        own.draw(path);
+        own.dispose();
+    }
+
+    private static Path2D path(double[] x, double[] y) {
         Path2D path = new Path2D.Double();
         boolean down = false;
         for (int i = 0; i < x.length; i++) {
@@ -22,11 +32,6 @@ public final class PathPen implements CurvePen {
             }
             down = present;
         }
-        Graphics2D own = (Graphics2D) g.create();
-        own.clip(clip);
-        own.setColor(color);
-        own.setStroke(new BasicStroke((float) width, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
-        own.draw(path);
-        own.dispose();
+        return path;
     }
 }

@@ -28,12 +28,7 @@ public record Ticks(List<Double> values, int decimals, Unit unit, boolean apart)
         if (!(rough > 0) || Double.isInfinite(rough)) {
             return new Ticks(List.of(low), 1, Unit.NUMBER, false);
         }
-        double power = Math.pow(10, Math.floor(Math.log10(rough)));
-        double[] steps = {1, 2, 2.5, 5, 10};
-        double step = steps[4] * power;
-        for (int i = steps.length - 1; i >= 0; i--) {
-            step = steps[i] * power >= rough * 0.999 ? steps[i] * power : step;
-        }
+        double step = step(rough);
         List<Double> values = new ArrayList<>();
         for (double k = Math.ceil(low / step - 1e-9); k * step <= high + 1e-9 * step; k++) {
             values.add(k * step + 0.0);
@@ -41,6 +36,16 @@ public record Ticks(List<Double> values, int decimals, Unit unit, boolean apart)
         int decimals = (int) Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
         boolean half = Math.abs(step / Math.pow(10, -decimals) - Math.rint(step / Math.pow(10, -decimals))) > 1e-6;
         return new Ticks(values, decimals + (half ? 1 : 0), Unit.NUMBER, false);
+    }
+
+    private static double step(double rough) {
+        double power = Math.pow(10, Math.floor(Math.log10(rough)));
+        double[] steps = {1, 2, 2.5, 5, 10};
+        double step = steps[4] * power;
+        for (int i = steps.length - 1; i >= 0; i--) {
+            step = steps[i] * power >= rough * 0.999 ? steps[i] * power : step;
+        }
+        return step;
     }
 
     /** {@return about that many within the range, round in that unit; the range is in the canonical one} */

@@ -100,16 +100,20 @@ public final class PlanePainter {
         }
         own.dispose();
         for (int strength = 4; strength <= 20; strength += 2) {
-            double atRight = strength * ratios[1];
-            double atTop = yields[1] / strength;
-            String label = strength + " %";
-            if (atRight > yields[0] && atRight < yields[1] - 0.08 * (yields[1] - yields[0])) {
-                Words.draw(g, label, plot.getMaxX() - 2, y(atRight) + 13, Align.RIGHT, Face.REGULAR.at(10),
-                        theme.color("muted"));
-            } else if (atTop > ratios[0] + 0.1 * (ratios[1] - ratios[0]) && atTop < ratios[1]) {
-                Words.draw(g, label, x(atTop) - 6, plot.getMinY() + 9, Align.RIGHT, Face.REGULAR.at(10),
-                        theme.color("muted"));
-            }
+            strength(strength);
+        }
+    }
+
+    private void strength(int strength) {
+        double atRight = strength * ratios[1];
+        double atTop = yields[1] / strength;
+        String label = strength + " %";
+        if (atRight > yields[0] && atRight < yields[1] - 0.08 * (yields[1] - yields[0])) {
+            Words.draw(g, label, plot.getMaxX() - 2, y(atRight) + 13, Align.RIGHT, Face.REGULAR.at(10),
+                    theme.color("muted"));
+        } else if (atTop > ratios[0] + 0.1 * (ratios[1] - ratios[0]) && atTop < ratios[1]) {
+            Words.draw(g, label, x(atTop) - 6, plot.getMinY() + 9, Align.RIGHT, Face.REGULAR.at(10),
+                    theme.color("muted"));
         }
     }
 
@@ -119,6 +123,11 @@ public final class PlanePainter {
         g.draw(new Line2D.Double(plot.getMinX(), plot.getMaxY(), plot.getMaxX(), plot.getMaxY()));
         Words.draw(g, "EY", 0, TOP + 8, Align.LEFT, Face.SEMIBOLD.at(10.5), theme.color("ink"));
         Words.draw(g, "%", 0, TOP + 20, Align.LEFT, Face.REGULAR.at(10), theme.color("muted"));
+        across();
+        upward();
+    }
+
+    private void across() {
         Ticks across = Ticks.of(ratios[0], ratios[1], 4);
         for (double ratio : across.values()) {
             g.setColor(theme.color("ink"));
@@ -127,6 +136,9 @@ public final class PlanePainter {
                     Align.CENTRE,
                     Face.REGULAR.at(10.5), theme.color("ink-2"));
         }
+    }
+
+    private void upward() {
         Ticks up = Ticks.of(yields[0], yields[1], 4);
         for (double yield : up.values()) {
             if (y(yield) > TOP + 24 || y(yield) < TOP) {

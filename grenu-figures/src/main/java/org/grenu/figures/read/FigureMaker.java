@@ -73,17 +73,21 @@ final class FigureMaker {
         Optional<UniformCurve> other = ghost
                 .flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)));
         List<Band> corridor = corridor(channel);
+        StripScale scale = scale(channel, along, other, corridor);
+        return new Strip(channel, along,
+                new Strip.Beside(asLogged(channel).map(axis::along), other, doubt(channel, along)), corridor,
+                points(channel), scale);
+    }
+
+    private StripScale scale(Channel channel, UniformCurve along, Optional<UniformCurve> other, List<Band> corridor) {
         DoubleStream lows = DoubleStream.concat(
                 DoubleStream.of(along.values().min(), other.map(c -> c.values().min()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.low().values().min()));
         DoubleStream highs = DoubleStream.concat(
                 DoubleStream.of(along.values().max(), other.map(c -> c.values().max()).orElse(Double.NaN)),
                 corridor.stream().mapToDouble(band -> band.high().values().max()));
-        StripScale scale = StripScale.of(channel, options.units(), lows.filter(Double::isFinite).min().orElse(0),
+        return StripScale.of(channel, options.units(), lows.filter(Double::isFinite).min().orElse(0),
                 highs.filter(Double::isFinite).max().orElse(1));
-        return new Strip(channel, along,
-                new Strip.Beside(asLogged(channel).map(axis::along), other, doubt(channel, along)), corridor,
-                points(channel), scale);
     }
 
     private Optional<Band> doubt(Channel channel, UniformCurve along) {
@@ -110,18 +114,22 @@ final class FigureMaker {
             if (step.step().target().channel() != channel || !(step.seconds() > GRID)) {
                 continue;
             }
-            int count = (int) (step.seconds() / GRID) + 1;
-            double[] low = new double[count];
-            double[] high = new double[count];
-            for (int i = 0; i < count; i++) {
-                double target = step.targetAt(step.fromSeconds() + i * GRID);
-                low[i] = Math.max(0, target - step.step().tolerance());
-                high[i] = target + step.step().tolerance();
-            }
-            bands.add(new Band(axis.along(new UniformCurve(step.fromSeconds(), GRID, Samples.of(low))),
-                    axis.along(new UniformCurve(step.fromSeconds(), GRID, Samples.of(high)))));
+            bands.add(band(step));
         }
         return bands;
+    }
+
+    private Band band(StepRun step) {
+        int count = (int) (step.seconds() / GRID) + 1;
+        double[] low = new double[count];
+        double[] high = new double[count];
+        for (int i = 0; i < count; i++) {
+            double target = step.targetAt(step.fromSeconds() + i * GRID);
+            low[i] = Math.max(0, target - step.step().tolerance());
+            high[i] = target + step.step().tolerance();
+        }
+        return new Band(axis.along(new UniformCurve(step.fromSeconds(), GRID, Samples.of(low))),
+                axis.along(new UniformCurve(step.fromSeconds(), GRID, Samples.of(high))));
     }
 
     private List<double[]> points(Channel channel) {
@@ -144,14 +152,18 @@ final class FigureMaker {
                 .stream()
                 .anyMatch(r -> r.applied() && r.kind().channel().filter(c -> c == channel).isPresent()
                         && r.kind() != RepairKind.TARE_OFFSET && r.kind() != RepairKind.CLIPPED);
-        boolean otherTimes = measures.repaired()
-                .repairs()
-                .stream()
-                .anyMatch(r -> r.kind() == RepairKind.TIME_ORDER || r.kind() == RepairKind.CLOCK_RESET);
+        boolean otherTimes = hasOtherTimes();
         if (!bridged || otherTimes || raw.find(channel).isEmpty() || measures.sparse()) {
             return Optional.empty();
         }
         return Optional.of(Resampling.STANDARD.resample(raw.time(), raw.find(channel).get()));
+    }
+
+    private boolean hasOtherTimes() {
+        return measures.repaired()
+                .repairs()
+                .stream()
+                .anyMatch(r -> r.kind() == RepairKind.TIME_ORDER || r.kind() == RepairKind.CLOCK_RESET);
     }
 
     private List<PhaseSpan> phases() {

@@ -35,6 +35,10 @@ public final class StripLayout {
         this.view = view;
         this.tops = new double[strips.size()];
         this.heights = new double[strips.size()];
+        place();
+    }
+
+    private void place() {
         double weights = strips.stream().mapToDouble(Strip::weight).sum();
         double room = this.height - head - FOOT - GAP * Math.max(0, strips.size() - 1);
         double y = head;

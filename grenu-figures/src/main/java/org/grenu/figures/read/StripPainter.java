@@ -64,27 +64,36 @@ public final class StripPainter {
 
     private void scale(int i) {
         Strip strip = layout.strips().get(i);
-        Words.draw(g, strip.channel().title(), 14, layout.top(i) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5),
-                theme.color("ink"));
-        Words.draw(g, strip.unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11),
-                theme.color("muted"));
+        title(i, strip);
         for (double value : strip.ticks().values()) {
             double y = layout.y(i, value);
             if (value > strip.low() + 1e-9) {
                 line(layout.left(), y, layout.right(), y, "grid", 0.75);
             }
-            double begins = layout.left() - 8 - Words.width(strip.ticks().label(value), Face.REGULAR.at(10));
-            boolean underTitle = y - layout.top(i) < 16
-                    && 17 + Words.width(strip.channel().title(), Face.SEMIBOLD.at(11.5)) > begins;
-            if (underTitle) {
-                continue;
-            }
-            boolean onFoot = layout.bottom(i) - y < 4;
-            Words.draw(g, strip.ticks().label(value), layout.left() - 8, onFoot ? layout.bottom(i) - 1 : y + 3.6,
-                    Align.RIGHT,
-                    Face.REGULAR.at(10), theme.color("muted"));
+            tickLabel(i, strip, value);
         }
         line(14, layout.bottom(i), layout.width(), layout.bottom(i), "line", 1);
+    }
+
+    private void title(int i, Strip strip) {
+        Words.draw(g, strip.channel().title(), 14, layout.top(i) + 10, Align.LEFT, Face.SEMIBOLD.at(11.5),
+                theme.color("ink"));
+        Words.draw(g, strip.unit().symbol(), 14, layout.top(i) + 24, Align.LEFT, Face.REGULAR.at(11),
+                theme.color("muted"));
+    }
+
+    private void tickLabel(int i, Strip strip, double value) {
+        double y = layout.y(i, value);
+        double begins = layout.left() - 8 - Words.width(strip.ticks().label(value), Face.REGULAR.at(10));
+        boolean underTitle = y - layout.top(i) < 16
+                && 17 + Words.width(strip.channel().title(), Face.SEMIBOLD.at(11.5)) > begins;
+        if (underTitle) {
+            return;
+        }
+        boolean onFoot = layout.bottom(i) - y < 4;
+        Words.draw(g, strip.ticks().label(value), layout.left() - 8, onFoot ? layout.bottom(i) - 1 : y + 3.6,
+                Align.RIGHT,
+                Face.REGULAR.at(10), theme.color("muted"));
     }
 
     private void corridor(int i) {
@@ -125,13 +134,7 @@ public final class StripPainter {
 
     private void curve(int i, Inks inks) {
         Strip strip = layout.strips().get(i);
-        strip.doubt().ifPresent(band -> {
-            Graphics2D own = (Graphics2D) g.create();
-            own.clip(plot(i, 0));
-            own.setColor(Theme.withOpacity(inks.treatment(), 0.16));
-            own.fill(outline(i, band));
-            own.dispose();
-        });
+        strip.doubt().ifPresent(band -> shade(i, band, inks.treatment()));
         strip.ghost().ifPresent(ghost -> draw(i, ghost, Theme.withOpacity(inks.ghost(), 0.6), GHOST_WIDTH));
         strip.asLogged().ifPresent(logged -> draw(i, logged, theme.color("rail"), 1));
         if (strip.points().isEmpty()) {
@@ -140,6 +143,14 @@ public final class StripPainter {
             draw(i, strip.curve(), Theme.withOpacity(inks.treatment(), 0.35), 1);
             points(i, strip.points(), inks.treatment());
         }
+    }
+
+    private void shade(int i, Band band, Color color) {
+        Graphics2D own = (Graphics2D) g.create();
+        own.clip(plot(i, 0));
+        own.setColor(Theme.withOpacity(color, 0.16));
+        own.fill(outline(i, band));
+        own.dispose();
     }
 
     private void points(int i, List<double[]> points, Color color) {

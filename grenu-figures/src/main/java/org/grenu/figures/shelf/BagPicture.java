@@ -59,16 +59,24 @@ final class BagPicture {
     void paint() {
         rest();
         s.line(0, RAIL, days.to(), RAIL, "ink", 0.9);
-        for (BagLife.Frozen span : bag.life().frozen()) {
-            double to = x(span.to().orElse(first.plusDays((long) days.high())));
-            s.fill(x(span.from()), RAIL - 5, to - x(span.from()), 10, "slate", 0.22);
-            s.note("frozen", Math.max((x(span.from()) + to) / 2, 18), RAIL - 9, Align.CENTRE);
-        }
+        frozen();
         shots();
         events();
         today();
         age();
         stock();
+        contradictions();
+    }
+
+    private void frozen() {
+        for (BagLife.Frozen span : bag.life().frozen()) {
+            double to = x(span.to().orElse(first.plusDays((long) days.high())));
+            s.fill(x(span.from()), RAIL - 5, to - x(span.from()), 10, "slate", 0.22);
+            s.note("frozen", Math.max((x(span.from()) + to) / 2, 18), RAIL - 9, Align.CENTRE);
+        }
+    }
+
+    private void contradictions() {
         List<String> wrong = bag.life().contradictions();
         if (!wrong.isEmpty()) {
             s.warn(wrong.get(0), 0, 160, Align.LEFT);
@@ -109,6 +117,10 @@ final class BagPicture {
                 s.dot(x(day), RAIL + 8 + 4.2 * i, 1.8, "ink", 0.75);
             }
         });
+        explainDots(perDay);
+    }
+
+    private void explainDots(Map<LocalDate, Integer> perDay) {
         String dots = perDay.values().stream().anyMatch(count -> count > MOST_DOTS)
                 ? "a dot a shot, " + MOST_DOTS + " at most" : "a dot a shot";
         perDay.keySet()
@@ -143,18 +155,22 @@ final class BagPicture {
     private void age() {
         double x = width - 126;
         if (bag.age().isPresent()) {
-            String age = Long.toString(bag.age().getAsLong());
-            s.large(age, x, 24);
-            s.note(bag.age().getAsLong() == 1 ? "day since roast" : "days since roast", x + s.largeWidth(age) + 5, 24,
-                    Align.LEFT);
-            boolean used = bag.life().first(BagEvent.Kind.USED_UP).isPresent();
-            boolean frozen = bag.life().frozenOn(bag.today());
-            s.note(used ? "when it was used up" : frozen ? "frozen: the clock stands"
-                    : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
+            knownAge(x);
         } else {
             s.warn("roast date unknown", x, 22, Align.LEFT);
             s.note("its age is not zero days", x, 36, Align.LEFT);
         }
+    }
+
+    private void knownAge(double x) {
+        String age = Long.toString(bag.age().getAsLong());
+        s.large(age, x, 24);
+        s.note(bag.age().getAsLong() == 1 ? "day since roast" : "days since roast", x + s.largeWidth(age) + 5, 24,
+                Align.LEFT);
+        boolean used = bag.life().first(BagEvent.Kind.USED_UP).isPresent();
+        boolean frozen = bag.life().frozenOn(bag.today());
+        s.note(used ? "when it was used up" : frozen ? "frozen: the clock stands"
+                : bag.life().frozen().isEmpty() ? "" : "days frozen not counted", x, 38, Align.LEFT);
     }
 
     /** What became of the net mass, from left to right, and at the right what is still there. */

@@ -60,16 +60,20 @@ public record CoffeeFigure(String roast, Colour colour, OptionalDouble density, 
         coffee.entries().text(ShelfField.PROCESS).ifPresent(facts::add);
         coffee.entries().text(ShelfField.ORIGIN).ifPresent(facts::add);
         OptionalDouble moisture = coffee.number(ShelfField.MOISTURE);
-        List<String> notes = Arrays.stream(coffee.words(ShelfField.EXPECTED_NOTES).split("[,;]"))
-                .map(String::strip)
-                .filter(note -> !note.isEmpty())
-                .toList();
+        List<String> notes = notes(coffee);
         return new CoffeeFigure(coffee.words(ShelfField.ROAST_LEVEL), new Colour(coffee.number(ShelfField.COLOUR_WHOLE),
                 coffee.number(ShelfField.COLOUR_GROUND), coffee.words(ShelfField.COLOUR_SCALE)),
                 coffee.number(ShelfField.DENSITY),
                 moisture.isEmpty() ? Optional.empty() : Optional.of(Measured.independent(moisture.getAsDouble(),
                         coffee.number(ShelfField.MOISTURE_U).orElse(ShotRecord.USUAL_MOISTURE_U))),
                 notes, String.join(" · ", facts), coffee.used().size());
+    }
+
+    private static List<String> notes(Standing coffee) {
+        return Arrays.stream(coffee.words(ShelfField.EXPECTED_NOTES).split("[,;]"))
+                .map(String::strip)
+                .filter(note -> !note.isEmpty())
+                .toList();
     }
 
     @Override

@@ -52,10 +52,7 @@ final class InstrumentPictures {
     }
 
     static void refractometer(Sketch s, RefractometerFigure figure, double width) {
-        String range = figure.low().isPresent() && figure.high().isPresent()
-                ? figure.low().get() + " to " + figure.high().get() : "unknown";
-        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeatability", number(figure.repeats(), ""),
-                "compensated", range));
+        refractometerFacts(s, figure);
         if (figure.zeros().isEmpty() && figure.dried().isEmpty()) {
             s.note("Neither a zero check nor a dried sample yet.", 0, 38, Align.LEFT);
             return;
@@ -65,6 +62,13 @@ final class InstrumentPictures {
             zeros(s, figure, middle - 24);
         }
         figure.dried().ifPresent(dried -> dried(s, figure, dried, middle, width));
+    }
+
+    private static void refractometerFacts(Sketch s, RefractometerFigure figure) {
+        String range = figure.low().isPresent() && figure.high().isPresent()
+                ? figure.low().get() + " to " + figure.high().get() : "unknown";
+        facts(s, List.of("reads", figure.brix() ? "°Brix" : "strength", "repeatability", number(figure.repeats(), ""),
+                "compensated", range));
     }
 
     private static void zeros(Sketch s, RefractometerFigure figure, double right) {

@@ -128,6 +128,10 @@ final class MachinePicture {
             s.ring(x + 5, 182, 4.5, "accent");
             s.note("kept schedule", x + 16, 186, Align.LEFT);
         }
+        outOfOrder(valve, x);
+    }
+
+    private void outOfOrder(ValveCalibration valve, double x) {
         if (!valve.outOfOrder().isEmpty()) {
             s.warn("out of order at", x, 214, Align.LEFT);
             s.warn(String.join(", ", valve.outOfOrder().stream().map(p -> DecimalText.exact(p.at())).toList()), x, 228,

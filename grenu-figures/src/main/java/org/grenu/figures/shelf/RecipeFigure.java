@@ -47,12 +47,27 @@ public record RecipeFigure(String version, List<Number> numbers, List<Line> line
     static RecipeFigure of(Standing recipe) {
         Entries entries = recipe.entries();
         DisplayUnits units = recipe.units();
+        List<Number> numbers = numbers(entries, units);
+        List<Line> lines = lines(entries, units);
+        List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR)
+                .stream()
+                .map(row -> new double[] {row.needed(0), row.needed(1)})
+                .toList();
+        String from = entries.entry(ShelfField.FROM_SHOT).map(shot -> ", from shot " + shot).orElse("");
+        return new RecipeFigure("version " + recipe.version().number() + from, numbers, lines, pressure, units);
+    }
+
+    private static List<Number> numbers(Entries entries, DisplayUnits units) {
         List<Number> numbers = new ArrayList<>();
         for (Field field : LARGE) {
             entries.entry(field)
                     .ifPresent(text -> numbers.add(new Number(units.shown(field.unit(), text),
                             units.symbol(field.unit()), inside(field.title()))));
         }
+        return numbers;
+    }
+
+    private static List<Line> lines(Entries entries, DisplayUnits units) {
         List<Line> lines = new ArrayList<>();
         for (Field field : ShelfKind.RECIPE.fields()) {
             boolean shown = !LARGE.contains(field) && field.kind() != FieldKind.ROWS && field != ShelfField.FROM_SHOT;
@@ -61,12 +76,7 @@ public record RecipeFigure(String version, List<Number> numbers, List<Line> line
                     .ifPresent(text -> lines.add(new Line(field.title(),
                             (units.shown(field.unit(), text) + " " + units.symbol(field.unit())).strip())));
         }
-        List<double[]> pressure = entries.rows(ShelfField.PRESSURE_CORRIDOR)
-                .stream()
-                .map(row -> new double[] {row.needed(0), row.needed(1)})
-                .toList();
-        String from = entries.entry(ShelfField.FROM_SHOT).map(shot -> ", from shot " + shot).orElse("");
-        return new RecipeFigure("version " + recipe.version().number() + from, numbers, lines, pressure, units);
+        return lines;
     }
 
     /** A title within a line of words; abbreviations stay as they are. */

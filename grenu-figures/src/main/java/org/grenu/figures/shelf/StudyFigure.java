@@ -23,15 +23,9 @@ public record StudyFigure(String question, List<String> days, Map<String, int[]>
     }
 
     static StudyFigure of(Standing study) {
-        String name = study.item().name();
         Map<String, Map<String, Integer>> counts = new TreeMap<>();
         TreeMap<String, Integer> days = new TreeMap<>();
-        for (ShotRecord record : study.used()) {
-            String day = record.pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("unknown");
-            days.merge(day, 1, Integer::sum);
-            counts.computeIfAbsent(record.armIn(name).orElse("no arm named"), key -> new TreeMap<>())
-                    .merge(day, 1, Integer::sum);
-        }
+        count(study, counts, days);
         study.entries()
                 .rows(ShelfField.ARMS)
                 .forEach(row -> row.words(0).ifPresent(arm -> counts.putIfAbsent(arm, Map.of())));
@@ -39,6 +33,16 @@ public record StudyFigure(String question, List<String> days, Map<String, int[]>
         counts.forEach((arm, byDay) -> arms.put(arm,
                 days.keySet().stream().mapToInt(day -> byDay.getOrDefault(day, 0)).toArray()));
         return new StudyFigure(study.words(ShelfField.QUESTION), List.copyOf(days.keySet()), arms);
+    }
+
+    private static void count(Standing study, Map<String, Map<String, Integer>> counts, Map<String, Integer> days) {
+        String name = study.item().name();
+        for (ShotRecord record : study.used()) {
+            String day = record.pulledAt().map(moment -> moment.toLocalDate().toString()).orElse("unknown");
+            days.merge(day, 1, Integer::sum);
+            counts.computeIfAbsent(record.armIn(name).orElse("no arm named"), key -> new TreeMap<>())
+                    .merge(day, 1, Integer::sum);
+        }
     }
 
     @Override

@@ -25,6 +25,15 @@ final class ThingPictures {
         roast(s, coffee, middle - 24);
         double x = middle;
         x = number(s, coffee.density(), "g/L", "density", x, 44);
+        moisture(s, coffee, x);
+        if (coffee.notes().isEmpty()) {
+            s.note("no notes expected yet", middle, 82, Align.LEFT);
+        } else {
+            s.italic(String.join(" · ", coffee.notes()), middle, 82, width - middle);
+        }
+    }
+
+    private static void moisture(Sketch s, CoffeeFigure coffee, double x) {
         if (coffee.moisture().isPresent()) {
             Reported moisture = Reported.of(coffee.moisture().get());
             s.value(moisture.text(), x, 44, Align.LEFT);
@@ -32,11 +41,6 @@ final class ThingPictures {
             s.note("moisture", x, 58, Align.LEFT);
         } else {
             number(s, OptionalDouble.empty(), "%", "moisture", x, 44);
-        }
-        if (coffee.notes().isEmpty()) {
-            s.note("no notes expected yet", middle, 82, Align.LEFT);
-        } else {
-            s.italic(String.join(" · ", coffee.notes()), middle, 82, width - middle);
         }
     }
 
@@ -52,6 +56,10 @@ final class ThingPictures {
         s.below(axis, 58, 5, "");
         String scale = coffee.scale().isEmpty() ? "colour number, scale not named" : coffee.scale();
         s.note(s.fittedNote(scale, right), 0, 88, Align.LEFT);
+        colours(s, coffee, axis);
+    }
+
+    private static void colours(Sketch s, CoffeeFigure coffee, Sketch.Axis axis) {
         if (coffee.whole().isPresent()) {
             s.dot(axis.at(coffee.whole().getAsDouble()), 58, 4, "ink", 1);
             String whole = "whole " + DecimalText.exact(coffee.whole().getAsDouble());

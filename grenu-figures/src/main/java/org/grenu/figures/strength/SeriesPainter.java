@@ -53,6 +53,13 @@ public final class SeriesPainter {
     private void paint() {
         ranges();
         axes();
+        mean();
+        for (int i = 0; i < figure.readings().size(); i++) {
+            dot(i);
+        }
+    }
+
+    private void mean() {
         g.setColor(theme.color("ink", 0.13));
         g.fill(new Rectangle2D.Double(LEFT, y(figure.mean() + figure.half()), right - LEFT,
                 y(figure.mean() - figure.half()) - y(figure.mean() + figure.half())));
@@ -63,9 +70,6 @@ public final class SeriesPainter {
                 Face.SEMIBOLD.at(11), theme.color("ink"));
         Words.draw(g, "band: k = 2", right + 8, y(figure.mean()) + 18, Align.LEFT, Face.REGULAR.at(10),
                 theme.color("muted"));
-        for (int i = 0; i < figure.readings().size(); i++) {
-            dot(i);
-        }
     }
 
     private void ranges() {
@@ -73,18 +77,33 @@ public final class SeriesPainter {
         high = figure.mean() + 1.6 * figure.half();
         first = figure.timed() ? 0 : 0.5;
         last = figure.timed() ? 60 : Math.max(3, figure.readings().size()) + 0.5;
+        widen();
+        if (!(high > low)) {
+            high = low + 0.1;
+        }
+    }
+
+    private void widen() {
         for (int i = 0; i < figure.readings().size(); i++) {
             double value = figure.readings().get(i).value();
             low = Math.min(low, value - 0.3 * figure.half());
             high = Math.max(high, value + 0.3 * figure.half());
             last = Math.max(last, figure.timed() ? figure.place(i) * 1.05 : last);
         }
-        if (!(high > low)) {
-            high = low + 0.1;
-        }
     }
 
     private void axes() {
+        upward();
+        Words.draw(g, figure.unit(), 0, TOP, Align.LEFT, Face.SEMIBOLD.at(11), theme.color("ink"));
+        g.setColor(theme.color("ink"));
+        g.setStroke(new BasicStroke(0.9f));
+        g.draw(new Line2D.Double(LEFT, bottom, right, bottom));
+        across();
+        Words.draw(g, figure.timed() ? "s since the first reading" : "reading", right, bottom + 31, Align.RIGHT,
+                Face.REGULAR.at(10.5), theme.color("muted"));
+    }
+
+    private void upward() {
         Ticks up = Ticks.of(low, high, 5);
         for (double value : up.values()) {
             g.setColor(theme.color("grid"));
@@ -93,18 +112,15 @@ public final class SeriesPainter {
             Words.draw(g, up.label(value), LEFT - 8, y(value) + 4, Align.RIGHT, Face.REGULAR.at(10.5),
                     theme.color("ink-2"));
         }
-        Words.draw(g, figure.unit(), 0, TOP, Align.LEFT, Face.SEMIBOLD.at(11), theme.color("ink"));
-        g.setColor(theme.color("ink"));
-        g.setStroke(new BasicStroke(0.9f));
-        g.draw(new Line2D.Double(LEFT, bottom, right, bottom));
+    }
+
+    private void across() {
         Ticks across = figure.timed() ? Ticks.of(first, last, 6) : Ticks.every(1, first, last, Unit.NUMBER);
         for (double value : across.values()) {
             g.draw(new Line2D.Double(x(value), bottom, x(value), bottom + 4));
             Words.draw(g, across.label(value), x(value), bottom + 16, Align.CENTRE, Face.REGULAR.at(10.5),
                     theme.color("ink-2"));
         }
-        Words.draw(g, figure.timed() ? "s since the first reading" : "reading", right, bottom + 31, Align.RIGHT,
-                Face.REGULAR.at(10.5), theme.color("muted"));
     }
 
     /** Unfiltered readings are hollow, so that a mixed series is seen. */
@@ -119,6 +135,10 @@ public final class SeriesPainter {
         g.setColor(theme.color("ink"));
         g.setStroke(new BasicStroke(1.4f));
         g.draw(circle);
+        markApart(index, cx, cy);
+    }
+
+    private void markApart(int index, double cx, double cy) {
         if (figure.outlier().isPresent() && figure.outlier().getAsInt() == index) {
             g.setColor(theme.color("brick"));
             g.draw(new Ellipse2D.Double(cx - 9, cy - 9, 18, 18));

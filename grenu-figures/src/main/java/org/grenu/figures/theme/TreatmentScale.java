@@ -67,13 +67,17 @@ public final class TreatmentScale {
         if (!factor.numeric()) {
             return rank < CHIPS ? theme.color("chip-" + (rank + 1)) : theme.color("muted");
         }
+        return seam(position(level, rank), theme);
+    }
+
+    private double position(String level, int rank) {
         double position = levels.size() == 1 ? 0.5 : rank / (levels.size() - 1.0);
         if (levels.size() > SEAMS) {
             double low = Double.parseDouble(levels.get(0));
             double high = Double.parseDouble(levels.get(levels.size() - 1));
             position = (Double.parseDouble(level) - low) / (high - low);
         }
-        return seam(position, theme);
+        return position;
     }
 
     private static Color seam(double position, Theme theme) {
