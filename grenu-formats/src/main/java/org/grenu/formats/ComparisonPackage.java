@@ -124,25 +124,33 @@ public final class ComparisonPackage {
 
     private static String descriptor(Comparison comparison, Map<String, String> files) throws IOException {
         ObjectNode root = JSON.createObjectNode();
-        root.put("profile", "data-package")
-                .put("name", "grenu-comparison")
-                .put("title", comparison.sentence().headline());
-        root.put("description", comparison.sentence().text());
+        title(root, comparison);
         ArrayNode resources = root.putArray("resources");
         for (String path : files.keySet()) {
             if (path.endsWith(".csv")) {
-                ObjectNode resource = resources.addObject()
-                        .put("name", path.replace('/', '-').replace(".csv", ""))
-                        .put("path", path)
-                        .put("format", "csv")
-                        .put("mediatype", "text/csv")
-                        .put("encoding", "utf-8");
-                if (path.startsWith("shots/")) {
-                    resource.putObject("dialect").put("commentChar", "#");
-                }
+                resource(resources, path);
             }
         }
         root.putObject("grenu").put("command", "compare").put("options", options(comparison.question()));
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+    }
+
+    private static void title(ObjectNode root, Comparison comparison) {
+        root.put("profile", "data-package")
+                .put("name", "grenu-comparison")
+                .put("title", comparison.sentence().headline());
+        root.put("description", comparison.sentence().text());
+    }
+
+    private static void resource(ArrayNode resources, String path) {
+        ObjectNode resource = resources.addObject()
+                .put("name", path.replace('/', '-').replace(".csv", ""))
+                .put("path", path)
+                .put("format", "csv")
+                .put("mediatype", "text/csv")
+                .put("encoding", "utf-8");
+        if (path.startsWith("shots/")) {
+            resource.putObject("dialect").put("commentChar", "#");
+        }
     }
 }

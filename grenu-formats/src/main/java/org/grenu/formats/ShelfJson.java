@@ -62,13 +62,7 @@ public final class ShelfJson {
      * @throws ImportFailure if the text is not such a file, or an entry is not possible; names what and where
      */
     public static List<ShelfItem> read(String name, String text) throws ImportFailure {
-        JsonNode root;
-        try {
-            root = JSON.readTree(text);
-        } catch (JsonProcessingException broken) {
-            throw new ImportFailure(name, Math.max(1, broken.getLocation().getLineNr()),
-                    "This is not JSON (" + broken.getOriginalMessage() + ").", "Export the shelf again.");
-        }
+        JsonNode root = tree(name, text);
         if (!root.path("format").asText().equals("grenu-shelf") || !root.path("items").isArray()
                 || root.path("items").size() > MOST_ITEMS) {
             throw new ImportFailure(name, 1, "This is not a shelf that Grenu wrote.",
@@ -79,6 +73,15 @@ public final class ShelfJson {
             items.add(item(name, node, items.size() + 1L));
         }
         return items;
+    }
+
+    private static JsonNode tree(String name, String text) throws ImportFailure {
+        try {
+            return JSON.readTree(text);
+        } catch (JsonProcessingException broken) {
+            throw new ImportFailure(name, Math.max(1, broken.getLocation().getLineNr()),
+                    "This is not JSON (" + broken.getOriginalMessage() + ").", "Export the shelf again.");
+        }
     }
 
     private static ShelfItem item(String file, JsonNode node, long id) throws ImportFailure {

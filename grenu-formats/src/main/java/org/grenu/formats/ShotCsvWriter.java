@@ -26,6 +26,11 @@ public final class ShotCsvWriter {
         out.append("time [s]");
         channels.forEach(channel -> out.append(',').append(heading(channel.getKey())));
         out.append('\n');
+        rows(shot, channels, out);
+        return out.toString();
+    }
+
+    private static void rows(Shot shot, List<Map.Entry<Channel, Samples>> channels, StringBuilder out) {
         for (int i = 0; i < shot.log().size(); i++) {
             out.append(DecimalText.toTheLastBit(shot.log().time().get(i)));
             for (Map.Entry<Channel, Samples> channel : channels) {
@@ -34,7 +39,6 @@ public final class ShotCsvWriter {
             }
             out.append('\n');
         }
-        return out.toString();
     }
 
     private static void preambleLine(StringBuilder out, String key, String value) {

@@ -80,19 +80,23 @@ final class ShotJsonReader {
         ShotRecord.Builder record = new ShotRecord.Builder(ShotRecord.EMPTY);
         for (Map.Entry<String, JsonNode> entry : node.properties()) {
             try {
-                if (entry.getKey().equals(EXTRAS)) {
-                    for (Map.Entry<String, JsonNode> extra : entry.getValue().properties()) {
-                        record.extra(extra.getKey(), extra.getValue().asText());
-                    }
-                } else {
-                    enter(record, entry.getKey(), entry.getValue());
-                }
+                take(record, entry);
             } catch (RefusedEntry refused) {
                 throw failure("record." + entry.getKey() + ": " + refused.getMessage(),
                         "Correct the value or remove it.");
             }
         }
         return record.build();
+    }
+
+    private void take(ShotRecord.Builder record, Map.Entry<String, JsonNode> entry) throws ImportFailure {
+        if (entry.getKey().equals(EXTRAS)) {
+            for (Map.Entry<String, JsonNode> extra : entry.getValue().properties()) {
+                record.extra(extra.getKey(), extra.getValue().asText());
+            }
+        } else {
+            enter(record, entry.getKey(), entry.getValue());
+        }
     }
 
     private static void enter(ShotRecord.Builder record, String key, JsonNode value) {
@@ -120,6 +124,16 @@ final class ShotJsonReader {
             throw failure("“channels.time” is missing or not an array.", SEE);
         }
         Samples time = samples(TIME, channels.path(TIME), unit(TIME, Quantity.TIME, units));
+        Map<Channel, Samples> read = read(channels, units);
+        try {
+            return new ShotLog(time, read);
+        } catch (IllegalArgumentException impossible) {
+            throw failure("The channels do not fit together: " + impossible.getMessage() + ".",
+                    "All arrays need one value or null per time.");
+        }
+    }
+
+    private Map<Channel, Samples> read(JsonNode channels, JsonNode units) throws ImportFailure {
         Map<Channel, Samples> read = new EnumMap<>(Channel.class);
         for (Map.Entry<String, JsonNode> entry : channels.properties()) {
             Optional<Channel> channel = Channel.find(entry.getKey());
@@ -131,12 +145,7 @@ final class ShotJsonReader {
                         "Known: time, " + knownChannels() + ".");
             }
         }
-        try {
-            return new ShotLog(time, read);
-        } catch (IllegalArgumentException impossible) {
-            throw failure("The channels do not fit together: " + impossible.getMessage() + ".",
-                    "All arrays need one value or null per time.");
-        }
+        return read;
     }
 
     private static String knownChannels() {
@@ -160,17 +169,20 @@ final class ShotJsonReader {
         }
         double[] values = new double[array.size()];
         for (int i = 0; i < values.length; i++) {
-            JsonNode value = array.get(i);
-            boolean missing = value.isNull() && !name.equals(TIME);
-            if (!missing && !(value.isNumber() && Double.isFinite(value.doubleValue()))) {
-                throw failure(
-                        "“channels." + name + "” holds " + value + " at position " + (i + 1)
-                                + ", which is not a number.",
-                        "Correct it; null marks a missing sample of a channel, never of time.");
-            }
-            values[i] = missing ? Double.NaN : unit.toCanonical(value.doubleValue());
+            values[i] = sample(name, array.get(i), i + 1, unit);
         }
         return Samples.of(values);
+    }
+
+    private double sample(String name, JsonNode value, int position, Unit unit) throws ImportFailure {
+        boolean missing = value.isNull() && !name.equals(TIME);
+        if (!missing && !(value.isNumber() && Double.isFinite(value.doubleValue()))) {
+            throw failure(
+                    "“channels." + name + "” holds " + value + " at position " + position
+                            + ", which is not a number.",
+                    "Correct it; null marks a missing sample of a channel, never of time.");
+        }
+        return missing ? Double.NaN : unit.toCanonical(value.doubleValue());
     }
 
     private ImportFailure failure(String reason, String remedy) {

@@ -24,6 +24,15 @@ public final class ShotJsonWriter {
         root.put("format", ShotJsonReader.FORMAT);
         root.put("version", ShotJsonReader.VERSION);
         record(root.putObject("record"), shot.record());
+        channels(root, shot);
+        try {
+            return JSON.writeValueAsString(root) + "\n";
+        } catch (JsonProcessingException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static void channels(ObjectNode root, Shot shot) {
         ObjectNode units = root.putObject("units");
         ObjectNode channels = root.putObject("channels");
         units.put(ShotJsonReader.TIME, "s");
@@ -32,28 +41,27 @@ public final class ShotJsonWriter {
             units.put(channel.key(), channel.unit().symbol());
             samples(channels.putArray(channel.key()), values);
         });
-        try {
-            return JSON.writeValueAsString(root) + "\n";
-        } catch (JsonProcessingException impossible) {
-            throw new IllegalStateException(impossible);
-        }
     }
 
     private static void record(ObjectNode node, ShotRecord record) {
         for (RecordField field : RecordField.values()) {
             if (record.has(field)) {
-                switch (field.kind()) {
-                    case NUMBER -> node.put(field.key(), record.number(field).getAsDouble());
-                    case NUMBER_LIST -> record.numbers(field).forEach(node.withArrayProperty(field.key())::add);
-                    case READING_LIST -> readings(node.withArrayProperty(field.key()), record);
-                    case FLAG -> node.put(field.key(), record.flag(field));
-                    default -> node.put(field.key(), record.entry(field).orElseThrow());
-                }
+                entry(node, field, record);
             }
         }
         if (!record.extras().isEmpty()) {
             ObjectNode extras = node.putObject(ShotJsonReader.EXTRAS);
             record.extras().forEach(extras::put);
+        }
+    }
+
+    private static void entry(ObjectNode node, RecordField field, ShotRecord record) {
+        switch (field.kind()) {
+            case NUMBER -> node.put(field.key(), record.number(field).getAsDouble());
+            case NUMBER_LIST -> record.numbers(field).forEach(node.withArrayProperty(field.key())::add);
+            case READING_LIST -> readings(node.withArrayProperty(field.key()), record);
+            case FLAG -> node.put(field.key(), record.flag(field));
+            default -> node.put(field.key(), record.entry(field).orElseThrow());
         }
     }
 

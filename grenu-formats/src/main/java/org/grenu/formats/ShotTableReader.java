@@ -187,11 +187,7 @@ final class ShotTableReader {
 
     /** One restart may be a logger's clock that was reset, which is repaired; several are several shots. */
     private void lookForSeveralShots(Samples time) throws ImportFailure {
-        int restarts = 0;
-        for (int i = 1; i < time.size(); i++) {
-            restarts += time.get(i) < time.get(i - 1) - RESTART_SECONDS && time.get(i) < time.get(0) + RESTART_SECONDS
-                    ? 1 : 0;
-        }
+        int restarts = restarts(time);
         if (restarts > 1) {
             throw new ImportFailure(file, 0,
                     "The time starts again " + restarts + " times: the file probably holds several shots.",
@@ -202,6 +198,15 @@ final class ShotTableReader {
                     "The time starts again once and was continued; if these are two shots, map the log's columns "
                             + "instead.");
         }
+    }
+
+    private static int restarts(Samples time) {
+        int restarts = 0;
+        for (int i = 1; i < time.size(); i++) {
+            restarts += time.get(i) < time.get(i - 1) - RESTART_SECONDS && time.get(i) < time.get(0) + RESTART_SECONDS
+                    ? 1 : 0;
+        }
+        return restarts;
     }
 
     /** Clock and epoch times are counted from the first sample; small offsets may mean something and stay. */

@@ -79,7 +79,16 @@ final class TableColumn {
     }
 
     private Unit guess(double[] read, List<String> assumptions) {
-        Unit unit = switch (heading.meaning().orElseThrow().quantity()) {
+        Unit unit = usual(read);
+        if (!clock && unit != Unit.NUMBER) {
+            assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as "
+                    + unit.symbol() + ".");
+        }
+        return unit;
+    }
+
+    private Unit usual(double[] read) {
+        return switch (heading.meaning().orElseThrow().quantity()) {
             case TIME -> !clock && medianStep(read) >= 5 ? Unit.MILLISECOND : Unit.SECOND;
             case PRESSURE -> pressureUnit(Samples.of(read).max());
             case TEMPERATURE -> Samples.of(read).max() > 130 ? Unit.FAHRENHEIT : Unit.CELSIUS;
@@ -88,11 +97,6 @@ final class TableColumn {
             case VOLUME_FLOW -> Unit.MILLILITRE_PER_SECOND;
             case LENGTH, VOLUME, NUMBER, RESISTANCE, RESISTANCE_SQUARED -> Unit.NUMBER;
         };
-        if (!clock && unit != Unit.NUMBER) {
-            assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as "
-                    + unit.symbol() + ".");
-        }
-        return unit;
     }
 
     /** Espresso stays below 20 bar; 9 bar is 131 psi and 900 kPa. */

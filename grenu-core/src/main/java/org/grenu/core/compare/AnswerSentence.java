@@ -111,23 +111,30 @@ public record AnswerSentence(String headline, List<String> further, List<String>
 
     private static String headline(Effect effect, ResponseAnswer answer, Question question) {
         String basis = question.basis().words();
-        String what = Wording.what(effect);
-        String name = Wording.within(answer.response().title());
         Verdict verdict = effect.verdict();
         if (verdict instanceof Verdict.Confounded confounded) {
             return cannotBeTold(effect, confounded, answer.response(), basis);
         }
         if (verdict instanceof Verdict.Mediated mediated) {
-            return what + " changes " + mediated.through() + " itself, so what it does to " + name + " " + basis
-                    + " cannot be told: adjusting for " + mediated.through()
-                    + " takes out part of what " + Wording.small(effect.variable().title())
-                    + " does. Ask at equal setting, or pull shots in which it stays equal.";
+            return mediated(effect, mediated, answer.response(), basis);
         }
         if (effect.estimate().isEmpty()) {
-            return "Cannot say: the model takes up all " + answer.rows().size()
-                    + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
+            return takenUp(answer);
         }
         return estimated(effect, answer.response(), basis);
+    }
+
+    private static String mediated(Effect effect, Verdict.Mediated mediated, Response response, String basis) {
+        return Wording.what(effect) + " changes " + mediated.through() + " itself, so what it does to "
+                + Wording.within(response.title()) + " " + basis
+                + " cannot be told: adjusting for " + mediated.through()
+                + " takes out part of what " + Wording.small(effect.variable().title())
+                + " does. Ask at equal setting, or pull shots in which it stays equal.";
+    }
+
+    private static String takenUp(ResponseAnswer answer) {
+        return "Cannot say: the model takes up all " + answer.rows().size()
+                + " shots and leaves nothing to judge by. Ask about fewer things, or pull more shots.";
     }
 
     private static String estimated(Effect effect, Response response, String basis) {
@@ -209,10 +216,14 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         }
         String size = effect.estimate().isEmpty() ? "" : " (" + (verdict instanceof Verdict.SameInPractice
                 ? Wording.within90(response, effect) : Wording.change(response, effect)) + ")";
-        String said = verdict instanceof Verdict.Differs ? Wording.within(response.title()) + " differs"
+        String said = said(verdict, response);
+        return Wording.what(effect) + ": " + said + size + ".";
+    }
+
+    private static String said(Verdict verdict, Response response) {
+        return verdict instanceof Verdict.Differs ? Wording.within(response.title()) + " differs"
                 : verdict instanceof Verdict.SameInPractice ? "the same in practice"
                         : verdict instanceof Verdict.SeenOnce ? "one shot each, no verdict"
                                 : verdict instanceof Verdict.CannotSay ? "cannot say yet" : verdict.words();
-        return Wording.what(effect) + ": " + said + size + ".";
     }
 }

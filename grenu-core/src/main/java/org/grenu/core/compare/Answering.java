@@ -17,6 +17,7 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
+import org.grenu.core.response.Variable;
 
 /** Turns a fitted response into its answer. */
 final class Answering {
@@ -30,21 +31,29 @@ final class Answering {
         ResponseModel model = ResponseModel.of(question, response, shots, ground);
         List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         if (model.fit() == null) {
-            return new ResponseAnswer(response, question.margin(response), ResponseAnswer.Found.NOTHING,
-                    ResponseAnswer.Fitted
-                            .none("No shot tells of " + response.title() + " and of all that is asked about."),
-                    List.of(), leftOut);
+            return untold(question, response, leftOut);
         }
-        ModelFit fit = model.fit();
         ConfounderCheck check = new ConfounderCheck(question, shots, ground);
         ConfounderCheck.Judged judged = check.judged(model,
                 Mediation.judged(question, model, new EffectFinder(question, model).effects()));
-        ResponseAnswer.Fitted fitted = new ResponseAnswer.Fitted(fit.residualDf(),
-                model.judges() ? fit.deviation() : Double.NaN, tests(fit), lackOfFit(model), means(model),
-                SpreadSources.of(model), words(question, model, ground));
+        ResponseAnswer.Fitted fitted = fitted(question, model, ground);
         return new ResponseAnswer(response, question.margin(response),
                 new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders()), fitted,
                 rows(model), leftOut);
+    }
+
+    private static ResponseAnswer untold(Question question, Response response, List<MeasuredShot> leftOut) {
+        return new ResponseAnswer(response, question.margin(response), ResponseAnswer.Found.NOTHING,
+                ResponseAnswer.Fitted
+                        .none("No shot tells of " + response.title() + " and of all that is asked about."),
+                List.of(), leftOut);
+    }
+
+    private static ResponseAnswer.Fitted fitted(Question question, ResponseModel model, MatchedBasis ground) {
+        return new ResponseAnswer.Fitted(model.fit().residualDf(),
+                model.judges() ? model.fit().deviation() : Double.NaN, tests(model.fit()), lackOfFit(model),
+                means(model),
+                SpreadSources.of(model), words(question, model, ground));
     }
 
     private static List<TermTest> tests(ModelFit fit) {
@@ -63,24 +72,32 @@ final class Answering {
         List<LevelMean> means = new ArrayList<>();
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Levels levels) {
-                for (int i = 0; i < levels.levels().size(); i++) {
-                    means.add(new LevelMean(variable, levels.levels().get(i),
-                            model.fit().estimate(model.fit().design().mean(levels, i))));
-                }
+                ofLevels(model, variable, levels, means);
             } else if (term instanceof Term.Numeric numeric) {
-                double[] at = model.shots()
-                        .stream()
-                        .mapToDouble(shot -> variable.number(shot).orElseThrow())
-                        .distinct()
-                        .sorted()
-                        .toArray();
-                for (double number : at.length <= MOST_LEVELS ? at : new double[] {at[0], at[at.length - 1]}) {
-                    means.add(new LevelMean(variable, DecimalText.exact(number),
-                            model.fit().estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
-                }
+                ofNumbers(model, variable, numeric, means);
             }
         });
         return means;
+    }
+
+    private static void ofLevels(ResponseModel model, Variable variable, Term.Levels levels, List<LevelMean> means) {
+        for (int i = 0; i < levels.levels().size(); i++) {
+            means.add(new LevelMean(variable, levels.levels().get(i),
+                    model.fit().estimate(model.fit().design().mean(levels, i))));
+        }
+    }
+
+    private static void ofNumbers(ResponseModel model, Variable variable, Term.Numeric numeric, List<LevelMean> means) {
+        double[] at = model.shots()
+                .stream()
+                .mapToDouble(shot -> variable.number(shot).orElseThrow())
+                .distinct()
+                .sorted()
+                .toArray();
+        for (double number : at.length <= MOST_LEVELS ? at : new double[] {at[0], at[at.length - 1]}) {
+            means.add(new LevelMean(variable, DecimalText.exact(number),
+                    model.fit().estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
+        }
     }
 
     private static List<RowResidual> rows(ResponseModel model) {

@@ -98,10 +98,7 @@ final class BalanceReview {
 
     private void look(Characteristic one) {
         List<MeasuredShot> known = shots.stream().filter(one.variable()::known).toList();
-        Map<String,
-                List<MeasuredShot>> byLevel = known.stream()
-                        .collect(Collectors.groupingBy(shot -> one.variable().level(shot).orElseThrow(),
-                                () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
+        Map<String, List<MeasuredShot>> byLevel = byLevel(one.variable(), known);
         if (byLevel.isEmpty()) {
             unknown.add(one.title());
         } else if (byLevel.size() == 1 && known.size() == shots.size()) {
@@ -250,10 +247,7 @@ final class BalanceReview {
     /** Levels of what is asked about at which nobody wrote this one down, where it is known at others. */
     private Optional<String> unknownAt(Characteristic one) {
         for (Variable asked : question.treatments()) {
-            Map<String, List<MeasuredShot>> byLevel = shots.stream()
-                    .filter(shot -> asked.level(shot).isPresent())
-                    .collect(Collectors.groupingBy(shot -> asked.level(shot).orElseThrow(),
-                            () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
+            Map<String, List<MeasuredShot>> byLevel = byLevel(asked, shots);
             List<String> without = byLevel.entrySet()
                     .stream()
                     .filter(e -> e.getValue().stream().noneMatch(one.variable()::known))
@@ -264,6 +258,13 @@ final class BalanceReview {
             }
         }
         return Optional.empty();
+    }
+
+    private static Map<String, List<MeasuredShot>> byLevel(Variable variable, List<MeasuredShot> shots) {
+        return shots.stream()
+                .filter(shot -> variable.level(shot).isPresent())
+                .collect(Collectors.groupingBy(shot -> variable.level(shot).orElseThrow(),
+                        () -> new TreeMap<>(Levels.ORDER), Collectors.toList()));
     }
 
     /** Whether it stayed equal across what was asked about, by equivalence. */

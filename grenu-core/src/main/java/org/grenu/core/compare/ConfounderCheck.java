@@ -261,10 +261,7 @@ final class ConfounderCheck {
 
         static Optional<Column> of(Characteristic one, List<MeasuredShot> shots) {
             if (one.variable().numeric()) {
-                double[] numbers = shots.stream()
-                        .mapToDouble(shot -> one.variable().number(shot).orElse(Double.NaN))
-                        .toArray();
-                return differ(numbers) ? Optional.of(new Column(numbers, 0)) : Optional.empty();
+                return ofNumbers(one, shots);
             }
             List<String> levels = new ArrayList<>();
             double[] numbers = shots.stream().mapToDouble(shot -> one.variable().level(shot).map(level -> {
@@ -274,6 +271,13 @@ final class ConfounderCheck {
                 return (double) levels.indexOf(level);
             }).orElse(Double.NaN)).toArray();
             return levels.size() > 1 ? Optional.of(new Column(numbers, levels.size())) : Optional.empty();
+        }
+
+        private static Optional<Column> ofNumbers(Characteristic one, List<MeasuredShot> shots) {
+            double[] numbers = shots.stream()
+                    .mapToDouble(shot -> one.variable().number(shot).orElse(Double.NaN))
+                    .toArray();
+            return differ(numbers) ? Optional.of(new Column(numbers, 0)) : Optional.empty();
         }
 
         private static boolean differ(double[] numbers) {

@@ -19,26 +19,33 @@ final class Confounding {
     /** {@return their names, joined; "the others together" when leaving out one is not enough} */
     static String with(ResponseModel model, Variable variable) {
         Term own = model.terms().get(variable);
-        Map<String,
-                Term> others = model.fit()
-                        .design()
-                        .terms()
-                        .stream()
-                        .filter(term -> !term.equals(own) && !(term instanceof Term.Product))
-                        .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, java.util.LinkedHashMap::new));
+        Map<String, Term> others = others(own, model);
         List<String> names = new ArrayList<>();
         others.forEach((name, other) -> {
-            List<Term> left = model.fit()
-                    .design()
-                    .terms()
-                    .stream()
-                    .filter(term -> !term.equals(other) && !term.contains(other))
-                    .toList();
+            List<Term> left = without(other, model);
             if (left.contains(own) && estimable(new Design(model.shots().size(), left), own, model)) {
                 names.add(Wording.small(name));
             }
         });
         return names.isEmpty() ? "the others together" : String.join(" or ", names);
+    }
+
+    private static Map<String, Term> others(Term own, ResponseModel model) {
+        return model.fit()
+                .design()
+                .terms()
+                .stream()
+                .filter(term -> !term.equals(own) && !(term instanceof Term.Product))
+                .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, java.util.LinkedHashMap::new));
+    }
+
+    private static List<Term> without(Term other, ResponseModel model) {
+        return model.fit()
+                .design()
+                .terms()
+                .stream()
+                .filter(term -> !term.equals(other) && !term.contains(other))
+                .toList();
     }
 
     private static boolean estimable(Design design, Term own, ResponseModel model) {

@@ -41,13 +41,18 @@ record Contrast(Variable variable, String change, String at, OptionalDouble step
                 all.addAll(changes(question, model, variable, "", Map.of()));
                 return;
             }
-            model.places(other.get())
-                    .forEach((place, columns) -> all.addAll(changes(question, model, variable,
-                            "at " + Wording.small(other.get().title()) + " "
-                                    + (place + " " + other.get().unit()).strip(),
-                            Map.of(model.terms().get(other.get()), columns))));
+            addAtPlaces(question, model, variable, other.get(), all);
         });
         return all;
+    }
+
+    private static void addAtPlaces(Question question, ResponseModel model, Variable variable, Variable other,
+            List<Contrast> all) {
+        model.places(other)
+                .forEach((place, columns) -> all.addAll(changes(question, model, variable,
+                        "at " + Wording.small(other.title()) + " "
+                                + (place + " " + other.unit()).strip(),
+                        Map.of(model.terms().get(other), columns))));
     }
 
     private static List<Contrast> changes(Question question, ResponseModel model, Variable variable, String at,
@@ -59,7 +64,12 @@ record Contrast(Variable variable, String change, String at, OptionalDouble step
             return List.of(new Contrast(variable, "+" + DecimalText.exact(step), at, OptionalDouble.of(step),
                     scaled(design.slope(numeric, given), step), 2, Optional.empty()));
         }
-        Term.Levels levels = (Term.Levels) term;
+        return pairs(model, variable, at, given);
+    }
+
+    private static List<Contrast> pairs(ResponseModel model, Variable variable, String at, Map<Term, double[]> given) {
+        Design design = model.fit().design();
+        Term.Levels levels = (Term.Levels) model.terms().get(variable);
         List<Contrast> pairs = new ArrayList<>();
         for (int i = 0; i < levels.levels().size(); i++) {
             for (int j = i + 1; j < levels.levels().size(); j++) {

@@ -39,17 +39,23 @@ public record CurveOverlay(AxisKind axis, String unit, Map<Channel, List<CurveGr
     public static CurveOverlay of(List<MeasuredShot> shots, Factor factor, AxisKind axis, List<Channel> channels) {
         Map<Channel, List<CurveGroup>> groups = new LinkedHashMap<>();
         for (Channel channel : channels) {
-            Map<String, List<AlignedCurve>> byLevel = new TreeMap<>(Levels.ORDER);
-            for (MeasuredShot shot : shots) {
-                curve(shot, axis, channel).ifPresent(curve -> byLevel
-                        .computeIfAbsent(factor.level(shot.record()).orElse(UNKNOWN), key -> new ArrayList<>())
-                        .add(new AlignedCurve(shot, curve)));
-            }
+            Map<String, List<AlignedCurve>> byLevel = byLevel(shots, factor, axis, channel);
             if (!byLevel.isEmpty()) {
                 groups.put(channel, grouped(byLevel));
             }
         }
         return new CurveOverlay(axis, axis == AxisKind.CUP_MASS ? "g" : "s", groups);
+    }
+
+    private static Map<String, List<AlignedCurve>> byLevel(List<MeasuredShot> shots, Factor factor, AxisKind axis,
+            Channel channel) {
+        Map<String, List<AlignedCurve>> byLevel = new TreeMap<>(Levels.ORDER);
+        for (MeasuredShot shot : shots) {
+            curve(shot, axis, channel).ifPresent(curve -> byLevel
+                    .computeIfAbsent(factor.level(shot.record()).orElse(UNKNOWN), key -> new ArrayList<>())
+                    .add(new AlignedCurve(shot, curve)));
+        }
+        return byLevel;
     }
 
     private static Optional<UniformCurve> curve(MeasuredShot shot, AxisKind kind, Channel channel) {

@@ -55,32 +55,41 @@ final class Doubts {
                 .map(note -> Wording.small(note.title()))
                 .toList();
         if (!titles.isEmpty() && shots.size() > 2 && !main.effects().isEmpty()) {
-            List<String> named = new ArrayList<>(
-                    titles.stream().limit(titles.size() > MOST_NAMED ? MOST_NAMED - 1 : MOST_NAMED).toList());
-            if (titles.size() > MOST_NAMED) {
-                named.add((titles.size() - MOST_NAMED + 1) + " more");
-            }
+            List<String> named = named(titles);
             doubts.add("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote "
                     + (titles.size() == 1 ? "it" : "them") + " down.");
         }
     }
 
+    private static List<String> named(List<String> titles) {
+        List<String> named = new ArrayList<>(
+                titles.stream().limit(titles.size() > MOST_NAMED ? MOST_NAMED - 1 : MOST_NAMED).toList());
+        if (titles.size() > MOST_NAMED) {
+            named.add((titles.size() - MOST_NAMED + 1) + " more");
+        }
+        return named;
+    }
+
     private void fallenOut(List<String> doubts) {
         List<MeasuredShot> tooShort = ground.tooShort();
         if (!tooShort.isEmpty() && question.responses().stream().anyMatch(ground::offTheCurve)) {
-            String ends = ground.basis()
-                    .heldEqual()
-                    .map(held -> tooShort.stream()
-                            .flatMap(shot -> held.of(shot).stream())
-                            .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10))
-                            .collect(Collectors.joining(", ")) + " " + held.unit())
-                    .orElse("");
+            String ends = ends(tooShort);
             String names = BalanceReview.names(tooShort);
             doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1)
                     + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
                     + ", before the " + ground.words() + " at which curves are read, and "
                     + (tooShort.size() == 1 ? "falls" : "fall") + " out there.");
         }
+    }
+
+    private String ends(List<MeasuredShot> tooShort) {
+        return ground.basis()
+                .heldEqual()
+                .map(held -> tooShort.stream()
+                        .flatMap(shot -> held.of(shot).stream())
+                        .map(amount -> DecimalText.exact(Math.rint(amount.value() * 10) / 10))
+                        .collect(Collectors.joining(", ")) + " " + held.unit())
+                .orElse("");
     }
 
     /** An arm is what was set for it: several things at once cannot be told apart. */

@@ -29,15 +29,17 @@ final class Mediation {
         if (held.isEmpty()) {
             return effects;
         }
-        return effects.stream().map(effect -> {
-            boolean open = !(effect.variable() instanceof Variable.Covariate)
-                    && !(effect.verdict() instanceof Verdict.Confounded) && effect.estimate().isPresent();
-            Optional<Variable> through = open
-                    ? held.stream().filter(one -> changedBy(effect, one, question, model.shots())).findFirst()
-                    : Optional.empty();
-            return through.isEmpty() ? effect
-                    : effect.judged(new Verdict.Mediated(Wording.within(through.get().title())));
-        }).toList();
+        return effects.stream().map(effect -> judged(effect, held, question, model)).toList();
+    }
+
+    private static Effect judged(Effect effect, List<Variable> held, Question question, ResponseModel model) {
+        boolean open = !(effect.variable() instanceof Variable.Covariate)
+                && !(effect.verdict() instanceof Verdict.Confounded) && effect.estimate().isPresent();
+        Optional<Variable> through = open
+                ? held.stream().filter(one -> changedBy(effect, one, question, model.shots())).findFirst()
+                : Optional.empty();
+        return through.isEmpty() ? effect
+                : effect.judged(new Verdict.Mediated(Wording.within(through.get().title())));
     }
 
     private static final Set<String> CHOSEN = Set.of(StandardResponse.BEVERAGE.key(), StandardResponse.RATIO.key(),

@@ -40,22 +40,25 @@ public record ReferenceDistance(MeasuredShot reference, List<OfShot> shots) {
     /** {@return the distances; empty when the reference has no curve along the overlay's axis, or stands alone} */
     public static Optional<ReferenceDistance> of(CurveOverlay overlay, MeasuredShot reference) {
         Map<MeasuredShot, Map<Channel, Double>> byShot = new LinkedHashMap<>();
-        overlay.groups().forEach((channel, groups) -> {
-            List<AlignedCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
-            curves.stream()
-                    .filter(one -> one.shot() == reference)
-                    .findFirst()
-                    .ifPresent(own -> curves.stream().filter(one -> one.shot() != reference).forEach(other -> {
-                        double distance = rms(own.curve(), other.curve());
-                        if (Double.isFinite(distance)) {
-                            byShot.computeIfAbsent(other.shot(), key -> new LinkedHashMap<>()).put(channel, distance);
-                        }
-                    }));
-        });
+        overlay.groups().forEach((channel, groups) -> add(channel, groups, reference, byShot));
         List<OfShot> shots = new ArrayList<>();
         byShot.forEach((shot, distances) -> shots.add(new OfShot(shot, distances)));
         shots.sort(Comparator.comparingDouble(one -> one.distances().values().iterator().next()));
         return shots.isEmpty() ? Optional.empty() : Optional.of(new ReferenceDistance(reference, shots));
+    }
+
+    private static void add(Channel channel, List<CurveGroup> groups, MeasuredShot reference,
+            Map<MeasuredShot, Map<Channel, Double>> byShot) {
+        List<AlignedCurve> curves = groups.stream().flatMap(group -> group.members().stream()).toList();
+        curves.stream()
+                .filter(one -> one.shot() == reference)
+                .findFirst()
+                .ifPresent(own -> curves.stream().filter(one -> one.shot() != reference).forEach(other -> {
+                    double distance = rms(own.curve(), other.curve());
+                    if (Double.isFinite(distance)) {
+                        byShot.computeIfAbsent(other.shot(), key -> new LinkedHashMap<>()).put(channel, distance);
+                    }
+                }));
     }
 
     private static double rms(UniformCurve own, UniformCurve other) {

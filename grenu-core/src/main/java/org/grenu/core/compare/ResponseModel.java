@@ -87,37 +87,43 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
 
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
         List<Variable> variables = question.explaining(response, ground);
-        List<MeasuredShot> shots = candidates.stream()
-                .filter(shot -> ground.value(response, shot).isPresent())
-                .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
-                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.record()).isPresent())
-                .toList();
+        List<MeasuredShot> shots = telling(question, response, candidates, ground, variables);
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
         variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
-        Optional<Term.Levels> blocks = question.block()
-                .map(block -> Term.Levels.of(block.title(),
-                        shots.stream().map(shot -> block.level(shot.record()).orElseThrow()).toList()))
-                .filter(levels -> levels.levels().size() > 1);
-        boolean random = blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS
-                && repeats(blocks.get());
+        Optional<Term.Levels> blocks = blocks(question, shots);
+        boolean random = areRandom(blocks);
         ResponseModel asked = fitted(question, response, shots, values, terms, blocks, random);
         List<Question.Pair> unasked = Interplay.unasked(question, asked);
         return unasked.isEmpty() ? asked
                 : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
     }
 
+    private static List<MeasuredShot> telling(Question question, Response response, List<MeasuredShot> candidates,
+            MatchedBasis ground, List<Variable> variables) {
+        return candidates.stream()
+                .filter(shot -> ground.value(response, shot).isPresent())
+                .filter(shot -> variables.stream().allMatch(variable -> variable.known(shot)))
+                .filter(shot -> question.block().isEmpty() || question.block().get().level(shot.record()).isPresent())
+                .toList();
+    }
+
+    private static Optional<Term.Levels> blocks(Question question, List<MeasuredShot> shots) {
+        return question.block()
+                .map(block -> Term.Levels.of(block.title(),
+                        shots.stream().map(shot -> block.level(shot.record()).orElseThrow()).toList()))
+                .filter(levels -> levels.levels().size() > 1);
+    }
+
+    private static boolean areRandom(Optional<Term.Levels> blocks) {
+        return blocks.isPresent() && blocks.get().levels().size() >= LEAST_RANDOM_BLOCKS
+                && repeats(blocks.get());
+    }
+
     private static ResponseModel fitted(Question question, Response response, List<MeasuredShot> shots,
             List<Measured> values,
             Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random) {
-        List<Term> all = new ArrayList<>();
-        blocks.filter(levels -> !random).ifPresent(all::add);
-        terms.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
-        question.interactions()
-                .stream()
-                .filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
-                .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second())))
-                .forEach(all::add);
+        List<Term> all = terms(question, terms, blocks, random);
         Design design = new Design(shots.size(), all);
         Samples y = Samples.of(values.stream().mapToDouble(Measured::value).toArray());
         Samples weights = shots.isEmpty() ? y : weights(design, y, errors(shots, values));
@@ -126,6 +132,19 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
         List<Question.Pair> together = fit == null ? List.of() : Interplay.significant(question, terms, fit);
         return new ResponseModel(response, new Rows(shots, values, weights),
                 new Structure(terms, blocks, random, together), fit);
+    }
+
+    private static List<Term> terms(Question question, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
+            boolean random) {
+        List<Term> all = new ArrayList<>();
+        blocks.filter(levels -> !random).ifPresent(all::add);
+        terms.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
+        question.interactions()
+                .stream()
+                .filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
+                .map(pair -> new Term.Product(terms.get(pair.first()), terms.get(pair.second())))
+                .forEach(all::add);
+        return all;
     }
 
     /**

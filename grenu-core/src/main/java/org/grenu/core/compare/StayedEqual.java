@@ -30,6 +30,10 @@ record StayedEqual(Characteristic characteristic) {
             return List.of();
         }
         FixedFit fit = FixedFit.of(new Design(y.length, List.of(term)), Samples.of(y), KnownErrors.ones(y.length));
+        return againstFirst(fit, term, asked);
+    }
+
+    private List<Effect> againstFirst(FixedFit fit, Term.Levels term, Variable asked) {
         List<Effect> effects = new java.util.ArrayList<>();
         for (int i = 1; i < term.levels().size(); i++) {
             double[] contrast = Design.difference(fit.design().mean(term, i), fit.design().mean(term, 0));

@@ -84,17 +84,22 @@ public sealed interface CurveAxis {
                 return Optional.empty();
             }
             UniformCurve curve = mass.get();
+            double[] times = times(curve, drip.get().seconds());
+            return Optional.of(new CupMass(new UniformCurve(0, STEP, Samples.of(times))));
+        }
+
+        private static double[] times(UniformCurve curve, double from) {
             double most = curve.values().max();
             double[] times = new double[(int) (most / STEP) + 1];
-            int i = Math.max(0, (int) ((drip.get().seconds() - curve.start()) / curve.step()));
-            times[0] = drip.get().seconds();
+            int i = Math.max(0, (int) ((from - curve.start()) / curve.step()));
+            times[0] = from;
             for (int k = 1; k < times.length; k++) {
                 while (i < curve.size() - 1 && !(curve.value(i) >= k * STEP)) {
                     i++;
                 }
                 times[k] = Math.max(times[k - 1], curve.time(i));
             }
-            return Optional.of(new CupMass(new UniformCurve(0, STEP, Samples.of(times))));
+            return times;
         }
 
         @Override

@@ -142,25 +142,33 @@ final class FirstDrip {
 
         /** The last six seconds before that index, or the first few values when there is less. */
         static Baseline of(UniformCurve mass, int end) {
-            int most = (int) Math.ceil(6 / mass.step());
             int to = Math.min(mass.size(), Math.max(5, end));
-            double[] before = Arrays.stream(mass.values().toArray())
-                    .limit(to)
-                    .skip(Math.max(0, to - most))
-                    .filter(Double::isFinite)
-                    .toArray();
+            double[] before = before(mass, to);
             if (before.length == 0) {
                 return new Baseline(0, LEAST_NOISE);
             }
             double median = quantile(before, 0.5);
             double spread = quantile(Arrays.stream(before).map(v -> Math.abs(v - median)).toArray(), 0.5);
             double noise = Math.max(LEAST_NOISE, 1.4826 * spread);
+            double level = level(before, median, noise);
+            return new Baseline(level, noise);
+        }
+
+        private static double[] before(UniformCurve mass, int to) {
+            int most = (int) Math.ceil(6 / mass.step());
+            return Arrays.stream(mass.values().toArray())
+                    .limit(to)
+                    .skip(Math.max(0, to - most))
+                    .filter(Double::isFinite)
+                    .toArray();
+        }
+
+        private static double level(double[] before, double median, double noise) {
             // A display that moves in steps has the median on a step; the mean of what lies near it is finer.
-            double level = Arrays.stream(before)
+            return Arrays.stream(before)
                     .filter(v -> Math.abs(v - median) <= 4 * noise)
                     .average()
                     .orElse(median);
-            return new Baseline(level, noise);
         }
 
         double threshold() {

@@ -85,10 +85,7 @@ final class KnockRepair implements CurveRepair {
         List<int[]> stretches = new ArrayList<>();
         for (int i = 0; i < off.length; i++) {
             if (off[i]) {
-                int end = i;
-                for (int j = i; j < off.length && time[j] - time[end] <= RINGING_SECONDS; j++) {
-                    end = off[j] ? j : end;
-                }
+                int end = endOf(time, off, i);
                 if (i > 0 && end + 1 < off.length) {
                     stretches.add(new int[] {i, end});
                 }
@@ -96,6 +93,14 @@ final class KnockRepair implements CurveRepair {
             }
         }
         return stretches;
+    }
+
+    private static int endOf(double[] time, boolean[] off, int i) {
+        int end = i;
+        for (int j = i; j < off.length && time[j] - time[end] <= RINGING_SECONDS; j++) {
+            end = off[j] ? j : end;
+        }
+        return end;
     }
 
     private Repair describe(double[] time, double[] residual, int from, int to, boolean apply) {
@@ -126,15 +131,19 @@ final class KnockRepair implements CurveRepair {
         boolean[] off = new boolean[residual.length];
         for (int i = 0; i < residual.length; i++) {
             if (Math.abs(residual[i]) > limit) {
-                for (int j = i; j >= 0 && time[i] - time[j] <= SHOULDER_SECONDS; j--) {
-                    off[j] = true;
-                }
-                for (int j = i; j < residual.length && time[j] - time[i] <= SHOULDER_SECONDS; j++) {
-                    off[j] = true;
-                }
+                markAround(i, time, off);
             }
         }
         return off;
+    }
+
+    private static void markAround(int i, double[] time, boolean[] off) {
+        for (int j = i; j >= 0 && time[i] - time[j] <= SHOULDER_SECONDS; j--) {
+            off[j] = true;
+        }
+        for (int j = i; j < off.length && time[j] - time[i] <= SHOULDER_SECONDS; j++) {
+            off[j] = true;
+        }
     }
 
     /**

@@ -122,17 +122,27 @@ final class PumpTimes {
         if (!(peak > 1)) {
             return Optional.empty();
         }
+        int last = lastHigh(pressure, peak);
+        if (pressure.end() - pressure.time(last) < 0.25) {
+            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), END_OF_LOG));
+        }
+        int i = beginOfFall(pressure, last);
+        return Optional.of(new TimedEvent(pressure.time(i), 2 * pressure.step(), "pressure"));
+    }
+
+    private static int lastHigh(UniformCurve pressure, double peak) {
         int last = pressure.size() - 1;
         while (last > 0 && !(pressure.value(last) > 0.25 * peak)) {
             last--;
         }
-        if (pressure.end() - pressure.time(last) < 0.25) {
-            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), END_OF_LOG));
-        }
+        return last;
+    }
+
+    private static int beginOfFall(UniformCurve pressure, int last) {
         int i = Math.min(last + 1, pressure.size() - 1);
         while (i > 0 && fall(pressure, i) > LEAST_RELEASE + RELEASE_SHARE_PER_SECOND * pressure.value(i)) {
             i--;
         }
-        return Optional.of(new TimedEvent(pressure.time(i), 2 * pressure.step(), "pressure"));
+        return i;
     }
 }

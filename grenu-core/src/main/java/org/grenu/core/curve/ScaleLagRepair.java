@@ -36,10 +36,18 @@ final class ScaleLagRepair implements CurveRepair {
         if (lag == 0) {
             return new RepairedLog(log, List.of());
         }
-        String evidence = stated.isPresent() ? String.format(Locale.ROOT, "%.1f s, as entered", lag)
+        String evidence = evidence(stated, lag, found);
+        return shifted(log, mass, lag, evidence, settings);
+    }
+
+    private static String evidence(OptionalDouble stated, double lag, Optional<Shift> found) {
+        return stated.isPresent() ? String.format(Locale.ROOT, "%.1f s, as entered", lag)
                 : String.format(Locale.ROOT,
                         "the cup follows the pump %.1f s late, %.1f s more than usual (correlation %.3f)",
                         lag + USUAL_SECONDS, lag, found.get().correlation());
+    }
+
+    private static RepairedLog shifted(ShotLog log, Samples mass, double lag, String evidence, CurveSettings settings) {
         boolean applied = settings.applies(RepairKind.SCALE_LAG);
         Repair repair = new Repair(RepairKind.SCALE_LAG, log.time().get(0), log.time().get(log.size() - 1), evidence,
                 applied);

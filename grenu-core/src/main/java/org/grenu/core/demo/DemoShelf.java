@@ -75,6 +75,17 @@ public final class DemoShelf {
     }
 
     private void bags() {
+        heronBags();
+        put(ShelfKind.BAG, "Siskin 3 bag A",
+                entries().with(ShelfField.BAG_COFFEE, "Lot Siskin 3")
+                        .with(ShelfField.NET_MASS, "500")
+                        .with(ShelfField.LIFE, "2026-05-13 roasted; 2026-05-19 opened")
+                        .with(ShelfField.WASTE, "2026-05-19 8 setting the grind"));
+        put(ShelfKind.BAG, "Marten 22 bag A",
+                entries().with(ShelfField.BAG_COFFEE, "Lot Marten 22").with(ShelfField.NET_MASS, "250"));
+    }
+
+    private void heronBags() {
         put(ShelfKind.BAG, "Heron 14 bag A",
                 entries().with(ShelfField.BAG_COFFEE, "Lot Heron 14")
                         .with(ShelfField.NET_MASS, "1000")
@@ -85,13 +96,6 @@ public final class DemoShelf {
                 entries().with(ShelfField.BAG_COFFEE, "Lot Heron 14")
                         .with(ShelfField.NET_MASS, "250")
                         .with(ShelfField.LIFE, "2026-04-27 roasted; 2026-05-18 frozen; 2026-06-15 thawed"));
-        put(ShelfKind.BAG, "Siskin 3 bag A",
-                entries().with(ShelfField.BAG_COFFEE, "Lot Siskin 3")
-                        .with(ShelfField.NET_MASS, "500")
-                        .with(ShelfField.LIFE, "2026-05-13 roasted; 2026-05-19 opened")
-                        .with(ShelfField.WASTE, "2026-05-19 8 setting the grind"));
-        put(ShelfKind.BAG, "Marten 22 bag A",
-                entries().with(ShelfField.BAG_COFFEE, "Lot Marten 22").with(ShelfField.NET_MASS, "250"));
     }
 
     private void gear() {
@@ -103,12 +107,20 @@ public final class DemoShelf {
                         .with(ShelfField.COARSEST, "6")
                         .with(ShelfField.ZERO_POINT, "0.4")
                         .with(ShelfField.RETENTION, "0.6"));
+        conicalGrinder();
+        basket();
+    }
+
+    private void conicalGrinder() {
         put(ShelfKind.GRINDER, "G-burr B",
                 entries().with(ShelfField.BURRS, "conical")
                         .with(ShelfField.SETTING_WORDS, "dial marks")
                         .with(ShelfField.STEP, "0")
                         .with(ShelfField.FINEST, "0")
                         .with(ShelfField.COARSEST, "40"));
+    }
+
+    private void basket() {
         put(ShelfKind.BASKET, "18 g ridgeless",
                 entries().with(ShelfField.CAPACITY_FROM, "17")
                         .with(ShelfField.CAPACITY_TO, "19")
@@ -180,6 +192,10 @@ public final class DemoShelf {
                         .with(ShelfField.COMPENSATED_FROM, "15")
                         .with(ShelfField.COMPENSATED_TO, "40")
                         .with(ShelfField.ZERO_LOG, zeros()));
+        brixRefractometer();
+    }
+
+    private void brixRefractometer() {
         put(ShelfKind.REFRACTOMETER, "R-1 (°Brix)",
                 entries().with(ShelfField.READS, "brix")
                         .with(ShelfField.READING_STEP, "0.1")
@@ -227,6 +243,10 @@ public final class DemoShelf {
         put(ShelfKind.SITE, "Basalt Room", entries().with(ShelfField.ALTITUDE, "320"));
         put(ShelfKind.SITE, "Upper hut", entries().with(ShelfField.ALTITUDE, "1370")
                 .with(ShelfField.NOTE, "The travelling set-up goes here in June"));
+        studies();
+    }
+
+    private void studies() {
         put(ShelfKind.STUDY, DemoStudy.NAME, entries().with(ShelfField.QUESTION,
                 "Do grind and profile change extraction, or does the beverage mass explain it?"));
         put(ShelfKind.STUDY, "Pressure and flow",

@@ -59,24 +59,32 @@ public final class RecoveryStudy {
 
     private void judge(int index, Report report) {
         List<LogFlaw> flaws = flaws(index % 3);
-        DemoProfile profile = DemoProfile.values()[random.nextInt(DemoProfile.values().length)];
-        SimulatedCoffee coffee = new SimulatedCoffee(between(0.23, 0.28), between(0.8, 1.2), between(0.8, 1.2));
-        RigRecipe recipe = new RigRecipe(
-                new Puck(coffee, between(4, 40), between(16, 20), between(1.9, 3.1), between(88, 96)),
-                profile.profile(), between(30, 45), 120);
+        RigRecipe recipe = recipe();
         SimulatedShot shot = new SimulatedRig(seed + 1000L * (index + 1)).pull(recipe, flaws);
         CurveMeasures found = CurveMeasures.of(shot.log(), CurveSettings.STANDARD);
         SimulatedShot.Truth truth = shot.truth();
         double drip = found.times().firstDrip().map(TimedEvent::seconds).orElse(Double.NaN);
         report.drip += Math.abs(drip - truth.firstDripSeconds()) <= DRIP_SECONDS ? 1 : 0;
         report.borders(truth.phases(), Phases.of(found, List.of(), Optional.empty()).borders());
-        boolean unknowable = flaws.contains(LogFlaw.SCALE_TIMED_OUT);
-        boolean right = unknowable ? found.beverage().isEmpty()
-                : found.beverage()
-                        .filter(b -> Math.abs(b.value() - truth.beverageGrams()) <= BEVERAGE_GRAMS)
-                        .isPresent();
+        boolean right = isRight(flaws, found, truth.beverageGrams());
         report.beverage += right ? 1 : 0;
         report.repairs(flaws, found.repaired().repairs());
+    }
+
+    private RigRecipe recipe() {
+        DemoProfile profile = DemoProfile.values()[random.nextInt(DemoProfile.values().length)];
+        SimulatedCoffee coffee = new SimulatedCoffee(between(0.23, 0.28), between(0.8, 1.2), between(0.8, 1.2));
+        return new RigRecipe(
+                new Puck(coffee, between(4, 40), between(16, 20), between(1.9, 3.1), between(88, 96)),
+                profile.profile(), between(30, 45), 120);
+    }
+
+    private static boolean isRight(List<LogFlaw> flaws, CurveMeasures found, double grams) {
+        boolean unknowable = flaws.contains(LogFlaw.SCALE_TIMED_OUT);
+        return unknowable ? found.beverage().isEmpty()
+                : found.beverage()
+                        .filter(b -> Math.abs(b.value() - grams) <= BEVERAGE_GRAMS)
+                        .isPresent();
     }
 
     /** Two flaws of one log never concern the same thing, so that each can be judged. */

@@ -24,6 +24,12 @@ public final class Diagnosis {
                 rule.look(shot, pack.school()).ifPresent(findings::add);
             }
         }
+        holdAdviceBack(shot, findings);
+        findings.sort(Comparator.comparing(Finding::severity).reversed());
+        return findings;
+    }
+
+    private static void holdAdviceBack(ShotContext shot, List<Finding> findings) {
         List<Plausibility.Doubt> doubts = Plausibility.of(shot.record(), shot.measures().masses());
         if (!doubts.isEmpty()) {
             findings.replaceAll(Finding::withoutAdvice);
@@ -34,7 +40,5 @@ public final class Diagnosis {
                                     "Correct the entry, or say in the note why it is so.", ""),
                             OptionalDouble.empty(), 1, Finding.SHARED_PRACTICE)));
         }
-        findings.sort(Comparator.comparing(Finding::severity).reversed());
-        return findings;
     }
 }

@@ -37,12 +37,16 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
                 return Optional.empty();
             }
         }
-        OptionalDouble seconds = at.flatMap(fact -> fact.of(shot))
-                .map(v -> OptionalDouble.of(v.value()))
-                .orElse(OptionalDouble.empty());
+        OptionalDouble seconds = seconds(shot);
         FindingWords said = new FindingWords(filled(words.statement(), shot), filled(words.evidence(), shot),
                 filled(words.toTry(), shot), filled(words.next(), shot));
         return Optional.of(new Finding(name, severity, said, seconds, confidence, school));
+    }
+
+    private OptionalDouble seconds(ShotContext shot) {
+        return at.flatMap(fact -> fact.of(shot))
+                .map(v -> OptionalDouble.of(v.value()))
+                .orElse(OptionalDouble.empty());
     }
 
     private String filled(String text, ShotContext shot) {

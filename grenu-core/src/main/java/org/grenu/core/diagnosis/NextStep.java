@@ -39,16 +39,20 @@ public record NextStep(String change, String reason, String school) {
             return new NextStep("Check the " + Title.inSentence(doubts.get(0).field().title()),
                     doubts.get(0).question() + " No advice is given before it is answered.", "");
         }
-        List<Finding> asking = findings.stream()
-                .filter(finding -> !finding.next().isEmpty())
-                .sorted(Comparator.comparing(Finding::severity).thenComparingDouble(Finding::confidence).reversed())
-                .toList();
+        List<Finding> asking = asking(findings);
         boolean fault = !asking.isEmpty() && asking.get(0).severity() == Severity.FAULT;
         Optional<NextStep> unknown = unknown(masses);
         if (unknown.isPresent() && !fault) {
             return unknown.get();
         }
         return asking.isEmpty() ? repeat(masses, siblings) : advised(asking);
+    }
+
+    private static List<Finding> asking(List<Finding> findings) {
+        return findings.stream()
+                .filter(finding -> !finding.next().isEmpty())
+                .sorted(Comparator.comparing(Finding::severity).thenComparingDouble(Finding::confidence).reversed())
+                .toList();
     }
 
     private static Optional<NextStep> unknown(Masses masses) {
@@ -62,12 +66,7 @@ public record NextStep(String change, String reason, String school) {
 
     private static NextStep advised(List<Finding> asking) {
         Finding first = asking.get(0);
-        Optional<Finding> other = asking.stream()
-                .skip(1)
-                .filter(finding -> finding.severity() == first.severity() && !finding.next().equals(first.next())
-                        && !finding.school().equals(first.school()) && !finding.school().equals(Finding.SHARED_PRACTICE)
-                        && !first.school().equals(Finding.SHARED_PRACTICE))
-                .findFirst();
+        Optional<Finding> other = ofAnotherSchool(first, asking);
         return other
                 .map(second -> new NextStep(
                         first.next() + ", or " + second.next().substring(0, 1).toLowerCase(Locale.ROOT)
@@ -77,6 +76,15 @@ public record NextStep(String change, String reason, String school) {
                                 + " Change only one of them.",
                         first.school() + "; " + second.school()))
                 .orElseGet(() -> new NextStep(first.next(), first.statement() + " Change only this.", first.school()));
+    }
+
+    private static Optional<Finding> ofAnotherSchool(Finding first, List<Finding> asking) {
+        return asking.stream()
+                .skip(1)
+                .filter(finding -> finding.severity() == first.severity() && !finding.next().equals(first.next())
+                        && !finding.school().equals(first.school()) && !finding.school().equals(Finding.SHARED_PRACTICE)
+                        && !first.school().equals(Finding.SHARED_PRACTICE))
+                .findFirst();
     }
 
     private static NextStep repeat(Masses masses, Siblings siblings) {

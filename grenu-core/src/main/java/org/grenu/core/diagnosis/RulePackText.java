@@ -38,18 +38,22 @@ final class RulePackText {
         if (text.length() > LONGEST) {
             throw new RulePackError(1, "the pack is longer than " + LONGEST + " characters.");
         }
-        for (int i = 0; i < lines.length; i++) {
-            String line = lines[i].strip();
-            if (!line.isEmpty() && line.charAt(0) != '#') {
-                read(line, i + 1);
-            }
-        }
+        readLines();
         endRule();
         if (head.getOrDefault("pack", "").isEmpty() || head.getOrDefault("title", "").isEmpty()) {
             throw new RulePackError(1, "a pack begins with “pack” and its short name, then “title” and its name.");
         }
         return new RulePack(head.get("pack"), head.getOrDefault("topic", ""), head.get("title"),
                 head.getOrDefault("chosen", "no").equals("yes"), rules, text);
+    }
+
+    private void readLines() {
+        for (int i = 0; i < lines.length; i++) {
+            String line = lines[i].strip();
+            if (!line.isEmpty() && line.charAt(0) != '#') {
+                read(line, i + 1);
+            }
+        }
     }
 
     private void read(String line, int number) {
@@ -114,19 +118,23 @@ final class RulePackText {
     private static void check(String word, String rest, int number) {
         switch (word) {
             case "severity" -> severity(rest, number);
-            case "sure" -> {
-                OptionalDouble share = DecimalText.parse(rest);
-                if (share.isEmpty() || !(share.getAsDouble() > 0 && share.getAsDouble() <= 1)) {
-                    throw new RulePackError(number, "“sure” is a number above 0 and up to 1, such as 0.95.");
-                }
-            }
+            case "sure" -> checkShare(rest, number);
             case "at" -> fact(rest, number);
-            default -> {
-                Matcher places = FindingRule.PLACE.matcher(rest);
-                while (places.find()) {
-                    fact(places.group(1), number);
-                }
-            }
+            default -> checkPlaces(rest, number);
+        }
+    }
+
+    private static void checkShare(String rest, int number) {
+        OptionalDouble share = DecimalText.parse(rest);
+        if (share.isEmpty() || !(share.getAsDouble() > 0 && share.getAsDouble() <= 1)) {
+            throw new RulePackError(number, "“sure” is a number above 0 and up to 1, such as 0.95.");
+        }
+    }
+
+    private static void checkPlaces(String rest, int number) {
+        Matcher places = FindingRule.PLACE.matcher(rest);
+        while (places.find()) {
+            fact(places.group(1), number);
         }
     }
 
@@ -143,12 +151,7 @@ final class RulePackText {
         if (ruleName.isEmpty()) {
             return;
         }
-        Set<String> wanting = new HashSet<>(Set.of("severity", "say"));
-        wanting.removeAll(rule.keySet());
-        if (!wanting.isEmpty() || conditions.isEmpty()) {
-            throw new RulePackError(ruleLine,
-                    "rule “" + ruleName + "” needs at least the lines severity, when and say.");
-        }
+        refuseUnlessWhole();
         rules.add(new FindingRule(ruleName, severity(rule.get("severity"), ruleLine),
                 DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions,
                 Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)),
@@ -157,5 +160,14 @@ final class RulePackText {
         rule.clear();
         conditions.clear();
         ruleName = "";
+    }
+
+    private void refuseUnlessWhole() {
+        Set<String> wanting = new HashSet<>(Set.of("severity", "say"));
+        wanting.removeAll(rule.keySet());
+        if (!wanting.isEmpty() || conditions.isEmpty()) {
+            throw new RulePackError(ruleLine,
+                    "rule “" + ruleName + "” needs at least the lines severity, when and say.");
+        }
     }
 }

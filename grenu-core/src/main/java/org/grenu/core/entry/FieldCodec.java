@@ -271,19 +271,23 @@ public final class FieldCodec {
             if (part.isBlank()) {
                 continue;
             }
-            String[] words = part.strip().split("\\s+", 2);
-            OptionalDouble seconds = DecimalText.parse(words[0]);
-            if (seconds.isEmpty() || words.length < 2 || words[1].length() > LONGEST_TEXT / 10) {
-                throw new RefusedEntry("“" + shortened(part.strip())
-                        + "” is not a note at a moment. Write it such as “12.5 first blond streak”.");
-            }
-            notes.add(new MomentNote(seconds.getAsDouble(), words[1].replaceAll("\\s+", " ").strip()));
+            notes.add(momentNote(part));
         }
         if (notes.size() > MOST_NUMBERS) {
             throw new RefusedEntry("More than " + MOST_NUMBERS + " notes.");
         }
         notes.sort(Comparator.comparingDouble(MomentNote::seconds));
         return List.copyOf(notes);
+    }
+
+    private static MomentNote momentNote(String part) {
+        String[] words = part.strip().split("\\s+", 2);
+        OptionalDouble seconds = DecimalText.parse(words[0]);
+        if (seconds.isEmpty() || words.length < 2 || words[1].length() > LONGEST_TEXT / 10) {
+            throw new RefusedEntry("“" + shortened(part.strip())
+                    + "” is not a note at a moment. Write it such as “12.5 first blond streak”.");
+        }
+        return new MomentNote(seconds.getAsDouble(), words[1].replaceAll("\\s+", " ").strip());
     }
 
     private static List<RepairKind> repairs(String text) {

@@ -36,22 +36,30 @@ final class RowCodec {
         boolean wordy = form.columns().get(columns - 1).type() == RowColumn.Type.WORDS;
         String[] cells = text.split("\\s+", wordy ? columns : -1);
         if (cells.length > columns) {
-            throw new RefusedEntry(
-                    form.title() + ": “" + FieldCodec.shortened(text) + "” has " + cells.length + " values; a row is "
-                            + described() + ".");
+            throw tooMany(text, cells.length);
         }
         List<String> read = new ArrayList<>();
         for (int i = 0; i < columns; i++) {
-            String cell = i < cells.length && !cells[i].equals(Row.UNKNOWN) ? cells[i].strip() : "";
-            RowColumn column = form.columns().get(i);
-            if (cell.isEmpty() && column.needed()) {
-                throw new RefusedEntry(form.title() + ": “" + FieldCodec.shortened(text) + "” lacks its "
-                        + column.title() + "; a row is "
-                        + described() + ".");
-            }
-            read.add(cell.isEmpty() ? "" : cell(column, cell));
+            read.add(cell(cells, i, text));
         }
         return new Row(read);
+    }
+
+    private RefusedEntry tooMany(String text, int count) {
+        return new RefusedEntry(
+                form.title() + ": “" + FieldCodec.shortened(text) + "” has " + count + " values; a row is "
+                        + described() + ".");
+    }
+
+    private String cell(String[] cells, int i, String text) {
+        String cell = i < cells.length && !cells[i].equals(Row.UNKNOWN) ? cells[i].strip() : "";
+        RowColumn column = form.columns().get(i);
+        if (cell.isEmpty() && column.needed()) {
+            throw new RefusedEntry(form.title() + ": “" + FieldCodec.shortened(text) + "” lacks its "
+                    + column.title() + "; a row is "
+                    + described() + ".");
+        }
+        return cell.isEmpty() ? "" : cell(column, cell);
     }
 
     private String described() {
@@ -66,19 +74,21 @@ final class RowCodec {
     private String cell(RowColumn column, String cell) {
         String name = form.title() + ", " + column.title();
         return switch (column.type()) {
-            case NUMBER -> {
-                TypedNumber number = TypedNumber.parse(cell, column.unit());
-                if (number.estimated()) {
-                    throw new RefusedEntry(name + " is a mass, and a volume does not tell it: weigh it.");
-                }
-                new FieldDefinition.Range(column.low(), column.high()).check(name, column.unit(), number.value());
-                yield DecimalText.exact(number.value());
-            }
+            case NUMBER -> number(column, name, cell);
             case DAY -> day(name, cell);
             case MOMENT -> cell.length() == 10 ? day(name, cell) : moment(name, cell);
             case CHOICE -> FieldCodec.choice(name, column.choices(), cell);
             case WORDS -> cell.replaceAll("\\s+", " ");
         };
+    }
+
+    private static String number(RowColumn column, String name, String cell) {
+        TypedNumber number = TypedNumber.parse(cell, column.unit());
+        if (number.estimated()) {
+            throw new RefusedEntry(name + " is a mass, and a volume does not tell it: weigh it.");
+        }
+        new FieldDefinition.Range(column.low(), column.high()).check(name, column.unit(), number.value());
+        return DecimalText.exact(number.value());
     }
 
     private static String day(String name, String text) {

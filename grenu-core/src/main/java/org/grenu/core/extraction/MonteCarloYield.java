@@ -23,16 +23,20 @@ public record MonteCarloYield(int draws, long seed) {
         RandomGenerator random = new Well19937c(seed);
         double[] yields = new double[draws];
         for (int i = 0; i < draws; i++) {
-            double dose = draw(brew.dose(), random);
-            if (basis == Basis.DRY) {
-                dose *= 1 - draw(brew.moisture().get(), random) / 100;
-            }
-            yields[i] = draw(brew.strength(), random) * draw(brew.beverage(), random) / dose;
+            yields[i] = drawn(brew, basis, random);
         }
         double mean = Arrays.stream(yields).average().orElse(Double.NaN);
         double u = new StandardDeviation().evaluate(yields);
         Arrays.sort(yields);
         return new Result(mean, u, yields[(int) (0.025 * draws)], yields[(int) (0.975 * draws)]);
+    }
+
+    private static double drawn(Brew brew, Basis basis, RandomGenerator random) {
+        double dose = draw(brew.dose(), random);
+        if (basis == Basis.DRY) {
+            dose *= 1 - draw(brew.moisture().get(), random) / 100;
+        }
+        return draw(brew.strength(), random) * draw(brew.beverage(), random) / dose;
     }
 
     private static double draw(Measured input, RandomGenerator random) {

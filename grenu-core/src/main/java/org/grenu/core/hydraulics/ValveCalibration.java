@@ -87,16 +87,18 @@ public final class ValveCalibration {
         }
         double pooled = pooledSpread(byPosition);
         List<Position> positions = new ArrayList<>();
-        byPosition.forEach((at, group) -> {
-            List<Double> flows = group.stream().map(run -> run.grams / run.seconds).toList();
-            double mean = mean(flows);
-            double instrument = group.stream()
-                    .mapToDouble(run -> Math.hypot(weighingU / run.seconds, mean * TIMING_U / run.seconds))
-                    .max()
-                    .orElse(0);
-            positions.add(new Position(at, flows, mean, Math.max(pooled, instrument) / Math.sqrt(flows.size()), mean));
-        });
+        byPosition.forEach((at, group) -> positions.add(position(at, group, pooled, weighingU)));
         return Optional.of(new ValveCalibration(inOrder(positions)));
+    }
+
+    private static Position position(double at, List<Run> group, double pooled, double weighingU) {
+        List<Double> flows = group.stream().map(run -> run.grams / run.seconds).toList();
+        double mean = mean(flows);
+        double instrument = group.stream()
+                .mapToDouble(run -> Math.hypot(weighingU / run.seconds, mean * TIMING_U / run.seconds))
+                .max()
+                .orElse(0);
+        return new Position(at, flows, mean, Math.max(pooled, instrument) / Math.sqrt(flows.size()), mean);
     }
 
     private static double mean(List<Double> values) {

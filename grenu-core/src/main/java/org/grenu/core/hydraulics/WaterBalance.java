@@ -32,19 +32,28 @@ public record WaterBalance(Measured pumped, Measured beverageWater, Measured kep
         if (flow.isEmpty() || beverage.isEmpty() || measures.sparse()) {
             return Optional.empty();
         }
-        double volume = 0;
-        for (int i = 1; i < flow.get().size(); i++) {
-            double mean = (flow.get().value(i) + flow.get().value(i - 1)) / 2;
-            volume += Double.isFinite(mean) ? Math.max(0, mean) * flow.get().step() : 0;
-        }
+        double volume = volume(flow.get());
         if (!(volume > 1)) {
             return Optional.empty();
         }
-        double grams = volume * Water.density(METERED_CELSIUS) / 1000;
-        Measured pumped = new Measured(grams, 0, METER_SHARE * grams / Math.sqrt(3));
+        Measured pumped = pumped(volume);
         Measured water = less(beverage.get(), solids.orElse(Measured.exact(0)));
         Measured kept = less(pumped, water);
         return Optional.of(new WaterBalance(pumped, water, kept, dose.filter(d -> d.value() > 0).map(kept::dividedBy)));
+    }
+
+    private static double volume(UniformCurve flow) {
+        double volume = 0;
+        for (int i = 1; i < flow.size(); i++) {
+            double mean = (flow.value(i) + flow.value(i - 1)) / 2;
+            volume += Double.isFinite(mean) ? Math.max(0, mean) * flow.step() : 0;
+        }
+        return volume;
+    }
+
+    private static Measured pumped(double volume) {
+        double grams = volume * Water.density(METERED_CELSIUS) / 1000;
+        return new Measured(grams, 0, METER_SHARE * grams / Math.sqrt(3));
     }
 
     private static Measured less(Measured a, Measured b) {

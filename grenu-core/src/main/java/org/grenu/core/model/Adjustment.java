@@ -14,11 +14,7 @@ public final class Adjustment {
     /** {@return p-values after S. Holm, Scand. J. Statist. 6, 1979, 65–70, in the order given} */
     public static List<Double> holm(List<Double> p) {
         int m = p.size();
-        int[] order = IntStream.range(0, m)
-                .boxed()
-                .sorted(Comparator.comparing(p::get))
-                .mapToInt(Integer::intValue)
-                .toArray();
+        int[] order = order(p);
         Double[] adjusted = new Double[m];
         double least = 0;
         for (int k = 0; k < m; k++) {
@@ -26,6 +22,14 @@ public final class Adjustment {
             adjusted[order[k]] = least;
         }
         return Arrays.asList(adjusted);
+    }
+
+    private static int[] order(List<Double> p) {
+        return IntStream.range(0, p.size())
+                .boxed()
+                .sorted(Comparator.comparing(p::get))
+                .mapToInt(Integer::intValue)
+                .toArray();
     }
 
     /**

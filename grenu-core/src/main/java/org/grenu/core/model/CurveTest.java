@@ -105,17 +105,22 @@ public record CurveTest(List<Double> p) {
     private static double[][] centred(double[][] curves, List<int[]> blocks) {
         double[][] z = new double[curves.length][];
         for (int[] rows : blocks) {
-            double[] mean = new double[curves[0].length];
-            for (int i : rows) {
-                for (int t = 0; t < mean.length; t++) {
-                    mean[t] += curves[i][t] / rows.length;
-                }
-            }
+            double[] mean = mean(curves, rows);
             for (int i : rows) {
                 z[i] = Design.difference(curves[i], mean);
             }
         }
         return z;
+    }
+
+    private static double[] mean(double[][] curves, int[] rows) {
+        double[] mean = new double[curves[0].length];
+        for (int i : rows) {
+            for (int t = 0; t < mean.length; t++) {
+                mean[t] += curves[i][t] / rows.length;
+            }
+        }
+        return mean;
     }
 
     private static int countFrom(double[] sorted, double value) {

@@ -58,17 +58,22 @@ public final class RandomInterceptFit implements ModelFit {
             throw new IllegalArgumentException(
                     "a random intercept needs two groups, and every row a response and a positive weight");
         }
+        List<int[]> rows = rows(groups);
+        return new RandomInterceptFit(design, y.toArray(), weights.toArray(), rows);
+    }
+
+    private static List<int[]> rows(Term.Levels groups) {
         List<int[]> rows = new ArrayList<>();
         for (int g = 0; g < groups.levels().size(); g++) {
             List<Integer> members = new ArrayList<>();
-            for (int i = 0; i < y.size(); i++) {
+            for (int i = 0; i < groups.rows(); i++) {
                 if (groups.level().get(i) == g) {
                     members.add(i);
                 }
             }
             rows.add(members.stream().mapToInt(Integer::intValue).toArray());
         }
-        return new RandomInterceptFit(design, y.toArray(), weights.toArray(), rows);
+        return rows;
     }
 
     /** {@return standard deviation of the groups' shifts} */

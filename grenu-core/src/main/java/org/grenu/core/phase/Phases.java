@@ -61,6 +61,11 @@ public record Phases(List<Phase> phases, Origin origin) {
             borders = logged ? byStep(found, run.get()) : found;
             origin = logged ? Origin.LOGGED : Origin.FOUND;
         }
+        List<Phase> phases = phases(borders, measures, run);
+        return new Phases(phases, origin);
+    }
+
+    private static List<Phase> phases(List<PhaseBorder> borders, CurveMeasures measures, Optional<PlannedRun> run) {
         double end = measures.curves().values().stream().mapToDouble(UniformCurve::end).max().orElse(0);
         List<Phase> phases = new ArrayList<>();
         for (int i = 0; i < borders.size(); i++) {
@@ -69,7 +74,7 @@ public record Phases(List<Phase> phases, Origin origin) {
             phases.add(new Phase(border.kind(), border.seconds(), to, ending(border.kind(), to, measures, run),
                     courses(measures, border.seconds(), to)));
         }
-        return new Phases(phases, origin);
+        return phases;
     }
 
     /** {@return the phase of that kind, if there is one; the first if there are several} */

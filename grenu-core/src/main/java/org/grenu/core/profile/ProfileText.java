@@ -89,14 +89,18 @@ final class ProfileText {
             text.append(" over ").append(DecimalText.exact(step.rampSeconds())).append(" s");
         }
         text.append(" ±").append(DecimalText.exact(step.tolerance()));
+        addLimit(step, text);
+        if (!step.exits().isEmpty()) {
+            text.append(" until ").append(String.join(" or ", step.exits().stream().map(Exit::text).toList()));
+        }
+        return text.toString();
+    }
+
+    private static void addLimit(ProfileStep step, StringBuilder text) {
         step.limit()
                 .ifPresent(limit -> text.append(", ")
                         .append(step.target() == Target.PRESSURE ? "flow" : "pressure")
                         .append(" at most ")
                         .append(DecimalText.exact(limit)));
-        if (!step.exits().isEmpty()) {
-            text.append(" until ").append(String.join(" or ", step.exits().stream().map(Exit::text).toList()));
-        }
-        return text.toString();
     }
 }

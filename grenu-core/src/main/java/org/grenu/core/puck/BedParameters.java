@@ -39,13 +39,16 @@ public final class BedParameters {
                     "a bed has " + parameters.length + " parameters, not " + values.length);
         }
         for (BedParameter parameter : parameters) {
-            double value = values[parameter.ordinal()];
-            if (!(value >= parameter.low() && value <= parameter.high())) {
-                throw new IllegalArgumentException(parameter.title() + " must lie between " + parameter.low() + " and "
-                        + parameter.high() + " " + parameter.unit() + ", is " + value);
-            }
+            check(parameter, values[parameter.ordinal()]);
         }
         return new BedParameters(layers, values.clone());
+    }
+
+    private static void check(BedParameter parameter, double value) {
+        if (!(value >= parameter.low() && value <= parameter.high())) {
+            throw new IllegalArgumentException(parameter.title() + " must lie between " + parameter.low() + " and "
+                    + parameter.high() + " " + parameter.unit() + ", is " + value);
+        }
     }
 
     /** {@return those of a puck} */

@@ -35,6 +35,14 @@ public record CupStrength(Optional<Measured> strength, Optional<Measured> mass, 
         if (own.isPresent()) {
             return new CupStrength(own, mass, Source.OWN);
         }
+        List<CupStrength> others = others(record, mass);
+        return others.stream()
+                .filter(one -> one.strength.isPresent())
+                .min(Comparator.comparingDouble(one -> one.strength.get().u()))
+                .orElseGet(() -> new CupStrength(Optional.empty(), mass, Source.NONE));
+    }
+
+    private static List<CupStrength> others(ShotRecord record, Optional<Measured> mass) {
         List<CupStrength> others = new ArrayList<>();
         for (Sample sample : record.samples()) {
             boolean diluted = sample.kind() == Sample.Kind.DILUTED && sample.dilution().isPresent();
@@ -45,10 +53,7 @@ public record CupStrength(Optional<Measured> strength, Optional<Measured> mass, 
         }
         slices(record).filter(slices -> mass.isPresent())
                 .ifPresent(slices -> others.add(new CupStrength(Optional.of(slices.strength()), mass, Source.SLICES)));
-        return others.stream()
-                .filter(one -> one.strength.isPresent())
-                .min(Comparator.comparingDouble(one -> one.strength.get().u()))
-                .orElseGet(() -> new CupStrength(Optional.empty(), mass, Source.NONE));
+        return others;
     }
 
     /** The slices put together, when each was weighed and read. */

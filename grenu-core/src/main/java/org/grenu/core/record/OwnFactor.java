@@ -36,17 +36,25 @@ public record OwnFactor(String key, boolean numeric, String unit) implements Fac
         if (texts.isEmpty()) {
             return Optional.empty();
         }
-        List<Matcher> numbers = texts.stream()
+        List<Matcher> numbers = numbers(texts);
+        List<String> units = units(numbers);
+        boolean numeric = numbers.size() == texts.size() && units.size() == 1;
+        return Optional.of(new OwnFactor(key, numeric, numeric ? units.get(0) : ""));
+    }
+
+    private static List<Matcher> numbers(List<String> texts) {
+        return texts.stream()
                 .map(NUMBER::matcher)
                 .filter(Matcher::matches)
                 .filter(match -> DecimalText.parse(match.group(1)).isPresent())
                 .toList();
-        List<String> units = numbers.stream()
+    }
+
+    private static List<String> units(List<Matcher> numbers) {
+        return numbers.stream()
                 .map(match -> match.group(2) == null ? "" : match.group(2))
                 .distinct()
                 .toList();
-        boolean numeric = numbers.size() == texts.size() && units.size() == 1;
-        return Optional.of(new OwnFactor(key, numeric, numeric ? units.get(0) : ""));
     }
 
     /** {@return every factor the users of those records made up; what only tells the shots apart is none} */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.grenu.core.quantity.Measured;
+import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 
 /**
  * Shots that were meant to be the same: equal coffee, grinder and setting, temperature, profile, machine and basket.
@@ -45,15 +46,7 @@ public record SameRecipe(List<String> entries) {
         if (read.length < FEWEST) {
             return OptionalDouble.empty();
         }
-        double mean = 0;
-        for (double strength : read) {
-            mean += strength / read.length;
-        }
-        double squares = 0;
-        for (double strength : read) {
-            squares += (strength - mean) * (strength - mean);
-        }
-        return OptionalDouble.of(Math.sqrt(squares / (read.length - 1)));
+        return OptionalDouble.of(new StandardDeviation().evaluate(read));
     }
 
     /** A shot's record with its strength, when it was read. */

@@ -83,13 +83,17 @@ public final class SetUp {
                         now.entry(field).orElseThrow()));
             }
         }
+        addOwn(before, now, changed);
+        return changed;
+    }
+
+    private static void addOwn(ShotRecord before, ShotRecord now, List<Changed> changed) {
         before.extras().forEach((key, text) -> {
             String other = now.extras().get(key);
             if (other != null && !other.equals(text) && !OwnFactor.identifies(key, List.of())) {
                 changed.add(new Changed(key, "", text, other));
             }
         });
-        return changed;
     }
 
     private static Optional<Changed> beverage(Masses before, Masses now) {

@@ -101,14 +101,17 @@ public final class ShotFilter {
             if (number.isEmpty()) {
                 return false;
             }
-            double value = number.getAsDouble();
-            return switch (sign) {
-                case "<" -> value < limit;
-                case "<=" -> value <= limit;
-                case ">" -> value > limit;
-                case ">=" -> value >= limit;
-                default -> Math.abs(value - limit) < 1e-9;
-            };
+            return holds(number.getAsDouble(), sign, limit);
+        };
+    }
+
+    private static boolean holds(double value, String sign, double limit) {
+        return switch (sign) {
+            case "<" -> value < limit;
+            case "<=" -> value <= limit;
+            case ">" -> value > limit;
+            case ">=" -> value >= limit;
+            default -> Math.abs(value - limit) < 1e-9;
         };
     }
 

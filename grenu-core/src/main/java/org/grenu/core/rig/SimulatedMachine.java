@@ -31,8 +31,20 @@ final class SimulatedMachine {
     /** Runs the pump for a time against a bed that takes that flow, mL/s. */
     void run(double taken, double seconds) {
         ProfileStep now = runner.step();
-        double aim = runner.aim();
         double cap = Math.min(settings.most(pressure), now.target() == Target.PRESSURE ? now.limit().orElse(99) : 99);
+        double wanted = wanted(now, cap, taken);
+        pumped = Math.max(0, Math.min(cap, wanted));
+        if (full()) {
+            pressure = Math.max(0, pressure + (pumped - taken) * seconds / settings.compliance());
+        } else {
+            filled += (pumped - taken) * seconds;
+            pressure = FILLING_BAR_PER_FLOW * pumped;
+        }
+        runner.advance(seconds);
+    }
+
+    private double wanted(ProfileStep now, double cap, double taken) {
+        double aim = runner.aim();
         double wanted;
         if (!full()) {
             wanted = now.target() == Target.FLOW ? aim : cap;
@@ -43,14 +55,7 @@ final class SimulatedMachine {
             double most = Math.min(now.limit().orElse(99), settings.reliefBar());
             wanted = Math.min(aim, taken + settings.compliance() * (most - pressure) / settings.controlSeconds());
         }
-        pumped = Math.max(0, Math.min(cap, wanted));
-        if (full()) {
-            pressure = Math.max(0, pressure + (pumped - taken) * seconds / settings.compliance());
-        } else {
-            filled += (pumped - taken) * seconds;
-            pressure = FILLING_BAR_PER_FLOW * pumped;
-        }
-        runner.advance(seconds);
+        return wanted;
     }
 
     /** Moves on when the step's exit is met. {@return whether it did} */

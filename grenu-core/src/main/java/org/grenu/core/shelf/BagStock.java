@@ -54,24 +54,32 @@ public record BagStock(OptionalDouble net, Taken taken, int shots, int withoutDo
         double doses = shots.stream().mapToDouble(shot -> shot.number(RecordField.DOSE).orElse(0)).sum();
         double purges = shots.stream().mapToDouble(shot -> shot.number(RecordField.PURGE).orElse(0)).sum();
         double waste = bag.rows(ShelfField.WASTE).stream().mapToDouble(row -> row.needed(1)).sum();
-        double portioned = BagLife.of(bag)
+        double portioned = portioned(bag);
+        int without = (int) shots.stream().filter(shot -> !shot.has(RecordField.DOSE)).count();
+        OptionalDouble usual = usual(shots);
+        return new BagStock(bag.number(ShelfField.NET_MASS), new Taken(doses, purges, waste, portioned), shots.size(),
+                without,
+                usual);
+    }
+
+    private static double portioned(Entries bag) {
+        return BagLife.of(bag)
                 .events()
                 .stream()
                 .filter(event -> event.kind() == BagEvent.Kind.PORTIONED)
                 .mapToDouble(event -> event.grams().orElse(0))
                 .sum();
-        int without = (int) shots.stream().filter(shot -> !shot.has(RecordField.DOSE)).count();
+    }
+
+    private static OptionalDouble usual(List<ShotRecord> shots) {
         double[] each = shots.stream()
                 .filter(shot -> shot.has(RecordField.DOSE))
                 .mapToDouble(
                         shot -> shot.number(RecordField.DOSE).orElseThrow() + shot.number(RecordField.PURGE).orElse(0))
                 .sorted()
                 .toArray();
-        OptionalDouble usual = each.length == 0 ? OptionalDouble.empty()
+        return each.length == 0 ? OptionalDouble.empty()
                 : OptionalDouble.of((each[(each.length - 1) / 2] + each[each.length / 2]) / 2);
-        return new BagStock(bag.number(ShelfField.NET_MASS), new Taken(doses, purges, waste, portioned), shots.size(),
-                without,
-                usual);
     }
 
     /** {@return what is left, g, never less than nothing; empty when the net mass is unknown} */

@@ -72,10 +72,14 @@ public final class RecipeCard {
         }
         double on = measures.curve().times().pumpOn().get().seconds();
         double off = measures.curve().times().pumpOff().get().seconds();
+        return points(curve.get(), on, off);
+    }
+
+    private static String points(UniformCurve curve, double on, double off) {
         double step = Math.max(CORRIDOR_STEP_SECONDS, (off - on) / MOST_POINTS);
         List<String> points = new ArrayList<>();
         for (double at = on; at <= off + 1e-9; at += step) {
-            double value = curve.get().at(at);
+            double value = curve.at(at);
             if (Double.isFinite(value)) {
                 points.add(Reported.fixed(at - on, 1).replace('\u2212', '-') + " "
                         + Reported.fixed(Math.max(0, value), 2));

@@ -55,15 +55,23 @@ public record SeriesAdvice(Kind kind, String sentence) {
         Measured now = series.strength().orElseThrow();
         double gain = 1 - series.strength(n + 1, series.deviation()).orElseThrow().u() / now.u();
         if (shotSpread.isPresent() && shotSpread.getAsDouble() > 2 * now.independent()) {
-            return new SeriesAdvice(Kind.ANOTHER_SHOT,
-                    "Shots of this recipe differ by " + digits(shotSpread.getAsDouble())
-                            + " points, the readings only leave " + digits(now.independent())
-                            + ": only another shot tells more.");
+            return anotherShot(shotSpread.getAsDouble(), now);
         }
         if (gain >= WORTH) {
             return new SeriesAdvice(Kind.ANOTHER_READING, String.format(Locale.ROOT,
                     "One more reading would take about %.0f %% off the uncertainty.", 100 * gain));
         }
+        return enough(now);
+    }
+
+    private static SeriesAdvice anotherShot(double shotSpread, Measured now) {
+        return new SeriesAdvice(Kind.ANOTHER_SHOT,
+                "Shots of this recipe differ by " + digits(shotSpread)
+                        + " points, the readings only leave " + digits(now.independent())
+                        + ": only another shot tells more.");
+    }
+
+    private static SeriesAdvice enough(Measured now) {
         boolean bias = now.shared() > now.independent();
         return new SeriesAdvice(Kind.ENOUGH, bias
                 ? "Enough readings: what is left is the instrument's bias, which only a calibration takes away."

@@ -35,14 +35,20 @@ public final class SeriesCheck {
         if (n < 3 || !(series.deviation() > 1e-12)) {
             return OptionalInt.empty();
         }
+        int furthest = furthest(series);
+        double g = Math.abs(readings.get(furthest) - series.mean()) / s;
+        return g > grubbsCritical(n) ? OptionalInt.of(furthest) : OptionalInt.empty();
+    }
+
+    private static int furthest(StrengthSeries series) {
+        List<Double> readings = series.readings();
         int furthest = 0;
-        for (int i = 1; i < n; i++) {
+        for (int i = 1; i < readings.size(); i++) {
             if (Math.abs(readings.get(i) - series.mean()) > Math.abs(readings.get(furthest) - series.mean())) {
                 furthest = i;
             }
         }
-        double g = Math.abs(readings.get(furthest) - series.mean()) / s;
-        return g > grubbsCritical(n) ? OptionalInt.of(furthest) : OptionalInt.empty();
+        return furthest;
     }
 
     /** {@return the two-sided critical value of Grubbs' test for n readings, n at least 3} */
@@ -64,15 +70,20 @@ public final class SeriesCheck {
             return Optional.empty();
         }
         double[] places = places(series.taken());
-        SimpleRegression line = new SimpleRegression();
-        for (int i = 0; i < n; i++) {
-            line.addData(places[i], series.taken().get(i).value());
-        }
+        SimpleRegression line = line(places, series);
         double error = Math.max(line.getSlopeStdErr(),
                 series.refractometer().repeatability() / Math.sqrt(line.getXSumSquares()));
         double p = 2 * new TDistribution(n - 2.0).cumulativeProbability(-Math.abs(line.getSlope() / error));
         double between = (places[n - 1] - places[0]) / (n - 1);
         return p < ALPHA ? Optional.of(new Drift(line.getSlope() * between, p)) : Optional.empty();
+    }
+
+    private static SimpleRegression line(double[] places, StrengthSeries series) {
+        SimpleRegression line = new SimpleRegression();
+        for (int i = 0; i < places.length; i++) {
+            line.addData(places[i], series.taken().get(i).value());
+        }
+        return line;
     }
 
     private static double[] places(List<Reading> readings) {

@@ -134,19 +134,22 @@ public final class DataPackageReader {
             throw new ImportFailure(file, 0, "There is no datapackage.json in it.",
                     "Choose a package that Grenu wrote.");
         }
-        JsonNode root;
-        try {
-            root = JSON.readTree(zip.bytes(DataPackageWriter.DESCRIPTOR));
-        } catch (JsonProcessingException broken) {
-            throw new ImportFailure(file, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr(),
-                    "datapackage.json is not JSON (" + broken.getOriginalMessage() + ").", REMEDY);
-        }
+        JsonNode root = root();
         if (!root.path("grenu").path("format").asText().equals("grenu-library")) {
             throw new ImportFailure(file, 0, "The package is not a library that Grenu wrote.",
                     "Its tables can be mapped one by one as logs.");
         }
         if (root.path("grenu").path("version").asInt() > DataPackageWriter.FORMAT_VERSION) {
             throw new ImportFailure(file, 0, "The package was written by a newer Grenu.", "Update Grenu.");
+        }
+    }
+
+    private JsonNode root() throws ImportFailure, IOException {
+        try {
+            return JSON.readTree(zip.bytes(DataPackageWriter.DESCRIPTOR));
+        } catch (JsonProcessingException broken) {
+            throw new ImportFailure(file, broken.getLocation() == null ? 0 : broken.getLocation().getLineNr(),
+                    "datapackage.json is not JSON (" + broken.getOriginalMessage() + ").", REMEDY);
         }
     }
 
@@ -177,16 +180,18 @@ public final class DataPackageReader {
         List<ShelfItem> items = new ArrayList<>();
         for (ShelfKind kind : PackageTables.kinds()) {
             Map<String, List<ShelfVersion>> versions = new LinkedHashMap<>();
-            table(PackageTables.table(kind), row -> {
-                String since = row.getField("since");
-                versions.computeIfAbsent(row.getField("item"), name -> new ArrayList<>())
-                        .add(new ShelfVersion(0, PackageRows.number(row, "version"),
-                                since.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(since)),
-                                row.getField("changed"), PackageRows.entries(kind, row)));
-            });
+            table(PackageTables.table(kind), row -> version(kind, row, versions));
             versions.forEach((name, all) -> items.add(new ShelfItem(items.size() + 1L, kind, name, all)));
         }
         return items;
+    }
+
+    private static void version(ShelfKind kind, NamedCsvRecord row, Map<String, List<ShelfVersion>> versions) {
+        String since = row.getField("since");
+        versions.computeIfAbsent(row.getField("item"), name -> new ArrayList<>())
+                .add(new ShelfVersion(0, PackageRows.number(row, "version"),
+                        since.isBlank() ? Optional.empty() : Optional.of(LocalDate.parse(since)),
+                        row.getField("changed"), PackageRows.entries(kind, row)));
     }
 
     /** Samples come shot by shot; a shot is handed over when the next one's begin. */

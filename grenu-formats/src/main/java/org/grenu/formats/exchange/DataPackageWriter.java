@@ -100,12 +100,22 @@ public final class DataPackageWriter {
                         + "Grenu. Numbers are in the units that "
                         + "the fields' descriptions give. What is empty is unknown.");
         ArrayNode resources = root.putArray("resources");
+        describeShelf(resources);
+        describeShots(resources);
+        root.putObject("grenu").put("format", "grenu-library").put("version", FORMAT_VERSION);
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+    }
+
+    private void describeShelf(ArrayNode resources) {
         for (ShelfKind kind : PackageTables.kinds()) {
             if (!of(kind).isEmpty()) {
                 PackageTables.describe(resources, PackageTables.table(kind), kind.title(), PackageTables.shelf(kind),
                         List.of("item", "version"));
             }
         }
+    }
+
+    private static void describeShots(ArrayNode resources) {
         PackageTables.describe(resources, PackageTables.SHOTS, "Shots", PackageTables.shots(), List.of("shot"));
         PackageTables.describe(resources, PackageTables.READINGS, "Strength readings", PackageTables.readings(),
                 List.of("shot", "reading"));
@@ -113,8 +123,6 @@ public final class DataPackageWriter {
         PackageTables.describe(resources, PackageTables.HISTORY, "Corrections", PackageTables.history(), List.of());
         PackageTables.describe(resources, PackageTables.ATTACHMENTS, "Attachments", PackageTables.attachments(),
                 List.of());
-        root.putObject("grenu").put("format", "grenu-library").put("version", FORMAT_VERSION);
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
 
     private void text(String path, String text) throws IOException {
@@ -164,17 +172,21 @@ public final class DataPackageWriter {
                 }
             }
             cells.add(record.extras().isEmpty() ? "" : JSON.writeValueAsString(record.extras()));
-            cells.add(archived.shot()
-                    .log()
-                    .channels()
-                    .keySet()
-                    .stream()
-                    .map(Channel::key)
-                    .collect(Collectors.joining(" ")));
+            cells.add(channels(archived));
             cells.add(archived.rawName());
             cells.add(archived.rawName().isEmpty() ? "" : rawPath(number));
             csv.writeRecord(guarded(cells));
         }
+    }
+
+    private static String channels(ArchivedShot archived) {
+        return archived.shot()
+                .log()
+                .channels()
+                .keySet()
+                .stream()
+                .map(Channel::key)
+                .collect(Collectors.joining(" "));
     }
 
     private static String rawPath(int number) {
@@ -254,11 +266,15 @@ public final class DataPackageWriter {
                 zip.write(shot.raw());
                 zip.closeEntry();
             }
-            for (int i = 0; i < shot.files().size(); i++) {
-                zip.putNextEntry(entry(filePath(number, i)));
-                zip.write(shot.files().get(i).bytes());
-                zip.closeEntry();
-            }
+            attached(number, shot);
+        }
+    }
+
+    private void attached(int number, ArchivedShot shot) throws IOException {
+        for (int i = 0; i < shot.files().size(); i++) {
+            zip.putNextEntry(entry(filePath(number, i)));
+            zip.write(shot.files().get(i).bytes());
+            zip.closeEntry();
         }
     }
 }

@@ -99,17 +99,21 @@ public final class LibraryWorkbook {
         for (Row row : shots) {
             List<Reading> readings = row.sheet.readings();
             for (int i = 0; i < readings.size(); i++) {
-                Reading reading = readings.get(i);
-                sheet.value(at, 0, row.number);
-                sheet.value(at, 1, i + 1);
-                sheet.value(at, 2, reading.value());
-                number(sheet, at, 3, reading.seconds());
-                number(sheet, at, 4, reading.sampleCelsius());
-                number(sheet, at, 5, reading.prismCelsius());
-                words(sheet, at, 6, reading.filtered().map(yes -> yes ? "yes" : "no").orElse(""));
+                reading(sheet, at, row, i);
                 at++;
             }
         }
+    }
+
+    private static void reading(Worksheet sheet, int at, Row row, int i) {
+        Reading reading = row.sheet.readings().get(i);
+        sheet.value(at, 0, row.number);
+        sheet.value(at, 1, i + 1);
+        sheet.value(at, 2, reading.value());
+        number(sheet, at, 3, reading.seconds());
+        number(sheet, at, 4, reading.sampleCelsius());
+        number(sheet, at, 5, reading.prismCelsius());
+        words(sheet, at, 6, reading.filtered().map(yes -> yes ? "yes" : "no").orElse(""));
     }
 
     private static void things(Worksheet sheet, ShelfKind kind, List<ShelfItem> items) {
@@ -119,15 +123,19 @@ public final class LibraryWorkbook {
         int at = 1;
         for (ShelfItem item : items) {
             for (ShelfVersion version : item.versions()) {
-                words(sheet, at, 0, item.name());
-                sheet.value(at, 1, version.number());
-                words(sheet, at, 2, version.since().map(Object::toString).orElse(""));
-                words(sheet, at, 3, version.changed());
-                for (int i = 0; i < kind.fields().size(); i++) {
-                    cell(sheet, at, 4 + i, kind.fields().get(i), version.entries().entry(kind.fields().get(i)));
-                }
+                thing(sheet, at, kind, item, version);
                 at++;
             }
+        }
+    }
+
+    private static void thing(Worksheet sheet, int at, ShelfKind kind, ShelfItem item, ShelfVersion version) {
+        words(sheet, at, 0, item.name());
+        sheet.value(at, 1, version.number());
+        words(sheet, at, 2, version.since().map(Object::toString).orElse(""));
+        words(sheet, at, 3, version.changed());
+        for (int i = 0; i < kind.fields().size(); i++) {
+            cell(sheet, at, 4 + i, kind.fields().get(i), version.entries().entry(kind.fields().get(i)));
         }
     }
 

@@ -42,13 +42,17 @@ final class PackageTables {
                 columns.add(column(field));
             }
         }
+        addLogAndFile(columns);
+        return columns;
+    }
+
+    private static void addLogAndFile(List<Column> columns) {
         columns.add(new Column(EXTRAS, "object", "Own entries", "what the users made up, by name"));
         columns.add(new Column(CHANNELS, "string", "Channels",
                 "channels that the log has, with spaces between; empty for a shot without a log"));
         columns.add(new Column(RAW_NAME, "string", "Raw file's name", "name of the file the shot was imported from"));
         columns.add(new Column(RAW_FILE, "string", "Raw file",
                 "path of that file in this package, byte for byte as imported"));
-        return columns;
     }
 
     static List<Column> curves() {

@@ -48,6 +48,10 @@ public final class SafeZip implements AutoCloseable {
             throw new ImportFailure(name, 0, "The file cannot be read (" + unreadable.getMessage() + ").",
                     "Check the path.");
         }
+        checkOrClose();
+    }
+
+    private void checkOrClose() throws ImportFailure {
         try {
             check();
         } catch (ImportFailure refused) {
@@ -68,15 +72,19 @@ public final class SafeZip implements AutoCloseable {
         List<? extends ZipEntry> entries = new ArrayList<>(zip.stream().toList());
         for (ZipEntry entry : entries) {
             String path = entry.getName();
-            boolean leadsOut = path.startsWith("/") || path.contains("\\") || path.contains(":")
-                    || path.indexOf('\0') >= 0
-                    || List.of(path.split("/")).stream().anyMatch(part -> part.equals("..") || part.equals("."));
-            if (leadsOut) {
-                throw refused("has an entry “" + path + "” that leads out of it");
-            }
+            refuseLeadingOut(path);
             if (!names.add(path)) {
                 throw refused("has two entries “" + path + "”");
             }
+        }
+    }
+
+    private void refuseLeadingOut(String path) throws ImportFailure {
+        boolean leadsOut = path.startsWith("/") || path.contains("\\") || path.contains(":")
+                || path.indexOf('\0') >= 0
+                || List.of(path.split("/")).stream().anyMatch(part -> part.equals("..") || part.equals("."));
+        if (leadsOut) {
+            throw refused("has an entry “" + path + "” that leads out of it");
         }
     }
 

@@ -56,14 +56,18 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         Map<String, String> reasons = new LinkedHashMap<>();
         TableShape shape;
         if (start.startsWith("{") || start.startsWith("[")) {
-            String path = JsonTable.largest(JsonTable.parse(file, text));
-            reasons.put(SHAPE,
-                    "JSON; the largest table lies " + (path.isEmpty() ? "at its root" : "at “" + path + "”"));
-            shape = new TableShape.Json(path);
+            shape = json(file, text, reasons);
         } else {
             shape = lines(text, reasons);
         }
         return columns(file, text, shape, reasons);
+    }
+
+    private static TableShape json(String file, String text, Map<String, String> reasons) throws ImportFailure {
+        String path = JsonTable.largest(JsonTable.parse(file, text));
+        reasons.put(SHAPE,
+                "JSON; the largest table lies " + (path.isEmpty() ? "at its root" : "at “" + path + "”"));
+        return new TableShape.Json(path);
     }
 
     /** {@return the guess for the columns of a table whose place the user has chosen} */

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
 import org.grenu.formats.ImportFailure;
 
@@ -117,17 +118,19 @@ public final class MappingJson {
         ColumnRole role = ColumnRole.find(column.path("is").asText())
                 .orElseThrow(() -> new IllegalArgumentException(
                         "Column “" + name + "” is “" + column.path("is").asText() + "”, which is not known."));
-        Optional<Unit> unit = role.quantity().flatMap(quantity -> {
-            String symbol = column.path("unit").asText("");
-            Optional<Unit> found = Unit.find(symbol, quantity);
-            if (found.isEmpty() && !symbol.isEmpty()) {
-                throw new IllegalArgumentException(
-                        "Column “" + name + "” is in “" + symbol + "”, a unit that is not known for it.");
-            }
-            return found;
-        });
+        Optional<Unit> unit = role.quantity().flatMap(quantity -> unit(column, name, quantity));
         return new ColumnRule(name, role, unit, column.path("negated").asBoolean(false),
                 column.path("scale").asDouble(1),
                 column.path("offset").asDouble(0));
+    }
+
+    private static Optional<Unit> unit(JsonNode column, String name, Quantity quantity) {
+        String symbol = column.path("unit").asText("");
+        Optional<Unit> found = Unit.find(symbol, quantity);
+        if (found.isEmpty() && !symbol.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "Column “" + name + "” is in “" + symbol + "”, a unit that is not known for it.");
+        }
+        return found;
     }
 }

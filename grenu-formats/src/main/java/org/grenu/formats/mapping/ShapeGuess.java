@@ -19,11 +19,7 @@ final class ShapeGuess {
      * others
      */
     static ColumnRule of(String column, double[] numbers, Map<String, String> reasons) {
-        Optional<Unit> named = Arrays.stream(column.split("[^\\p{L}°/]+"))
-                .map(Unit::find)
-                .flatMap(Optional::stream)
-                .filter(unit -> unit.quantity() != Quantity.TIME && unit != Unit.GRAM)
-                .findFirst();
+        Optional<Unit> named = named(column);
         if (named.isPresent()) {
             Optional<Channel> channel = Channel.ofLogs()
                     .stream()
@@ -35,6 +31,14 @@ final class ShapeGuess {
             }
         }
         return byNumbers(column, numbers, reasons);
+    }
+
+    private static Optional<Unit> named(String column) {
+        return Arrays.stream(column.split("[^\\p{L}°/]+"))
+                .map(Unit::find)
+                .flatMap(Optional::stream)
+                .filter(unit -> unit.quantity() != Quantity.TIME && unit != Unit.GRAM)
+                .findFirst();
     }
 
     private static ColumnRule byNumbers(String column, double[] numbers, Map<String, String> reasons) {
