@@ -1,5 +1,7 @@
 package org.grenu.desktop;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import org.grenu.library.Stored;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -7,6 +9,7 @@ import java.util.ArrayList;
 import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
@@ -16,6 +19,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
@@ -26,11 +30,14 @@ import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
 import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.AfterEach;
+import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, headless, on a library of its own. File dialogs answer with what the test puts here. */
 public abstract class BenchFixture extends ApplicationTest {
+
+    private static final long A_MINUTE = 60_000;
 
     protected final List<Path> chosenFiles = new ArrayList<>();
     protected Path chosenTarget;
@@ -89,16 +96,16 @@ public abstract class BenchFixture extends ApplicationTest {
                 .ifPresent(s -> bench.desk().select(s.id())));
         until("shot " + number + " is open", () -> bench.desk().openProperty().get() != null
                 && bench.desk().openProperty().get().summary().number() == number);
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
-    protected static void until(String what, BooleanSupplier condition) {
+    protected void until(String what, BooleanSupplier condition) {
         try {
             WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> holds(condition));
         } catch (TimeoutException late) {
             throw new AssertionError("Waited in vain until " + what, late);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     /** The test's thread may look at the window just while its own thread changes it: then it looks again. */
@@ -108,6 +115,62 @@ public abstract class BenchFixture extends ApplicationTest {
         } catch (IndexOutOfBoundsException | ConcurrentModificationException changing) {
             return false;
         }
+    }
+
+    @Override
+    public FxRobot interact(Runnable work) {
+        WaitForAsyncUtils.waitForAsyncFx(A_MINUTE, work);
+        settle();
+        return this;
+    }
+
+    /** Presses the keys together and lets them go. */
+    @Override
+    public FxRobot push(KeyCode... keys) {
+        return interact(() -> {
+            Robot robot = new Robot();
+            for (KeyCode key : keys) {
+                robot.keyPress(key);
+            }
+            for (int i = keys.length - 1; i >= 0; i--) {
+                robot.keyRelease(keys[i]);
+            }
+        });
+    }
+
+    @Override
+    public FxRobot write(String text, int pauseMillis) {
+        text.chars()
+                .forEach(typed -> robotContext().getBaseRobot()
+                        .typeKeyboard(view.getScene(), KeyCode.UNDEFINED, Character.toString(typed)));
+        settle();
+        return this;
+    }
+
+    /** Waits until what was done is laid out, and what that has set off, too. */
+    protected void settle() {
+        for (int i = 0; i < 2; i++) {
+            CountDownLatch laidOut = new CountDownLatch(1);
+            Platform.runLater(() -> afterLayout(laidOut::countDown));
+            try {
+                assertThat(laidOut.await(A_MINUTE, TimeUnit.MILLISECONDS)).as("the window is laid out").isTrue();
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+            WaitForAsyncUtils.waitForAsyncFx(A_MINUTE, () -> {});
+        }
+    }
+
+    private void afterLayout(Runnable then) {
+        Scene scene = view.getScene();
+        scene.addPostLayoutPulseListener(new Runnable() {
+            @Override
+            public void run() {
+                scene.removePostLayoutPulseListener(this);
+                then.run();
+            }
+        });
+        Platform.requestNextPulse();
     }
 
     /** Types into the field as a user does and ends with Enter. */
@@ -123,7 +186,7 @@ public abstract class BenchFixture extends ApplicationTest {
             write(text, 0);
         }
         push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     protected TextInputControl field(String id) {

@@ -10,7 +10,6 @@ import javafx.scene.input.KeyCode;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** docs/walkthrough.md step by step, by keys alone: a whole shot in no more interactions than are written there. */
 class WalkthroughTest extends BenchFixture {
@@ -80,14 +79,14 @@ class WalkthroughTest extends BenchFixture {
     private void keys(KeyCode key) {
         interactions++;
         push(KeyCode.CONTROL, key);
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     private void type(String text) {
         interactions++;
         write(text, 0);
         push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     private String focused() {

@@ -45,7 +45,7 @@ class LeakTest extends BenchFixture {
     }
 
     /** The same place each time, with nothing under way and the collector just been. */
-    private void settle() {
+    private void comeToRest() {
         openShot(5);
         until("the answer stands", () -> !bench.compare().busyProperty().get());
         System.gc();
@@ -71,7 +71,7 @@ class LeakTest extends BenchFixture {
 
     /** One left behind a round would be fifty more; the nodes of what was looked at last differ a little. */
     private Map<String, Integer> grownSince(Map<String, Integer> before) {
-        settle();
+        comeToRest();
         Map<String, Integer> grown = new LinkedHashMap<>();
         counts().forEach((what, count) -> {
             int more = count - before.get(what);
@@ -136,7 +136,7 @@ class LeakTest extends BenchFixture {
         for (int round = 0; round < 3; round++) {
             walk(round);
         }
-        settle();
+        comeToRest();
         Map<String, Integer> before = counts();
         assertThat(before.values()).as("something listens to each: %s", before).allMatch(count -> count > 0);
         for (int round = 3; round < ROUNDS + 1; round++) {
