@@ -113,7 +113,7 @@ public final class CompareCommand implements Callable<Integer> {
     }
 
     private List<MeasuredShot> wanted(ShotCollection sources) {
-        ShotFilter wanted = ShotFilter.parse(filter);
+        ShotFilter wanted = MeasuredSubject.filter(filter);
         return sources.shots()
                 .stream()
                 .filter(shot -> wanted.matches(new MeasuredSubject(shot)))

@@ -7,6 +7,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
@@ -34,7 +36,7 @@ class HostileFilesTest {
         }
     }
 
-    private static byte[] sheet(java.util.function.Consumer<Worksheet> fill) throws IOException {
+    private static byte[] sheet(Consumer<Worksheet> fill) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(out, "x", "1.0")) {
             fill.accept(book.newWorksheet("s"));
@@ -109,7 +111,7 @@ class HostileFilesTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(book)).get();
                 ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (ZipArchiveEntry entry : java.util.Collections.list(in.getEntries())) {
+            for (ZipArchiveEntry entry : Collections.list(in.getEntries())) {
                 String text = new String(in.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8);
                 zip.putNextEntry(new ZipEntry(entry.getName()));
                 zip.write(text.replace(from, to).getBytes(StandardCharsets.UTF_8));

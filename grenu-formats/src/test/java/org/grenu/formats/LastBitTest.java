@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.LongStream;
@@ -107,7 +108,7 @@ class LastBitTest {
     void tablesAreGuarded() {
         ShotRecord record = ShotRecord.EMPTY.with(RecordField.NOTE, "=HYPERLINK(\"http://x\")")
                 .with(RecordField.ZERO, -0.01);
-        String table = StudyTableWriter.write(java.util.List.of(new StudyTableWriter.Row(1, record,
+        String table = StudyTableWriter.write(List.of(new StudyTableWriter.Row(1, record,
                 org.grenu.core.record.ShotMeasures.of(
                         new Shot(record,
                                 new ShotLog(Samples.of(0, 1, 2), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0))))))));

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -69,7 +70,7 @@ class AtomicFileTest {
         try (Library open = Library.open(library)) {
             Files.createSymbolicLink(folder.resolve("link.zip"), library);
             Files.createLink(folder.resolve("hard.zip"), library);
-            open.store(tx -> tx.settings().keep(java.util.Map.of("kept", "yes")));
+            open.store(tx -> tx.settings().keep(Map.of("kept", "yes")));
             assertThatThrownBy(() -> AtomicFile.replace(folder.resolve(name), bytes("package")))
                     .isInstanceOf(IOException.class)
                     .hasMessageContaining("library");

@@ -3,10 +3,12 @@ package org.grenu.app.study;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.record.Masses;
+import org.grenu.core.record.ShotFilter;
 import org.grenu.core.record.ShotRecord;
 
 /**
@@ -20,6 +22,11 @@ public final class MeasuredSubject extends RecordSubject {
     /** That shot. */
     public MeasuredSubject(MeasuredShot shot) {
         this.shot = shot;
+    }
+
+    /** {@return the filter for what was typed, in the units that all is kept in where none is named} */
+    public static ShotFilter filter(String typed) {
+        return ShotFilter.parse(typed, units(DisplayUnits.CANONICAL));
     }
 
     @Override

@@ -10,12 +10,16 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Unit;
+import org.grenu.core.record.FilterUnits;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotFilter;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.response.StandardResponse;
 
 /** What a filter finds in a shot, in the window and on the command line alike: by the same names. */
 abstract class RecordSubject implements ShotFilter.Subject {
@@ -42,6 +46,23 @@ abstract class RecordSubject implements ShotFilter.Subject {
         Set<String> names = new HashSet<>(FIELDS.keySet());
         names.addAll(WORKED_OUT);
         return names;
+    }
+
+    /** {@return in what unit a filter's numbers are meant, for a reader who sees all in those} */
+    static FilterUnits units(DisplayUnits shown) {
+        return new FilterUnits(RecordSubject::unit, shown);
+    }
+
+    /** The unit that what is called so is kept in; empty for a number of its own. */
+    private static String unit(String name) {
+        return switch (name) {
+            case "beverage", "mass" -> Unit.GRAM.symbol();
+            case "strength", "tds", "ey", "yield" -> "%";
+            case "time" -> Unit.SECOND.symbol();
+            case "peak" -> Unit.BAR.symbol();
+            default -> FIELDS.containsKey(name) ? FIELDS.get(name).unit()
+                    : StandardResponse.find(name).map(response -> response.unit()).orElse("");
+        };
     }
 
     abstract ShotRecord record();

@@ -8,8 +8,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.grenu.app.analysis.DerivedValues;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.Masses;
+import org.grenu.core.record.ShotFilter;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.library.ShotSummary;
 
@@ -36,6 +38,16 @@ public final class StoredSubject extends RecordSubject {
         this.derived = derived;
         this.convention = convention;
         this.findings = findings;
+    }
+
+    /** {@return the filter for what was typed by a reader who sees all in those units} */
+    public static ShotFilter filter(String typed, DisplayUnits shown) {
+        return ShotFilter.parse(typed, units(shown));
+    }
+
+    /** {@return the search with units where they might be taken for others another day} */
+    public static String search(String typed, DisplayUnits shown) {
+        return ShotFilter.withUnits(typed, units(shown));
     }
 
     /** {@return the names by which a filter can ask, but for entries that the user made up} */

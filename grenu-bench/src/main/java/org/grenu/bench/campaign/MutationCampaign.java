@@ -6,10 +6,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
@@ -83,7 +88,7 @@ public final class MutationCampaign {
         private final Reader reader;
         private final int share;
         private final List<byte[]> kept = new ArrayList<>();
-        private final java.util.Set<String> seen = new java.util.HashSet<>();
+        private final Set<String> seen = new HashSet<>();
         private long inputs;
         private long taken;
         private long longest;
@@ -113,7 +118,7 @@ public final class MutationCampaign {
     private static Shot small() {
         Shot demo = DemoStudy.shots().get(4).shot();
         double[] time = new double[24];
-        Map<Channel, Samples> channels = new java.util.EnumMap<>(Channel.class);
+        Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
         for (int i = 0; i < time.length; i++) {
             time[i] = i * 1.3;
         }
@@ -321,7 +326,7 @@ public final class MutationCampaign {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(archive)).get();
                 ZipOutputStream zip = new ZipOutputStream(out)) {
-            List<ZipArchiveEntry> entries = java.util.Collections.list(in.getEntries());
+            List<ZipArchiveEntry> entries = Collections.list(in.getEntries());
             int chosen = random.nextInt(Math.max(1, entries.size()));
             for (int i = 0; i < entries.size(); i++) {
                 byte[] content = in.getInputStream(entries.get(i)).readAllBytes();
@@ -346,7 +351,7 @@ public final class MutationCampaign {
                 case 3 -> with(bytes, piece(bytes));
                 case 4 -> with(bytes, piece(target.kept.get(random.nextInt(target.kept.size()))));
                 case 5 -> bytes.length > 40 && random.nextInt(4) == 0
-                        ? java.util.Arrays.copyOf(bytes, random.nextInt(bytes.length)) : flipped(bytes);
+                        ? Arrays.copyOf(bytes, random.nextInt(bytes.length)) : flipped(bytes);
                 default -> digit(bytes);
             };
         }
@@ -366,7 +371,7 @@ public final class MutationCampaign {
 
     private byte[] piece(byte[] bytes) {
         int from = random.nextInt(Math.max(1, bytes.length));
-        return java.util.Arrays.copyOfRange(bytes, from, Math.min(bytes.length, from + 1 + random.nextInt(120)));
+        return Arrays.copyOfRange(bytes, from, Math.min(bytes.length, from + 1 + random.nextInt(120)));
     }
 
     private byte[] without(byte[] bytes) {

@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -36,7 +37,7 @@ final class Confounding {
                 .terms()
                 .stream()
                 .filter(term -> !term.equals(own) && !(term instanceof Term.Product))
-                .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, java.util.LinkedHashMap::new));
+                .collect(Collectors.toMap(Term::name, term -> term, (a, b) -> a, LinkedHashMap::new));
     }
 
     private static List<Term> without(Term other, ResponseModel model) {

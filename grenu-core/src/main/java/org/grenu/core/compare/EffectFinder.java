@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,7 +53,7 @@ final class EffectFinder {
     }
 
     private Map<Contrast, Tested> tested(List<Contrast> contrasts) {
-        Map<Contrast, Tested> tested = new java.util.IdentityHashMap<>();
+        Map<Contrast, Tested> tested = new IdentityHashMap<>();
         for (Contrast contrast : contrasts) {
             if (model.fit().estimable(contrast.weights())) {
                 model.fit().estimate(contrast.weights()).map(EffectFinder::divisible).ifPresent(estimate -> {

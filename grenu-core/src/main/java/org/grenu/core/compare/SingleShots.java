@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -44,7 +45,7 @@ final class SingleShots {
     }
 
     private static boolean alone(double[][] rows, int row) {
-        return IntStream.range(0, rows.length).filter(other -> java.util.Arrays.equals(rows[other], rows[row])).count()
+        return IntStream.range(0, rows.length).filter(other -> Arrays.equals(rows[other], rows[row])).count()
                 == 1;
     }
 

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -34,7 +35,7 @@ record StayedEqual(Characteristic characteristic) {
     }
 
     private List<Effect> againstFirst(FixedFit fit, Term.Levels term, Variable asked) {
-        List<Effect> effects = new java.util.ArrayList<>();
+        List<Effect> effects = new ArrayList<>();
         for (int i = 1; i < term.levels().size(); i++) {
             double[] contrast = Design.difference(fit.design().mean(term, i), fit.design().mean(term, 0));
             String change = term.levels().get(i) + ", not " + term.levels().get(0);

@@ -42,6 +42,11 @@ public record DisplayUnits(Unit temperature, Unit pressure) {
         };
     }
 
+    /** {@return whether what is kept in that unit can be shown in others} */
+    public static boolean varies(String kept) {
+        return kept.equals(Unit.CELSIUS.symbol()) || kept.equals(Unit.BAR.symbol());
+    }
+
     /** {@return the shown unit for the one that an entry is kept in, as it is written; empty for none} */
     public String symbol(String kept) {
         return other(kept).map(Unit::symbol).orElse(kept);

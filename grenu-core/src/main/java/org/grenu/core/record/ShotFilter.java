@@ -7,20 +7,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.grenu.core.quantity.DecimalText;
 
 /**
  * A filter as it is typed: words that must all occur, {@code profile:gentle}, {@code coffee:"Lot Heron 14"},
- * {@code grind:2.2-2.6}, {@code ey>20}, {@code time<30}, {@code unknown:taste}; a minus before any of them takes out
- * what
- * meets it. What it does not understand it takes as a word, so that typing never fails.
+ * {@code grind:2.2-2.6}, {@code ey>20}, {@code temp>200F}, {@code unknown:taste}; a minus before any of them takes out
+ * what meets it. What it does not understand it takes as a word, so that typing never fails.
  */
 public final class ShotFilter {
 
     private static final Pattern COMPARISON = Pattern.compile("([a-z_]+)(<=|>=|<|>|=)(.+)");
     private static final Pattern FIELD = Pattern.compile("([a-z_]+):(.+)");
     private static final Pattern TOKEN = Pattern.compile("(?:[^\\s\"]|\"[^\"]*\"?)+");
-    private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)");
+    private static final Pattern RANGE = Pattern.compile("(-?[0-9.,]+)(?:-|–|\\.\\.)(-?[0-9.,]+)([^0-9.,-].*)?");
+
+    private static final Pattern VALUE = Pattern.compile("-?([A-Za-z_]+)(<=|>=|<|>|=|:)(.+)");
 
     private final List<Condition> conditions;
     private final List<String> names;
@@ -32,8 +32,13 @@ public final class ShotFilter {
         this.unmeasured = List.copyOf(unmeasured);
     }
 
-    /** {@return the filter for what was typed; a blank text lets everything through} */
+    /** {@return the filter for what was typed with plain numbers; a blank text lets everything through} */
     public static ShotFilter parse(String typed) {
+        return parse(typed, FilterUnits.PLAIN);
+    }
+
+    /** {@return the filter for what was typed; a blank text lets everything through} */
+    public static ShotFilter parse(String typed, FilterUnits units) {
         List<Condition> conditions = new ArrayList<>();
         List<String> names = new ArrayList<>();
         List<String> unmeasured = new ArrayList<>();
@@ -42,9 +47,9 @@ public final class ShotFilter {
             String token = tokens.group().replace("\"", "").strip();
             boolean without = token.startsWith("-") && token.length() > 1;
             String asked = without ? token.substring(1) : token;
-            Condition condition = condition(asked);
-            name(asked).ifPresent(names::add);
-            if (COMPARISON.matcher(asked).matches() && name(asked).isEmpty()) {
+            Condition condition = condition(asked, units);
+            name(asked, units).ifPresent(names::add);
+            if (COMPARISON.matcher(asked).matches() && name(asked, units).isEmpty()) {
                 unmeasured.add(asked);
             }
             if (!token.isEmpty()) {
@@ -55,9 +60,9 @@ public final class ShotFilter {
     }
 
     /** The field that a condition asks for; none where it is a word. */
-    private static Optional<String> name(String token) {
+    private static Optional<String> name(String token, FilterUnits units) {
         Matcher comparison = COMPARISON.matcher(token);
-        if (comparison.matches() && DecimalText.parse(comparison.group(3)).isPresent()) {
+        if (comparison.matches() && units.number(comparison.group(1), comparison.group(3)).isPresent()) {
             return Optional.of(comparison.group(1));
         }
         Matcher field = FIELD.matcher(token);
@@ -80,62 +85,84 @@ public final class ShotFilter {
         return conditions.stream().allMatch(condition -> condition.meets(subject));
     }
 
-    private static Condition condition(String token) {
+    private static Condition condition(String token, FilterUnits units) {
         Matcher comparison = COMPARISON.matcher(token);
         if (comparison.matches()) {
-            OptionalDouble limit = DecimalText.parse(comparison.group(3));
+            OptionalDouble limit = units.number(comparison.group(1), comparison.group(3));
             if (limit.isPresent()) {
-                return compare(comparison.group(1), comparison.group(2), limit.getAsDouble());
+                return compare(comparison.group(1), comparison.group(2), limit.getAsDouble(),
+                        units.near(comparison.group(1), comparison.group(3)));
             }
         }
         Matcher field = FIELD.matcher(token);
         if (field.matches()) {
-            return inField(field.group(1), field.group(2));
+            return inField(field.group(1), field.group(2), units);
         }
         return subject -> subject.words().contains(token);
     }
 
-    private static Condition compare(String name, String sign, double limit) {
+    private static Condition compare(String name, String sign, double limit, double near) {
         return subject -> {
             OptionalDouble number = subject.number(name);
-            if (number.isEmpty()) {
-                return false;
-            }
-            return holds(number.getAsDouble(), sign, limit);
+            return number.isPresent() && holds(number.getAsDouble(), sign, limit, near);
         };
     }
 
-    private static boolean holds(double value, String sign, double limit) {
+    private static boolean holds(double value, String sign, double limit, double near) {
         return switch (sign) {
             case "<" -> value < limit;
             case "<=" -> value <= limit;
             case ">" -> value > limit;
             case ">=" -> value >= limit;
-            default -> Math.abs(value - limit) < 1e-9;
+            default -> Math.abs(value - limit) < near;
         };
     }
 
-    private static Condition inField(String name, String wanted) {
+    private static Condition inField(String name, String wanted, FilterUnits units) {
         if (name.equals("unknown")) {
             return subject -> subject.text(wanted).isEmpty() && subject.number(wanted).isEmpty();
         }
         Matcher range = RANGE.matcher(wanted);
         if (range.matches()) {
-            OptionalDouble low = DecimalText.parse(range.group(1));
-            OptionalDouble high = DecimalText.parse(range.group(2));
+            String unit = range.group(3) == null ? "" : range.group(3);
+            OptionalDouble low = units.number(name, range.group(1) + unit);
+            OptionalDouble high = units.number(name, range.group(2) + unit);
             if (low.isPresent() && high.isPresent()) {
-                return subject -> subject.number(name).isPresent()
-                        && subject.number(name).getAsDouble() >= low.getAsDouble() - 1e-9
-                        && subject.number(name).getAsDouble() <= high.getAsDouble() + 1e-9;
+                return between(name, low.getAsDouble(), high.getAsDouble(), units.near(name, range.group(2) + unit));
             }
         }
-        OptionalDouble exact = DecimalText.parse(wanted);
+        return equal(name, wanted, units.number(name, wanted), units.near(name, wanted));
+    }
+
+    private static Condition between(String name, double low, double high, double near) {
         return subject -> {
-            if (exact.isPresent() && subject.number(name).isPresent()) {
-                return Math.abs(subject.number(name).getAsDouble() - exact.getAsDouble()) < 1e-9;
-            }
-            return subject.text(name).map(t -> t.toLowerCase(Locale.ROOT).contains(wanted)).orElse(false);
+            OptionalDouble number = subject.number(name);
+            return number.isPresent() && number.getAsDouble() >= low - near && number.getAsDouble() <= high + near;
         };
+    }
+
+    private static Condition equal(String name, String wanted, OptionalDouble exact, double near) {
+        return subject -> {
+            OptionalDouble number = exact.isPresent() ? subject.number(name) : OptionalDouble.empty();
+            return number.isPresent() ? Math.abs(number.getAsDouble() - exact.getAsDouble()) < near
+                    : subject.text(name).map(text -> text.toLowerCase(Locale.ROOT).contains(wanted)).orElse(false);
+        };
+    }
+
+    /** {@return what was typed with units where they might be taken for others another day: to be kept} */
+    public static String withUnits(String typed, FilterUnits units) {
+        return TOKEN.matcher(typed).replaceAll(token -> Matcher.quoteReplacement(withUnit(token.group(), units)));
+    }
+
+    private static String withUnit(String token, FilterUnits units) {
+        Matcher value = VALUE.matcher(token);
+        if (!value.matches()) {
+            return token;
+        }
+        String name = value.group(1).toLowerCase(Locale.ROOT);
+        Matcher range = RANGE.matcher(value.group(3));
+        String last = range.matches() && range.group(3) == null ? range.group(2) : value.group(3);
+        return token.substring(0, token.length() - last.length()) + units.withUnit(name, last);
     }
 
     private interface Condition {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Factor;
@@ -82,7 +83,7 @@ public record Characteristic(String title, Variable variable, double tolerance) 
                     Set.of(RecordFactor.BEVERAGE_TARGET.key(), StandardResponse.BEVERAGE.key())));
 
     private static Set<String> keys(RecordFactor... factors) {
-        return Stream.of(factors).map(RecordFactor::key).collect(java.util.stream.Collectors.toUnmodifiableSet());
+        return Stream.of(factors).map(RecordFactor::key).collect(Collectors.toUnmodifiableSet());
     }
 
     /** {@return everything that is looked at beside those variables} */

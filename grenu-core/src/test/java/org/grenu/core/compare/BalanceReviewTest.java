@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.BiFunction;
@@ -176,7 +177,7 @@ class BalanceReviewTest {
                             .with(RecordField.TEMPERATURE, i == 0 || i == 3 || i == 6 ? 96 : 93)));
         }
         Question strict = new Question(List.of(GRIND), List.of(), EY, ComparisonBasis.EQUAL_SETTING, Optional.empty(),
-                new Question.Judging(java.util.Map.of("ey_as_dosed", 0.2), java.util.Map.of(), false),
+                new Question.Judging(Map.of("ey_as_dosed", 0.2), Map.of(), false),
                 DisplayUnits.CANONICAL);
         Sensitivity sensitivity = note(strict, shots, "Temperature").orElseThrow().sensitivity().orElseThrow();
         assertThat(sensitivity.before().verdict()).isEqualTo(new Verdict.Differs());

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.response.ComparisonBasis;
@@ -80,7 +83,7 @@ class MisleadingAnswersTest {
                     .containsExactlyInAnyOrderElementsOf(MisleadingStudies.EIGHT.keySet()
                             .stream()
                             .map(field -> RecordFactor.find(field.key())
-                                    .or(() -> RecordFactor.find(field.name().toLowerCase(java.util.Locale.ROOT)))
+                                    .or(() -> RecordFactor.find(field.name().toLowerCase(Locale.ROOT)))
                                     .orElseThrow()
                                     .key())
                             .toList());
@@ -92,7 +95,7 @@ class MisleadingAnswersTest {
                 });
             }
             assertThat(comparison.balance())
-                    .noneMatch(note -> note.title().toLowerCase(java.util.Locale.ROOT).contains("shot in file"));
+                    .noneMatch(note -> note.title().toLowerCase(Locale.ROOT).contains("shot in file"));
         }
 
         @Test
@@ -166,7 +169,7 @@ class MisleadingAnswersTest {
             Question question = Question.of(List.of(Variable.of(RecordFactor.AGE)), List.of(StandardResponse.STRENGTH));
             assertThat(effect(Comparison.of(question, shots)).verdict()).isEqualTo(new Verdict.Confounded("day"));
             assertThat(
-                    effect(Comparison.of(question.inBlocks(java.util.Optional.of(RecordFactor.DAY)), shots)).verdict())
+                    effect(Comparison.of(question.inBlocks(Optional.of(RecordFactor.DAY)), shots)).verdict())
                     .isNotInstanceOf(Verdict.Confounded.class);
         }
 
@@ -358,7 +361,7 @@ class MisleadingAnswersTest {
                                 Variable.of(RecordFactor.BASKET)), List.of(StandardResponse.STRENGTH));
                 Question holm = new Question(question.variables(), List.of(), question.responses(), question.basis(),
                         question.block(),
-                        new Question.Judging(java.util.Map.of("strength", seed % 2 * 0.2), java.util.Map.of(), true),
+                        new Question.Judging(Map.of("strength", seed % 2 * 0.2), Map.of(), true),
                         DisplayUnits.CANONICAL);
                 for (Effect effect : Comparison.of(holm, shots).answers().get(0).effects()) {
                     boolean sure = effect.p() <= Question.ALPHA;

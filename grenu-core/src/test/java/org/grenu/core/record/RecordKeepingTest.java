@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.grenu.core.quantity.Unit;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.quantity.Measured;
 import org.junit.jupiter.api.Test;
@@ -134,5 +136,47 @@ class RecordKeepingTest {
             }
         };
         assertThat(ShotFilter.parse(typed).matches(subject)).isEqualTo(passes);
+    }
+
+    /** NIST SP 811: 9 bar are 130.53 psi, 93 °C are 199.4 °F. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|',
+            value = {"temp>199 | true", "temp>200 | false", "temp>92c | true", "temp:199.4 | true", "temp:93 | false",
+                    "temp:93°C | true", "temp:198-200 | true", "temp:92–93.5c | true", "temp:194-198 | false",
+                    "peak<131 | true", "peak:130.53 | true", "peak<9.5bar | true", "peak>=901kPa | false",
+                    "temp>92ml | false", "-temp>200 | true"})
+    void aNumberInAFilterIsMeantInTheUnitBehindItOrTheOneThatIsShown(String typed, boolean passes) {
+        ShotFilter.Subject subject = new ShotFilter.Subject() {
+            @Override
+            public String words() {
+                return "39";
+            }
+
+            @Override
+            public OptionalDouble number(String name) {
+                return OptionalDouble.of(name.equals("temp") ? 93 : 9);
+            }
+
+            @Override
+            public Optional<String> text(String name) {
+                return Optional.empty();
+            }
+        };
+        FilterUnits american = units(new DisplayUnits(Unit.FAHRENHEIT, Unit.PSI));
+        assertThat(ShotFilter.parse(typed, american).matches(subject)).isEqualTo(passes);
+        assertThat(ShotFilter.parse(ShotFilter.withUnits(typed, american), units(DisplayUnits.CANONICAL))
+                .matches(subject)).as("kept with its units and read in others").isEqualTo(passes);
+    }
+
+    @Test
+    void aSearchIsKeptWithTheUnitsThatItWasTypedIn() {
+        FilterUnits american = units(new DisplayUnits(Unit.FAHRENHEIT, Unit.PSI));
+        String kept = ShotFilter.withUnits("temp>199 coffee:\"Lot 5\" -peak:120-135 grind:2.4 ramp", american);
+        assertThat(kept).isEqualTo("temp>199°F coffee:\"Lot 5\" -peak:120-135psi grind:2.4 ramp");
+        assertThat(ShotFilter.withUnits(kept, units(DisplayUnits.CANONICAL))).isEqualTo(kept);
+    }
+
+    private static FilterUnits units(DisplayUnits shown) {
+        return new FilterUnits(name -> name.equals("temp") ? "°C" : name.equals("peak") ? "bar" : "", shown);
     }
 }

@@ -1,6 +1,7 @@
 package org.grenu.desktop.compare;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -50,6 +51,6 @@ final class BalanceSection extends AnswerSection {
     }
 
     private static String upper(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

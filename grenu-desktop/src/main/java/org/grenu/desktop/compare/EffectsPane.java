@@ -1,5 +1,6 @@
 package org.grenu.desktop.compare;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
@@ -59,7 +60,7 @@ final class EffectsPane extends Region {
     }
 
     private EffectPanel panel() {
-        return panel == null ? new EffectPanel(java.util.List.of(), java.util.List.of()) : panel;
+        return panel == null ? new EffectPanel(List.of(), List.of()) : panel;
     }
 
     private Optional<Effect> effect(int column, int row) {

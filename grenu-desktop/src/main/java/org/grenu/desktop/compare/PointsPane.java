@@ -1,6 +1,7 @@
 package org.grenu.desktop.compare;
 
 import java.awt.Color;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
@@ -40,7 +41,7 @@ final class PointsPane extends Region {
         widthProperty().addListener((o, was, is) -> repaint());
         heightProperty().addListener((o, was, is) -> repaint());
         setOnMouseMoved(event -> {
-            var found = figure == null ? java.util.Optional.<PointsFigure.Point>empty()
+            var found = figure == null ? Optional.<PointsFigure.Point>empty()
                     : PointsPainter.pointAt(figure, getWidth() - 2 * SIDE, getHeight(), event.getX() - SIDE,
                             event.getY());
             Tooltip.uninstall(this, shot);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -197,7 +198,7 @@ final class QuestionBar extends WrappingBar {
     }
 
     private static CustomMenuItem option(String id, String words, boolean on,
-            java.util.function.Consumer<Boolean> choose) {
+            Consumer<Boolean> choose) {
         CheckBox box = new CheckBox(words);
         box.setId("option-" + id);
         box.setSelected(on);

@@ -74,6 +74,8 @@ public final class RackViewModel {
         if (was.convention() != is.convention()) {
             known.clear();
             rebuild();
+        } else if (!was.units().equals(is.units())) {
+            rebuild();
         }
     }
 
@@ -96,7 +98,7 @@ public final class RackViewModel {
 
     /** {@return why nothing can pass the filter, if it asks for what no shot has; else empty} */
     String misunderstood() {
-        ShotFilter asked = ShotFilter.parse(filter.get());
+        ShotFilter asked = asked();
         Set<String> names = namesKnown();
         Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
         if (strange.isPresent()) {
@@ -108,6 +110,10 @@ public final class RackViewModel {
                 .findFirst()
                 .map(token -> "“" + token + "” compares with no number.")
                 .orElse("");
+    }
+
+    private ShotFilter asked() {
+        return StoredSubject.filter(filter.get(), desk.units().getValue());
     }
 
     private Set<String> namesKnown() {
@@ -169,9 +175,14 @@ public final class RackViewModel {
         return desk.settingsProperty().get().searches();
     }
 
+    /** {@return what is typed as a search to keep: with units, since others may be shown another day} */
+    String search() {
+        return StoredSubject.search(filter.get().strip(), desk.units().getValue());
+    }
+
     /** Keeps what is typed as a search, or forgets it when it is kept. */
     void saveSearch() {
-        String query = filter.get().strip();
+        String query = search();
         if (!query.isEmpty()) {
             desk.choose(desk.settingsProperty().get().withSearch(query, !savedSearches().contains(query)));
         }
@@ -227,7 +238,7 @@ public final class RackViewModel {
     }
 
     private boolean passes(ShotSummary shot) {
-        return ShotFilter.parse(filter.get()).matches(known(shot).subject);
+        return asked().matches(known(shot).subject);
     }
 
     private Known known(ShotSummary shot) {
@@ -252,7 +263,7 @@ public final class RackViewModel {
     }
 
     private void rebuild() {
-        ShotFilter wanted = ShotFilter.parse(filter.get());
+        ShotFilter wanted = asked();
         Map<String, List<RackRow.Slip>> days = new LinkedHashMap<>();
         int passing = 0;
         for (ShotSummary shot : ordered) {

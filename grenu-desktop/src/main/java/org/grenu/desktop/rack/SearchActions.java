@@ -24,7 +24,7 @@ public record SearchActions(RackViewModel model, RackActions actions) {
     }
 
     private Action save() {
-        String typed = model.filterProperty().get().strip();
+        String typed = model.search();
         boolean kept = model.savedSearches().contains(typed);
         return Action
                 .of("save-search",

@@ -1,6 +1,7 @@
 package org.grenu.desktop.shelf;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -25,7 +26,7 @@ final class ThingSection extends Section {
     private final VBox changing = new VBox(4);
 
     ThingSection(ShelfViewModel model) {
-        super(model.chosenProperty().get().item().kind().one().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+        super(model.chosenProperty().get().item().kind().one().substring(0, 1).toUpperCase(Locale.ROOT)
                 + model.chosenProperty().get().item().kind().one().substring(1));
         this.model = model;
         getStyleClass().add(Styles.FIRST);

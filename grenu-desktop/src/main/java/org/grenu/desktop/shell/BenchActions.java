@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.grenu.app.export.ComparisonExport;
@@ -208,7 +209,7 @@ final class BenchActions {
         return unless(bench.desk().shots()::isEmpty, "There are no shots yet: import some, or write one down.");
     }
 
-    private static Supplier<Optional<String>> unless(java.util.function.BooleanSupplier stands, String why) {
+    private static Supplier<Optional<String>> unless(BooleanSupplier stands, String why) {
         return () -> stands.getAsBoolean() ? Optional.of(why) : Optional.empty();
     }
 }

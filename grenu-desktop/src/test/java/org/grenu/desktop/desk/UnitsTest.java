@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import org.grenu.core.quantity.Unit;
 import org.grenu.core.record.BeverageSource;
 import org.grenu.core.record.RecordFactor;
@@ -44,6 +46,16 @@ class UnitsTest extends BenchFixture {
         assertThat(field("temperature_c").getText()).isEqualTo("200");
         enter("temperature_c", "92 °C");
         until("a unit typed with it goes first", () -> written().number(RecordField.TEMPERATURE).orElse(0) == 92);
+        interact(() -> bench.rack().filterProperty().set("shot:5 temp:197-198"));
+        assertThat(bench.rack().countProperty().get()).as("the filter, too, means °F").startsWith("1 of");
+        interact(() -> lookup("#search-menu").queryAs(MenuButton.class).show());
+        assertThat(lookup("#search-menu").queryAs(MenuButton.class).getItems().stream().map(MenuItem::getText))
+                .as("a search is kept with its unit")
+                .anyMatch(text -> text != null && text.contains("temp:197-198°F"));
+        interact(() -> {
+            lookup("#search-menu").queryAs(MenuButton.class).hide();
+            bench.rack().filterProperty().set("");
+        });
         enter("temperature_c", "400");
         assertThat(text("temperature_c-refusal")).contains("°C").contains("197.6 stays");
         choose("temperature", Unit.CELSIUS);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.DoubleStream;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.figures.paint.Words.Align;
 
@@ -54,7 +55,7 @@ final class GearPictures {
         }
     }
 
-    private static java.util.stream.DoubleStream used(GrinderFigure grinder) {
+    private static DoubleStream used(GrinderFigure grinder) {
         return grinder.used().values().stream().flatMap(List::stream).mapToDouble(Double::doubleValue);
     }
 

@@ -2,6 +2,7 @@ package org.grenu.figures.shelf;
 
 import java.awt.Graphics2D;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.record.RecordField;
@@ -36,7 +37,7 @@ public record SiteFigure(OptionalDouble altitude, Optional<SiteHeat> heat, List<
 
     @Override
     public String words() {
-        return heat.map(h -> String.format(java.util.Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C",
+        return heat.map(h -> String.format(Locale.ROOT, "Water boils at %.1f °C; set at most %.1f °C",
                 h.boilingCelsius(), h.highestSet())).orElse("altitude unknown");
     }
 

@@ -20,6 +20,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
@@ -165,7 +166,7 @@ public final class DataPackageReader {
                 try {
                     taking.take(row);
                 } catch (RefusedEntry | IllegalArgumentException | DateTimeParseException
-                        | java.util.NoSuchElementException refused) {
+                        | NoSuchElementException refused) {
                     throw new ImportFailure(file + ", " + path, (int) row.getStartingLineNumber(), refused.getMessage(),
                             REMEDY);
                 }
