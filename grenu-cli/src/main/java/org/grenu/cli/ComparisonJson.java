@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Doubt;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.LevelMean;
@@ -45,7 +46,7 @@ final class ComparisonJson {
 
     private static void sentence(ObjectNode root, Comparison comparison) {
         root.put("sentence", comparison.sentence().headline());
-        comparison.sentence().doubts().forEach(root.putArray("doubts")::add);
+        comparison.sentence().doubts().stream().map(Doubt::words).forEach(root.putArray("doubts")::add);
         comparison.sentence().further().forEach(root.putArray("further")::add);
     }
 

@@ -8,9 +8,11 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Doubt;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.Verdict;
@@ -83,7 +85,7 @@ public final class EffectTableWriter {
                 estimate.value(), effect.halfWidth(), estimate.se(), estimate.df(), effect.p(),
                 effect.rankP().orElse(Double.NaN), effect.margin(),
                 effect.verdict().words(), more, effect.evidence(), (double) answer.rows().size(),
-                String.join(" ", comparison.sentence().doubts()));
+                comparison.sentence().doubts().stream().map(Doubt::words).collect(Collectors.joining(" ")));
     }
 
     private static String text(Object cell) {

@@ -19,7 +19,7 @@ import org.grenu.core.response.Variable;
  * @param further  what else was found, a sentence each
  * @param doubts   what the answer has to be held against, a sentence each
  */
-public record AnswerSentence(String headline, List<String> further, List<String> doubts) {
+public record AnswerSentence(String headline, List<String> further, List<Doubt> doubts) {
 
     public AnswerSentence {
         further = List.copyOf(further);
@@ -28,7 +28,7 @@ public record AnswerSentence(String headline, List<String> further, List<String>
 
     /** {@return what follows the headline: the doubts, then what else was found} */
     public List<String> rest() {
-        return Stream.concat(doubts.stream(), further.stream()).toList();
+        return Stream.concat(doubts.stream().map(Doubt::words), further.stream()).toList();
     }
 
     /** {@return everything, with the coverage of the intervals, for copying} */
@@ -46,7 +46,7 @@ public record AnswerSentence(String headline, List<String> further, List<String>
         ResponseAnswer main = answers.get(0);
         List<Effect> effects = main.effects(first);
         List<String> further = new ArrayList<>();
-        List<String> doubts = new Doubts(question, shots, guard, ground).of(main);
+        List<Doubt> doubts = new Doubts(question, shots, guard, ground).of(main);
         if (effects.isEmpty()) {
             answers.forEach(
                     answer -> Repeatability.of(answer).ifPresent(repeats -> further.add(repeats.words() + ".")));

@@ -31,12 +31,12 @@ final class Doubts {
     }
 
     /** {@return the doubts about that answer, a sentence each} */
-    List<String> of(ResponseAnswer main) {
-        List<String> doubts = new ArrayList<>();
-        PairBadge.of(question, shots).ifPresent(pair -> doubts.add(pair.words() + "."));
+    List<Doubt> of(ResponseAnswer main) {
+        List<Doubt> doubts = new ArrayList<>();
+        PairBadge.of(question, shots).ifPresent(pair -> doubts.add(new Doubt(pair.words() + ".", pair.oneThing())));
         balance.stream()
                 .filter(BalanceNote::doubtsTheAnswer)
-                .forEach(note -> doubts.add(standingOut(note)));
+                .forEach(note -> doubts.add(Doubt.of(standingOut(note))));
         halfKnown(main, doubts);
         fallenOut(doubts);
         parts(main, doubts);
@@ -49,15 +49,15 @@ final class Doubts {
                 + note.sensitivity().map(without -> " " + without.words()).orElse("");
     }
 
-    private void halfKnown(ResponseAnswer main, List<String> doubts) {
+    private void halfKnown(ResponseAnswer main, List<Doubt> doubts) {
         List<String> titles = balance.stream()
                 .filter(note -> note.kind() == BalanceNote.Kind.HALF_KNOWN)
                 .map(note -> Wording.small(note.title()))
                 .toList();
         if (!titles.isEmpty() && shots.size() > 2 && !main.effects().isEmpty()) {
             List<String> named = named(titles);
-            doubts.add("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote "
-                    + (titles.size() == 1 ? "it" : "them") + " down.");
+            doubts.add(Doubt.of("Whether " + Wording.list(named) + " moved along is unknown: on one side nobody wrote "
+                    + (titles.size() == 1 ? "it" : "them") + " down."));
         }
     }
 
@@ -70,15 +70,15 @@ final class Doubts {
         return named;
     }
 
-    private void fallenOut(List<String> doubts) {
+    private void fallenOut(List<Doubt> doubts) {
         List<MeasuredShot> tooShort = ground.tooShort();
         if (!tooShort.isEmpty() && question.responses().stream().anyMatch(ground::offTheCurve)) {
             String ends = ends(tooShort);
             String names = BalanceReview.names(tooShort);
-            doubts.add(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1)
+            doubts.add(Doubt.of(names.substring(0, 1).toUpperCase(Locale.ROOT) + names.substring(1)
                     + (tooShort.size() == 1 ? " ends at " : " end at ") + ends
                     + ", before the " + ground.words() + " at which curves are read, and "
-                    + (tooShort.size() == 1 ? "falls" : "fall") + " out there.");
+                    + (tooShort.size() == 1 ? "falls" : "fall") + " out there."));
         }
     }
 
@@ -93,16 +93,16 @@ final class Doubts {
     }
 
     /** An arm is what was set for it: several things at once cannot be told apart. */
-    private void parts(ResponseAnswer main, List<String> doubts) {
+    private void parts(ResponseAnswer main, List<Doubt> doubts) {
         for (Variable asked : question.treatments()) {
             if (main.effects(asked).isEmpty() || !Characteristic.isLabel(asked)) {
                 continue;
             }
             List<Characteristic> parts = new ConfounderCheck(question, shots, ground).partsOf(asked, shots);
             if (!parts.isEmpty()) {
-                doubts.add(
+                doubts.add(Doubt.of(
                         "The levels of " + Wording.small(asked.title()) + " differ in " + ConfounderCheck.names(parts)
-                                + (parts.size() == 1 ? "." : ": which of them did it cannot be told."));
+                                + (parts.size() == 1 ? "." : ": which of them did it cannot be told.")));
             }
         }
     }

@@ -1,9 +1,11 @@
 package org.grenu.core.compare;
 
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
@@ -27,6 +29,7 @@ import org.grenu.core.record.RecordField;
 public record SpreadSources(double reading, double weighing, double shotToShot, double dayToDay, boolean offCurve,
         double readings) {
 
+    private static final int MORE = 4;
     private static final Set<
             Response> WEIGHED = Set.of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY, StandardResponse.STRENGTH,
                     StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.SOLIDS);
@@ -93,6 +96,23 @@ public record SpreadSources(double reading, double weighing, double shotToShot, 
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .forEach(e -> sources.put(e.getKey(), e.getValue()));
         return sources;
+    }
+
+    /** {@return the sources as standard deviations in that unit, largest first, in words} */
+    public String words(String unit) {
+        return byName().entrySet()
+                .stream()
+                .map(e -> e.getKey() + " " + Wording.digits(Math.sqrt(e.getValue())))
+                .collect(Collectors.joining(", ")) + " " + unit + " (standard deviations).";
+    }
+
+    /** {@return what another reading of each of n shots would gain, and what a few more shots like them} */
+    public String gains(int n) {
+        String byReading = gainOfAReading() > 0 ? String.format(Locale.ROOT,
+                "Another strength reading of every shot narrows the intervals by %.0f %%, ", 100 * gainOfAReading())
+                : "";
+        return byReading + String.format(Locale.ROOT, "four more shots like these narrow the intervals by %.0f %%.",
+                100 * gainOfShots(n, MORE));
     }
 
     /** {@return by how much of itself the interval of an effect narrows when every shot is read once more} */

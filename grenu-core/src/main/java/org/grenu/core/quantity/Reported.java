@@ -38,7 +38,12 @@ public record Reported(String value, String expanded) {
 
     /** {@return {@code 21.54 ±0.16}, or the value alone when it is exact} */
     public String text() {
-        return expanded.isEmpty() ? value : value + " \u00B1" + expanded;
+        return (value + " " + half()).strip();
+    }
+
+    /** {@return {@code ±0.16}; empty for an exact value} */
+    public String half() {
+        return expanded.isEmpty() ? "" : "\u00B1" + expanded;
     }
 
     private static int decimalsFor(double expanded) {

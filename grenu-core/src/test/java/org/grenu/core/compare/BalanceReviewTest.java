@@ -132,8 +132,9 @@ class BalanceReviewTest {
         Comparison comparison = Comparison.of(Question.of(List.of(GRIND), EY), shots);
         BalanceNote far = note(Question.of(List.of(GRIND), EY), shots, "Far from the others").orElseThrow();
         assertThat(far.words()).isEqualTo("shot 8 lies further from the others than chance explains");
-        assertThat(comparison.sentence().doubts()).anySatisfy(doubt -> assertThat(doubt)
-                .startsWith("Shot 8 lies further from the others than chance explains. Without shot 8: "));
+        assertThat(comparison.sentence().doubts()).extracting(Doubt::words)
+                .anySatisfy(doubt -> assertThat(doubt)
+                        .startsWith("Shot 8 lies further from the others than chance explains. Without shot 8: "));
         assertThat(note(Question.of(List.of(GRIND), EY), shots((i, record) -> record), "Far from the others"))
                 .isEmpty();
     }

@@ -262,7 +262,8 @@ class MisleadingAnswersTest {
         void oneBadShotIsNamedWithTheAnswerWithoutIt() {
             Comparison comparison = MisleadingStudies.outlier().compare(EY);
             assertThat(effect(comparison).verdict()).isInstanceOf(Verdict.CannotSay.class);
-            assertThat(comparison.sentence().doubts()).hasSize(1)
+            assertThat(comparison.sentence().doubts()).extracting(Doubt::words)
+                    .hasSize(1)
                     .first()
                     .asString()
                     .matches(

@@ -6,6 +6,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.compare.Doubt;
 import org.grenu.desktop.control.Styles;
 
 /** The answer in words, to read and to copy. */
@@ -29,20 +30,17 @@ final class SentenceSection extends AnswerSection {
         headline.setId("answer");
         headline.getStyleClass().add(Styles.ANSWER);
         getChildren().add(headline);
-        comparison.sentence().doubts().forEach(words -> showDoubt(comparison, words));
+        comparison.sentence().doubts().forEach(doubt -> getChildren().add(shown(doubt)));
         comparison.sentence().further().forEach(words -> getChildren().add(prose(words)));
         copy.setOnAction(event -> copy(comparison));
         copy.setText("Copy sentence");
         getChildren().add(copy);
     }
 
-    private void showDoubt(Comparison comparison, String words) {
-        Label doubt = prose(words);
-        boolean oneThing = comparison.pair()
-                .filter(pair -> pair.oneThing() && words.startsWith(pair.words()))
-                .isPresent();
-        doubt.getStyleClass().add(oneThing ? Styles.STRONG : Styles.GUARD);
-        getChildren().add(doubt);
+    private Label shown(Doubt doubt) {
+        Label words = prose(doubt.words());
+        words.getStyleClass().add(doubt.reassuring() ? Styles.STRONG : Styles.GUARD);
+        return words;
     }
 
     private void copy(Comparison comparison) {

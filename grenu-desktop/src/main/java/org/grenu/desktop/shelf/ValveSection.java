@@ -1,8 +1,6 @@
 package org.grenu.desktop.shelf;
 
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -23,8 +21,6 @@ import org.grenu.desktop.entry.RowsEntry;
 
 /** The valve's calibration, led step by step: set a position, run, weigh, enter. */
 final class ValveSection extends Section {
-
-    private static final int REPEATS = 3;
 
     private final ShelfViewModel model;
     private final EntryViewModel runs;
@@ -104,25 +100,10 @@ final class ValveSection extends Section {
         field.setTooltip(new Tooltip(hint));
     }
 
-    /** What to do next: the position that was run least, or enough. */
     private void lead() {
-        Map<Double, Integer> counts = new TreeMap<>();
         List<Row> rows = model.chosenProperty().get() == null ? List.of()
                 : model.chosenProperty().get().version().entries().rows(ShelfField.VALVE_RUNS);
-        rows.forEach(row -> counts.merge(row.needed(0), 1, Integer::sum));
-        Map.Entry<Double, Integer> least = counts.entrySet().stream().min(Map.Entry.comparingByValue()).orElse(null);
-        if (counts.size() < 2) {
-            next.setText("Set the valve to its first position without a portafilter, run " + seconds.getText()
-                    + " s into a jug on the scale, and enter what it weighs. "
-                    + "Begin at both ends, then fill in the steps between.");
-        } else if (least.getValue() < REPEATS) {
-            next.setText("Next: position " + DecimalText.exact(least.getKey()) + " again, run " + (least.getValue() + 1)
-                    + " of " + REPEATS + ", or a new position. "
-                    + "Repeats tell how sure the curve is.");
-        } else {
-            next.setText(
-                    "Every position has " + REPEATS + " runs. Another position where the curve is steep tells most.");
-        }
+        next.setText(ValveText.next(rows, seconds.getText()));
     }
 
     private void add() {

@@ -3,7 +3,6 @@ package org.grenu.desktop.shell;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
@@ -56,7 +55,6 @@ import org.grenu.library.ShotSummary;
 public final class BenchView extends StackPane {
 
     private static final String UNDO = "undo";
-    private static final String PHOTO = ".*\\.(png|jpe?g|gif|bmp|heic|webp)";
     /** Below that, parts of the page would lie over each other. */
     private static final double LEAST_WIDTH = 1100;
     private static final double LEAST_HEIGHT = 700;
@@ -306,13 +304,10 @@ public final class BenchView extends StackPane {
     }
 
     private void takeIn(List<Path> paths) {
-        List<Path> photos = paths.stream()
-                .filter(path -> path.toString().toLowerCase(Locale.ROOT).matches(PHOTO))
-                .toList();
-        List<Path> logs = paths.stream().filter(path -> !photos.contains(path)).toList();
-        attachments.attach(photos);
-        if (!logs.isEmpty()) {
-            bench.importing().importPaths(logs);
+        DroppedFiles files = DroppedFiles.of(paths);
+        attachments.attach(files.photos());
+        if (!files.logs().isEmpty()) {
+            bench.importing().importPaths(files.logs());
         }
     }
 

@@ -20,6 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Icon;
@@ -279,9 +280,8 @@ public final class SeriesView extends BorderPane {
     }
 
     private void showStrength() {
-        String[] parts = model.strength().split(" ");
-        strength.setText(parts[0].isEmpty() ? "–" : parts[0]);
-        half.setText(parts.length > 1 ? parts[1] : "");
+        strength.setText(model.strength().map(Reported::value).orElse("–"));
+        half.setText(model.strength().map(Reported::half).orElse(""));
     }
 
     private void showWarnings() {

@@ -237,9 +237,9 @@ public final class SeriesViewModel {
         return complete().text(RecordField.REFRACTOMETER_READS).filter("brix"::equals).isPresent();
     }
 
-    /** {@return strength with its uncertainty, such as "9.90 ±0.06"; empty without a reading} */
-    String strength() {
-        return series().strength().map(strength -> Reported.of(strength).text()).orElse("");
+    /** {@return strength with its uncertainty; empty without a reading} */
+    Optional<Reported> strength() {
+        return series().strength().map(Reported::of);
     }
 
     /** {@return the extraction yield that it makes, such as "EY 21.74 ±0.16 % as dosed"; or what it needs} */
