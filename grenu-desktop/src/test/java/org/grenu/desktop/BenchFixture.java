@@ -3,9 +3,13 @@ package org.grenu.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grenu.library.Stored;
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.ConcurrentModificationException;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +17,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -30,6 +35,7 @@ import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.theme.Theme;
 import org.grenu.app.OpenLibrary;
 import org.junit.jupiter.api.AfterEach;
+import org.slf4j.LoggerFactory;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -81,6 +87,11 @@ public abstract class BenchFixture extends ApplicationTest {
     void closeBench() {
         if (bench != null) {
             bench.close();
+        }
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        } catch (IOException | UncheckedIOException stillInUse) {
+            LoggerFactory.getLogger(BenchFixture.class).debug("{} stays", folder, stillInUse);
         }
     }
 
