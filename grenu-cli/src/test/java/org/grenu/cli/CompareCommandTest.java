@@ -67,6 +67,19 @@ class CompareCommandTest {
         return new ObjectMapper().readTree(out.toString());
     }
 
+    /** Several effects of these shots moved along with several things. */
+    @Test
+    void theSameQuestionIsAnsweredInTheSameWordsAndOrder() throws IOException {
+        for (DemoShot shot : DemoStudy.shots()) {
+            Files.writeString(folder.resolve(shot.name() + ".csv"), DemoFilesCommand.content(shot));
+        }
+        JsonNode first = json(folder, "--factor", "grind", "--factor", "profile");
+        assertThat(first.findValues("confounders")).anyMatch(found -> found.size() > 3);
+        for (int i = 0; i < 4; i++) {
+            assertThat(json(folder, "--factor", "grind", "--factor", "profile")).isEqualTo(first);
+        }
+    }
+
     @Test
     void theTableSaysTheAnswerItsEvidenceAndWhatElseDiffered() {
         assertThat(compare(folder, "--factor", "grind", "--factor", "profile", "--factor", "temperature", "--block",

@@ -81,9 +81,11 @@ final class ConfounderCheck {
     /** {@return those effects, each that cannot be told from something that moved along judged so} */
     Judged judged(ResponseModel model, List<Effect> effects) {
         Map<Effect, Set<Characteristic>> found = confounders(model, effects);
-        List<Confounder> confounders = found.entrySet()
-                .stream()
-                .flatMap(e -> e.getValue().stream().map(one -> new Confounder(one.variable(), e.getKey().variable())))
+        List<Confounder> confounders = effects.stream()
+                .filter(found::containsKey)
+                .flatMap(effect -> found.get(effect)
+                        .stream()
+                        .map(one -> new Confounder(one.variable(), effect.variable())))
                 .distinct()
                 .toList();
         return new Judged(
@@ -114,6 +116,7 @@ final class ConfounderCheck {
                 && byLevel.values().stream().allMatch(levels -> levels.size() == 1);
     }
 
+    /** By the very effect; its order is none, so whoever lists them goes by the effects'. */
     private Map<Effect, Set<Characteristic>> confounders(ResponseModel model, List<Effect> effects) {
         Map<Effect, Set<Characteristic>> found = new IdentityHashMap<>();
         for (Characteristic one : beside) {
