@@ -1,30 +1,29 @@
 package org.grenu.library;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.JarURLConnection;
-import java.net.URI;
-import java.net.URL;
+import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.migration.JavaMigration;
 
 /** The steps that bring an older library up to date: the files of one folder, and what SQL cannot say. */
 final class Migrations {
 
-    private static final String FOLDER = "org/grenu/library/migration";
-    private static final String FIRST = FOLDER + "/V1__shots.sql";
-    private static final Pattern NUMBERED = Pattern.compile(".*/V(\\d+)__\\w+\\.sql");
-    private static final List<JavaMigration> IN_JAVA = List.of(new V9__references());
+    private static final String HERE = "org/grenu/library";
+    private static final String FOLDER = HERE + "/migration";
+    private static final Pattern NUMBERED = Pattern.compile(HERE + "/(?:migration/)?V(\\d+)__\\w+\\.(?:sql|class)$");
 
-    /** Number of the newest one, which is the version of a library that is up to date. */
+    /**
+     * Number of the newest one, which is the version of a library that is up to date. Read from the names, so that
+     * none has to be counted by hand, and an up-to-date library is opened without what runs them.
+     */
     static final int NEWEST = newest();
 
     private Migrations() {
@@ -34,32 +33,34 @@ final class Migrations {
         Flyway.configure(Migrations.class.getClassLoader())
                 .dataSource(library)
                 .locations("classpath:" + FOLDER)
-                .javaMigrations(IN_JAVA.toArray(JavaMigration[]::new))
+                .javaMigrations(new V9__references())
                 .load()
                 .migrate();
     }
 
-    /** Read from the names, so that none has to be counted by hand. */
     private static int newest() {
-        try {
-            URL first = Migrations.class.getClassLoader().getResource(FIRST);
-            IntStream inSql = names(first).map(NUMBERED::matcher)
-                    .flatMap(Matcher::results)
-                    .map(found -> found.group(1))
-                    .mapToInt(Integer::parseInt);
-            IntStream inJava = IN_JAVA.stream().mapToInt(one -> Integer.parseInt(one.getVersion().getVersion()));
-            return IntStream.concat(inSql, inJava).max().getAsInt();
-        } catch (IOException broken) {
-            throw new UncheckedIOException("The migrations that come with the program cannot be read.", broken);
+        int newest = 0;
+        for (String name : names()) {
+            Matcher numbered = NUMBERED.matcher(name);
+            newest = numbered.find() ? Math.max(newest, Integer.parseInt(numbered.group(1))) : newest;
         }
+        return newest;
     }
 
-    private static Stream<String> names(URL first) throws IOException {
-        if (first.openConnection() instanceof JarURLConnection packed) {
-            return packed.getJarFile().stream().map(entry -> entry.getName()).toList().stream();
-        }
-        try (Stream<Path> files = Files.list(Path.of(URI.create(first.toString())).getParent())) {
-            return files.map(file -> file.toUri().getPath()).toList().stream();
+    /** What lies where this class lies, in a jar or in folders. */
+    private static List<String> names() {
+        try {
+            Path root = Path.of(Migrations.class.getProtectionDomain().getCodeSource().getLocation().toURI());
+            if (Files.isRegularFile(root)) {
+                try (ZipFile jar = new ZipFile(root.toFile())) {
+                    return jar.stream().map(ZipEntry::getName).toList();
+                }
+            }
+            try (Stream<Path> files = Files.walk(root.resolve(HERE))) {
+                return files.map(file -> file.toUri().getPath()).toList();
+            }
+        } catch (IOException | URISyntaxException broken) {
+            throw new LibraryException("The program's own migrations cannot be read. Install Grenu again.", broken);
         }
     }
 }
