@@ -1,5 +1,6 @@
 package org.grenu.desktop.control;
 
+import javafx.application.Platform;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.geometry.Bounds;
@@ -13,9 +14,8 @@ import javafx.scene.transform.Scale;
 
 /**
  * Shows everything larger. What is shown is laid out in the room that is left, never in less than it needs: where
- * that
- * is more than the window has, the window shows a part of it and is moved with the bars at its edges, or follows the
- * keyboard.
+ * that is more than the window has, the window shows a part of it and is moved with the bars at its edges, or follows
+ * the keyboard.
  */
 public final class Magnifier extends Region {
 
@@ -66,18 +66,53 @@ public final class Magnifier extends Region {
 
     private void follow(Scene scene) {
         if (scene != null) {
-            scene.focusOwnerProperty().addListener((o, was, is) -> {
-                if (is != null && (across.isVisible() || down.isVisible())) {
-                    bringIntoSight(is);
-                }
-            });
+            scene.focusOwnerProperty().addListener((o, was, is) -> bringIntoSight(is));
         }
     }
 
-    private void bringIntoSight(Node node) {
+    /** What has just been shown has no place yet. */
+    private static void onceLaidOut(Scene scene, Runnable then) {
+        scene.addPostLayoutPulseListener(new Runnable() {
+            @Override
+            public void run() {
+                scene.removePostLayoutPulseListener(this);
+                then.run();
+            }
+        });
+        Platform.requestNextPulse();
+    }
+
+    /** Shows that node once it is laid out, and all of what it stands in over the page, as far as there is room. */
+    public void bringIntoSight(Node node) {
+        if (node != null && getScene() != null) {
+            onceLaidOut(getScene(), () -> revealWithPanel(node));
+        }
+    }
+
+    private void revealWithPanel(Node node) {
+        if (!across.isVisible() && !down.isVisible()) {
+            return;
+        }
+        Node part = node;
+        while (part != null && part.getParent() != shown) {
+            part = part.getParent();
+        }
+        if (part != null && part.getLayoutBounds().getWidth() < shown.getWidth()) {
+            reveal(part);
+        }
+        reveal(node);
+    }
+
+    private void reveal(Node node) {
         Bounds at = sceneToLocal(node.localToScene(node.getLayoutBounds()));
         move(across, at.getMinX(), at.getMaxX(), getWidth() - BAR);
         move(down, at.getMinY(), at.getMaxY(), getHeight() - BAR);
+        shift();
+    }
+
+    private void shift() {
+        shown.setTranslateX(-across.getValue());
+        shown.setTranslateY(-down.getValue());
     }
 
     private static void move(ScrollBar bar, double from, double to, double room) {
@@ -99,8 +134,7 @@ public final class Magnifier extends Region {
         place(across, width * factor - roomAcross, roomAcross, 0, roomDown);
         place(down, height * factor - roomDown, roomDown, roomAcross, 0);
         shown.resizeRelocate(0, 0, Math.ceil(width), Math.ceil(height));
-        shown.setTranslateX(-across.getValue());
-        shown.setTranslateY(-down.getValue());
+        shift();
     }
 
     private static void place(ScrollBar bar, double over, double length, double x, double y) {

@@ -16,7 +16,7 @@ import org.grenu.desktop.control.Styles;
 /** The find-or-do field, over the window: type, go down, Enter. */
 public final class FindOrDoPanel extends VBox {
 
-    private static final double WIDTH = 560;
+    private static final double WIDTH = 536;
 
     private final FindOrDoViewModel model;
     private final TextField field = new TextField();

@@ -61,9 +61,8 @@ public final class LedgerView extends VBox {
         parts.put("Files", files);
         getChildren().addAll(parts(parts), scroll);
         getStyleClass().add(Styles.LEDGER_PAGE);
-        column.visibleProperty().bind(desk.openProperty().isNotNull());
-        column.managedProperty().bind(column.visibleProperty());
-        getChildren().get(0).visibleProperty().bind(column.visibleProperty());
+        scroll.visibleProperty().bind(desk.openProperty().isNotNull());
+        getChildren().get(0).visibleProperty().bind(scroll.visibleProperty());
     }
 
     /**

@@ -40,6 +40,7 @@ public final class ReadView extends BorderPane {
         setCenter(new StackPane(strips, written));
         setBottom(foot);
         desk.openProperty().addListener((o, was, is) -> describe(model));
+        desk.settingsProperty().addListener((o, was, is) -> describe(model));
         describe(model);
     }
 

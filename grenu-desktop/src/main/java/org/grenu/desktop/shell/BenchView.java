@@ -106,6 +106,7 @@ public final class BenchView extends StackPane {
         bench.desk()
                 .settingsProperty()
                 .addListener((o, was, is) -> magnifier.percentProperty().set(is.display().textSize()));
+        overlays.whenShown(magnifier::bringIntoSight);
         getChildren().add(magnifier);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         focusSlipsOnceThereAreSome();

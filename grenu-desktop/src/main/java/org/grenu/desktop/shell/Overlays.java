@@ -3,6 +3,7 @@ package org.grenu.desktop.shell;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -19,6 +20,7 @@ final class Overlays {
     private final StackPane over;
     private final List<Overlay> all = new ArrayList<>();
     private Node before;
+    private Consumer<Node> whenShown = node -> {};
     /** The nearest to the eye is drawn last. */
     private double nearest;
 
@@ -28,6 +30,11 @@ final class Overlays {
     }
 
     private record Overlay(Node node, boolean holdsWork, Runnable putAway) {
+    }
+
+    /** Has each of them, once it stands there, done that to it. */
+    void whenShown(Consumer<Node> what) {
+        whenShown = what;
     }
 
     /** One that gives way to any other. */
@@ -80,6 +87,7 @@ final class Overlays {
             before = one.node.getScene().getFocusOwner();
         }
         one.node.setViewOrder(--nearest);
+        whenShown.accept(one.node);
         others.stream().filter(other -> !other.holdsWork).forEach(other -> other.putAway.run());
     }
 

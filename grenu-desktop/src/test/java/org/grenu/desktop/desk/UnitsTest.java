@@ -13,6 +13,7 @@ import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.control.Styles;
 import org.junit.jupiter.api.Test;
 
 /** Temperatures and pressures in the user's units, and units typed with a number. */
@@ -40,7 +41,7 @@ class UnitsTest extends BenchFixture {
         assertThat(anywhere("Temperature, °F")).isTrue();
         interact(() -> bench.appearance().colourByProperty().set(RecordFactor.TEMPERATURE));
         assertThat(bench.appearance().scale().get().levels()).as("what is told apart by colour").contains("199.4");
-        assertThat(bench.read().recipe()).contains("199.4 °F");
+        assertThat(lookup("#read ." + Styles.RECIPE).queryLabeled().getText()).contains("199.4 °F");
         enter("temperature_c", "200");
         until("it is kept in °C", () -> Math.abs(written().number(RecordField.TEMPERATURE).orElse(0) - 93.333) < 0.001);
         assertThat(field("temperature_c").getText()).isEqualTo("200");

@@ -193,6 +193,15 @@ class LookTest extends BenchFixture {
             assertThat(hangingOut(".header")).as("header at %d %%", size).isEmpty();
             assertThat(overlapping(".header")).as("header at %d %%", size).isEmpty();
         }
+        push(KeyCode.CONTROL, KeyCode.K);
+        interact(() -> {
+            Bounds panel = lookup("#find-or-do-panel").query()
+                    .localToScene(
+                            lookup("#find-or-do-panel").query().getLayoutBounds());
+            assertThat(panel.getMinX()).as("what opens comes into sight").isBetween(-1.0, 1100 - panel.getWidth());
+            assertThat(panel.getMinY()).isGreaterThan(-1);
+        });
+        push(KeyCode.ESCAPE);
         push(KeyCode.CONTROL, KeyCode.MINUS);
         assertThat(bench.desk().settingsProperty().get().display().textSize()).isEqualTo(175);
     }
