@@ -3,6 +3,7 @@ package org.grenu.desktop.rack;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -10,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.transform.Scale;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.theme.Theme;
 import org.grenu.library.ShotSummary;
@@ -84,30 +86,42 @@ final class SlipCard extends HBox {
         }
     }
 
-    /** The drawn part, as wide as there is room. */
+    /** The drawn part, as wide as there is room, with as many pixels as it is shown with. */
     private final class Drawing extends Region {
 
         private final Canvas canvas = new Canvas(0, SlipPaint.HEIGHT);
+        private final Scale toSize = new Scale(1, 1, 0, 0);
 
         Drawing() {
             setMinSize(0, SlipPaint.HEIGHT);
             setPrefSize(0, SlipPaint.HEIGHT);
             setMaxHeight(SlipPaint.HEIGHT);
+            canvas.getTransforms().add(toSize);
             getChildren().add(canvas);
         }
 
         @Override
         protected void layoutChildren() {
-            if (canvas.getWidth() != getWidth()) {
-                canvas.setWidth(getWidth());
+            if (canvas.getWidth() != getWidth() * magnified()) {
                 paint();
             }
         }
 
+        private double magnified() {
+            return Math.max(1, getLocalToSceneTransform().getMxx());
+        }
+
         void paint() {
-            if (text != null && canvas.getWidth() > 0) {
-                new SlipPaint(canvas.getGraphicsContext2D(), theme, canvas.getWidth()).paint(text,
-                        shot.digest().miniature(), color, pick == null ? 0 : PICK_WIDTH);
+            double times = magnified();
+            canvas.setWidth(getWidth() * times);
+            canvas.setHeight(SlipPaint.HEIGHT * times);
+            toSize.setX(1 / times);
+            toSize.setY(1 / times);
+            if (text != null && getWidth() > 0) {
+                GraphicsContext g = canvas.getGraphicsContext2D();
+                g.setTransform(times, 0, 0, times, 0, 0);
+                new SlipPaint(g, theme, getWidth()).paint(text, shot.digest().miniature(), color,
+                        pick == null ? 0 : PICK_WIDTH);
             }
         }
     }

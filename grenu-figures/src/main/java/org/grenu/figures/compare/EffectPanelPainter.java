@@ -27,6 +27,7 @@ public final class EffectPanelPainter {
 
     static final double NAMES = 118;
     private static final int HEADING_LINES = 3;
+    private static final double LABEL_GAP = 4;
     private static final double ZONE = 20;
     private static final double DOT = 3.4;
 
@@ -107,10 +108,12 @@ public final class EffectPanelPainter {
         double y = EffectPanel.HEAD + EffectPanel.ROW * panel.rows().size() + 6;
         line(middle(c) - half(), y, middle(c) + half(), y, "muted", 0.75);
         Font font = Face.REGULAR.at(10);
-        Words.draw(g, "±" + DecimalText.exact(column.margin()), middle(c), y + 13, Align.CENTRE, font,
+        String zone = "±" + DecimalText.exact(column.margin());
+        String end = "+" + Reported.fixed(column.range(), column.range() < 1 ? 2 : 1);
+        boolean narrow = Words.width(zone, font) / 2 + Words.width(end, font) + LABEL_GAP > half();
+        Words.draw(g, zone, narrow ? middle(c) - half() : middle(c), y + 13, narrow ? Align.LEFT : Align.CENTRE, font,
                 theme.color("muted"));
-        Words.draw(g, "+" + Reported.fixed(column.range(), column.range() < 1 ? 2 : 1), middle(c) + half(), y + 13,
-                Align.RIGHT, font, theme.color("faint"));
+        Words.draw(g, end, middle(c) + half(), y + 13, Align.RIGHT, font, theme.color("faint"));
         for (double at : new double[] {-column.margin(), 0, column.margin()}) {
             line(x(c, at), y - 3, x(c, at), y, "muted", 0.75);
         }

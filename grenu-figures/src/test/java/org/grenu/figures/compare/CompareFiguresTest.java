@@ -300,7 +300,8 @@ class CompareFiguresTest {
         assertThat(Words.width(Words.fitted(whole, font, 120), font)).isLessThanOrEqualTo(120);
         assertThat(Words.fitted("short", font, 120)).isEqualTo("short");
         assertThat(ResponseTitle.of(StandardResponse.TIME_FIRST_DRIP_TO_PUMP_OFF, "s"))
-                .isEqualTo(new ResponseTitle("Time", "first drip to pump off, s"));
+                .as("the unit keeps to its word")
+                .isEqualTo(new ResponseTitle("Time", "first drip to pump off,\u00A0s"));
         assertThat(ResponseTitle.of(StandardResponse.EY_DRY, "points"))
                 .isEqualTo(new ResponseTitle("EY", "dry, points"));
         assertThat(ResponseTitle.of(StandardResponse.RATIO, "")).isEqualTo(new ResponseTitle("Brew ratio", "1 to"));
