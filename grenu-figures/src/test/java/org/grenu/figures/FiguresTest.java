@@ -158,6 +158,14 @@ class FiguresTest {
         assertThat(Theme.LIGHT.colors().keySet()).isEqualTo(Theme.DARK.colors().keySet());
     }
 
+    @Test
+    void aLegendOfManyNumbersShowsSomeFromTheFirstToTheLast() {
+        TreatmentScale masses = TreatmentScale.of(RecordFactor.GRIND,
+                IntStream.range(0, 1000).mapToObj(i -> ShotRecord.EMPTY.with(RecordField.GRIND, i / 100.0)).toList());
+        assertThat(masses.levels(9)).hasSize(9).startsWith("0").endsWith("9.99").contains("5");
+        assertThat(masses.levels(1000)).isEqualTo(masses.levels());
+    }
+
     /** WCAG 2.1: 4.5 for words, 3 for marks. */
     @Test
     void wordsAndMarksStandOutInBothThemes() {

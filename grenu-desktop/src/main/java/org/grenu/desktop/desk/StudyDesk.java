@@ -233,7 +233,7 @@ public final class StudyDesk implements AutoCloseable {
         shots.change(found.shots, gone);
         editDepth.set(found.depth);
         keepReading(before, gone);
-        notice.set(Notice.done("Another window changed this library. What it did is shown here."));
+        notice.set(Notice.done("Another window or program changed this library. What it did is shown here."));
     }
 
     private void keepReading(Optional<ShotSummary> before, List<Long> gone) {

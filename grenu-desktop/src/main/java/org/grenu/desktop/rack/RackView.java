@@ -40,6 +40,10 @@ import org.grenu.figures.theme.TreatmentScale;
 /** The column of slips with its filter and legend. */
 public final class RackView extends VBox {
 
+    /** Where a number has more values, the legend shows some of them from the first to the last. */
+    private static final int MOST_SWATCHES = 9;
+    private static final double SWATCHES_WIDTH = 70;
+
     private static final double NUDGE_PIXELS = 40;
     private static final int MOST_NUDGES = 12;
 
@@ -359,9 +363,9 @@ public final class RackView extends VBox {
 
     private void fillLegend(TreatmentScale scale) {
         if (scale.factor().numeric() && scale.levels().size() > 1) {
-            legend.getChildren().add(word(scale.levels().get(0)));
-            scale.levels().forEach(level -> legend.getChildren().add(swatch(scale, level)));
-            legend.getChildren().add(word(scale.levels().get(scale.levels().size() - 1)));
+            legend.getChildren().add(whole(scale.levels().get(0)));
+            scale.levels(MOST_SWATCHES).forEach(level -> legend.getChildren().add(swatch(scale, level)));
+            legend.getChildren().add(whole(scale.levels().get(scale.levels().size() - 1)));
         } else {
             scale.levels()
                     .stream()
@@ -371,11 +375,18 @@ public final class RackView extends VBox {
     }
 
     private Node swatch(TreatmentScale scale, String level) {
-        Rectangle swatch = new Rectangle(scale.factor().numeric() ? Math.min(18, 100.0 / scale.levels().size()) : 8, 6,
+        Rectangle swatch = new Rectangle(
+                scale.factor().numeric() ? Math.min(18, SWATCHES_WIDTH / scale.levels(MOST_SWATCHES).size()) : 8, 6,
                 FxColor.of(scale.color(level, appearance.themeProperty().get())));
         swatch.setArcWidth(2);
         swatch.setArcHeight(2);
         return swatch;
+    }
+
+    private static Label whole(String number) {
+        Label label = word(number);
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
     }
 
     private static Label word(String text) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.ShotRecord;
 
@@ -50,6 +51,14 @@ public final class TreatmentScale {
     /** {@return its levels in the study, in order} */
     public List<String> levels() {
         return levels;
+    }
+
+    /** {@return at most so many levels, spread evenly from the first to the last} */
+    public List<String> levels(int most) {
+        return levels.size() <= most ? levels
+                : IntStream.range(0, most)
+                        .mapToObj(i -> levels.get((int) Math.round(i * (levels.size() - 1.0) / (most - 1))))
+                        .toList();
     }
 
     /** {@return the shot's colour; a shot whose level is unknown is muted} */
