@@ -5,9 +5,11 @@ import java.util.Optional;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import org.grenu.core.compare.Effect;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.compare.EffectPanel;
@@ -74,18 +76,17 @@ final class EffectsPane extends Region {
     }
 
     private void key(KeyEvent event) {
-        boolean taken = true;
-        switch (event.getCode()) {
-            case LEFT -> column = Math.max(0, column - 1);
-            case RIGHT -> column = Math.min(panel().columns().size() - 1, column + 1);
-            case UP -> row = Math.max(0, row - 1);
-            case DOWN -> row = Math.min(panel().rows().size() - 1, row + 1);
-            default -> taken = false;
+        if (!PlaceKey.EFFECTS.is(event)) {
+            return;
         }
-        if (taken) {
-            point();
-            event.consume();
+        int by = PlaceKey.direction(event);
+        if (event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT) {
+            column = Math.max(0, Math.min(panel().columns().size() - 1, column + by));
+        } else {
+            row = Math.max(0, Math.min(panel().rows().size() - 1, row + by));
         }
+        point();
+        event.consume();
     }
 
     private void point() {

@@ -7,7 +7,6 @@ import java.util.function.Function;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -16,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
 import org.grenu.core.compare.CurveGroup;
 import org.grenu.core.quantity.Reported;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.control.Styles;
 import org.grenu.figures.compare.OverlayFigure;
@@ -110,24 +110,20 @@ final class OverlayPane extends Region {
     }
 
     private void key(KeyEvent event) {
-        double step = event.isShiftDown() ? 1 : 0.1;
-        boolean taken = moved(event.getCode(), step);
-        if (taken) {
+        PlaceKey.at(PlaceKey.Place.CURVES, event).ifPresent(key -> {
+            act(key, event);
             event.consume();
-        }
+        });
     }
 
-    private boolean moved(KeyCode code, double step) {
-        boolean taken = true;
-        switch (code) {
-            case LEFT -> model.moveCursor(-step);
-            case RIGHT -> model.moveCursor(step);
-            case PLUS, ADD, EQUALS -> model.zoom(middle(), 1);
-            case MINUS, SUBTRACT -> model.zoom(middle(), -1);
-            case DIGIT0, NUMPAD0 -> model.reset();
-            default -> taken = false;
+    private void act(PlaceKey key, KeyEvent event) {
+        switch (key) {
+            case CURVE_HAIRLINE -> model.moveCursor(PlaceKey.direction(event) * (event.isShiftDown() ? 1 : 0.1));
+            case CURVE_ZOOM_IN -> model.zoom(middle(), 1);
+            case CURVE_ZOOM_OUT -> model.zoom(middle(), -1);
+            case CURVE_ALL -> model.reset();
+            default -> throw new IllegalStateException(key + " means nothing on the curves");
         }
-        return taken;
     }
 
     private double middle() {

@@ -5,10 +5,10 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Styles;
 
 /**
@@ -59,7 +59,7 @@ public final class EntryField extends VBox {
     }
 
     private void giveUpOnEscape(KeyEvent key) {
-        if (key.getCode() == KeyCode.ESCAPE) {
+        if (PlaceKey.TAKE_BACK.is(key)) {
             field.setText(model.shownProperty().get());
             model.clearRefusal();
             field.selectAll();

@@ -12,7 +12,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -22,6 +21,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.Row;
 import org.grenu.core.entry.RowColumn;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 
@@ -68,7 +68,7 @@ public final class RowsEntry extends VBox {
     }
 
     private void giveUpOnEscape(KeyEvent key) {
-        if (key.getCode() == KeyCode.ESCAPE && edited != NEW) {
+        if (PlaceKey.TAKE_BACK.is(key) && edited != NEW) {
             edit(NEW);
             key.consume();
         }

@@ -12,6 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Styles;
 
 /**
@@ -128,7 +129,7 @@ public final class Suggestions {
     }
 
     private void openByKey(KeyEvent key) {
-        if (key.getCode() == KeyCode.DOWN && field.getText().isEmpty()) {
+        if (PlaceKey.STOOD_LAST.is(key) && field.getText().isEmpty()) {
             offer(() -> last.get().stream().map(value -> new Offer(value, value)).toList());
             choose(0);
             key.consume();

@@ -28,6 +28,7 @@ import org.grenu.core.record.Factor;
 import org.grenu.core.record.OwnFactor;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.desktop.action.ActionMenu;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
@@ -226,15 +227,14 @@ public final class RackView extends VBox {
     }
 
     private void pressed(KeyEvent key) {
-        int step = step(key.getCode());
         RackRow current = list.getSelectionModel().getSelectedItem();
-        if (step != 0) {
-            model.step(step);
+        if (PlaceKey.WALK.is(key)) {
+            model.step(step(key.getCode()));
             key.consume();
-        } else if (key.getCode() == KeyCode.DELETE && current instanceof RackRow.Slip slip) {
+        } else if (PlaceKey.BIN.is(key) && current instanceof RackRow.Slip slip) {
             actions.bin(List.of(slip.shot()));
             key.consume();
-        } else if (key.getCode() == KeyCode.SPACE && picking.getValue() && current instanceof RackRow.Slip slip) {
+        } else if (PlaceKey.PICK.is(key) && picking.getValue() && current instanceof RackRow.Slip slip) {
             picked.toggle(slip.shot());
             key.consume();
         }
@@ -247,8 +247,7 @@ public final class RackView extends VBox {
             case PAGE_DOWN -> 6;
             case PAGE_UP -> -6;
             case HOME -> -1_000_000;
-            case END -> 1_000_000;
-            default -> 0;
+            default -> 1_000_000;
         };
     }
 

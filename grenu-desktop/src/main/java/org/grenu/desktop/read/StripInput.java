@@ -2,11 +2,11 @@ package org.grenu.desktop.read;
 
 import java.util.Optional;
 import javafx.scene.Cursor;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.figures.read.StripLayout;
 
 /** What mouse and keys do on the strips. */
@@ -28,7 +28,7 @@ final class StripInput {
         listen();
         // On release: the letter itself must not land in the field that opens.
         pane.setOnKeyReleased(event -> {
-            if (event.getCode() == KeyCode.N && !event.isShortcutDown()) {
+            if (PlaceKey.NOTE.is(event)) {
                 pane.askForNote();
             }
         });
@@ -109,34 +109,24 @@ final class StripInput {
     }
 
     private void key(KeyEvent event) {
-        double step = event.isShiftDown() ? COARSE_STEP_SECONDS : FINE_STEP_SECONDS;
-        boolean taken = moved(event, step);
-        if (taken) {
+        PlaceKey.at(PlaceKey.Place.STRIPS, event).filter(key -> key != PlaceKey.NOTE).ifPresent(key -> {
+            act(key, event);
             event.consume();
-        }
+        });
     }
 
-    private boolean moved(KeyEvent event, double step) {
-        boolean taken = true;
-        switch (event.getCode()) {
-            case LEFT -> sideways(event, -1, step);
-            case RIGHT -> sideways(event, 1, step);
-            case PLUS, ADD, EQUALS -> model.zoomAtCursor(1);
-            case MINUS, SUBTRACT -> model.zoomAtCursor(-1);
-            case DIGIT0, NUMPAD0 -> model.reset();
-            case G -> model.switchGhost();
-            default -> taken = false;
-        }
-        return taken;
-    }
-
-    private void sideways(KeyEvent event, int direction, double step) {
-        if (event.isAltDown()) {
-            model.moveNearestBorder(direction * FINE_STEP_SECONDS);
-        } else if (event.isShortcutDown()) {
-            model.pan(direction * 0.1);
-        } else {
-            model.moveCursor(direction * step);
+    private void act(PlaceKey key, KeyEvent event) {
+        int direction = PlaceKey.direction(event);
+        switch (key) {
+            case STRIP_HAIRLINE ->
+                    model.moveCursor(direction * (event.isShiftDown() ? COARSE_STEP_SECONDS : FINE_STEP_SECONDS));
+            case BORDER -> model.moveNearestBorder(direction * FINE_STEP_SECONDS);
+            case PAN -> model.pan(direction * 0.1);
+            case ZOOM_IN -> model.zoomAtCursor(1);
+            case ZOOM_OUT -> model.zoomAtCursor(-1);
+            case SHOW_ALL -> model.reset();
+            case GHOST -> model.switchGhost();
+            default -> throw new IllegalStateException(key + " means nothing on the strips");
         }
     }
 }

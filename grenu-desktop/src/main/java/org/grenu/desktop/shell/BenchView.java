@@ -3,7 +3,6 @@ package org.grenu.desktop.shell;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
@@ -22,6 +21,7 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import org.grenu.app.importing.DemoFiles;
+import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Magnifier;
 import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.ActionMenu;
@@ -315,11 +315,11 @@ public final class BenchView extends StackPane {
     /** Undo and redo are the library's everywhere but in a text that is being typed: there they are the text's. */
     private void key(KeyEvent event) {
         boolean taken = true;
-        if (event.getCode() == KeyCode.ESCAPE && offering()) {
+        if (PlaceKey.CLOSE.is(event) && offering()) {
             taken = false;
-        } else if (event.getCode() == KeyCode.ESCAPE && overlays.putTopmostAway()) {
+        } else if (PlaceKey.CLOSE.is(event) && overlays.putTopmostAway()) {
             taken = true;
-        } else if (event.getCode() == KeyCode.ESCAPE && bench.series().shownProperty().get() && outsideText()) {
+        } else if (PlaceKey.CLOSE.is(event) && bench.series().shownProperty().get() && outsideText()) {
             bench.series().shownProperty().set(false);
         } else if (actions.on(event).isPresent()) {
             taken = !(typing() && UNDO.equals(actions.on(event).get().id()));
@@ -351,30 +351,15 @@ public final class BenchView extends StackPane {
 
     /** Up and down go through the rack, left and right move the hairline, wherever the focus is. */
     private boolean move(KeyEvent event) {
-        boolean plain = !event.isShortcutDown() && !event.isAltDown();
-        Optional<Integer> step = step(event.getCode());
-        if (step.isPresent() && plain) {
-            bench.rack().step(step.get());
+        boolean upOrDown = event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN;
+        if (PlaceKey.WALK.is(event) && upOrDown) {
+            bench.rack().step(PlaceKey.direction(event));
             return true;
         }
-        boolean sideways = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
-        if (sideways && plain && getScene().getFocusOwner() != read.strips()) {
-            moveCursor(event);
+        if (PlaceKey.HAIRLINE.is(event) && getScene().getFocusOwner() != read.strips()) {
+            bench.read().moveCursor(PlaceKey.direction(event) * (event.isShiftDown() ? 1 : 0.1));
             return true;
         }
         return false;
-    }
-
-    private static Optional<Integer> step(KeyCode code) {
-        return switch (code) {
-            case UP -> Optional.of(-1);
-            case DOWN -> Optional.of(1);
-            default -> Optional.empty();
-        };
-    }
-
-    private void moveCursor(KeyEvent event) {
-        double direction = event.getCode() == KeyCode.LEFT ? -1 : 1;
-        bench.read().moveCursor(direction * (event.isShiftDown() ? 1 : 0.1));
     }
 }
