@@ -79,37 +79,15 @@ final class TableColumn {
     }
 
     private Unit guess(double[] read, List<String> assumptions) {
-        Unit unit = usual(read);
-        if (!clock && unit != Unit.NUMBER) {
+        if (clock) {
+            return Unit.SECOND;
+        }
+        UsualUnit usual = UsualUnit.of(heading.meaning().orElseThrow().quantity(), read);
+        if (usual.unit() != Unit.NUMBER) {
             assumptions.add("Column “" + heading.heading() + "” names no unit; its numbers were read as "
-                    + unit.symbol() + ".");
+                    + usual.unit().symbol()
+                    + (usual.inDoubt() ? ", though that makes no usual length of a shot. Is that right?" : "."));
         }
-        return unit;
-    }
-
-    private Unit usual(double[] read) {
-        return switch (heading.meaning().orElseThrow().quantity()) {
-            case TIME -> !clock && medianStep(read) >= 5 ? Unit.MILLISECOND : Unit.SECOND;
-            case PRESSURE -> pressureUnit(Samples.of(read).max());
-            case TEMPERATURE -> Samples.of(read).max() > 130 ? Unit.FAHRENHEIT : Unit.CELSIUS;
-            case MASS -> Unit.GRAM;
-            case MASS_FLOW -> Unit.GRAM_PER_SECOND;
-            case VOLUME_FLOW -> Unit.MILLILITRE_PER_SECOND;
-            case LENGTH, VOLUME, NUMBER, RESISTANCE, RESISTANCE_SQUARED -> Unit.NUMBER;
-        };
-    }
-
-    /** Espresso stays below 20 bar; 9 bar is 131 psi and 900 kPa. */
-    private static Unit pressureUnit(double max) {
-        return !(max > 20) ? Unit.BAR : max > 300 ? Unit.KILOPASCAL : Unit.PSI;
-    }
-
-    private static double medianStep(double[] read) {
-        double[] steps = new double[Math.max(0, read.length - 1)];
-        for (int i = 1; i < read.length; i++) {
-            steps[i - 1] = Math.abs(read[i] - read[i - 1]);
-        }
-        Arrays.sort(steps);
-        return steps.length == 0 ? 0 : steps[steps.length / 2];
+        return usual.unit();
     }
 }

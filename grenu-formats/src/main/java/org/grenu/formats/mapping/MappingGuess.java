@@ -18,6 +18,7 @@ import org.grenu.core.quantity.Unit;
 import org.grenu.core.record.RecordField;
 import org.grenu.formats.ColumnHeading;
 import org.grenu.formats.ImportFailure;
+import org.grenu.formats.UsualUnit;
 
 /**
  * How a log that nobody has mapped yet is probably meant, with a reason for every guess.
@@ -202,7 +203,7 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         }
         Optional<Unit> named = said.unit();
         double[] numbers = numbers(table, c, mark);
-        Unit unit = named.orElseGet(() -> unit(role.get().quantity().orElse(Quantity.NUMBER), numbers));
+        Unit unit = named.orElseGet(() -> UsualUnit.of(role.get().quantity().orElse(Quantity.NUMBER), numbers).unit());
         String why = named.isPresent() ? "its heading says so, with the unit" : "its heading says so; "
                 + (numbers.length == 0 ? "no numbers to tell the unit"
                         : "the unit by its numbers, up to " + DecimalText.exact(Math.rint(100 * max(numbers)) / 100));
@@ -221,7 +222,7 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
             }
             if (rises && rules.get(c).role() instanceof ColumnRole.NotRead) {
                 rules.set(c, ColumnRule.of(rules.get(c).column(), new ColumnRole.Time(),
-                        Optional.of(unit(Quantity.TIME, numbers))));
+                        Optional.of(UsualUnit.of(Quantity.TIME, numbers).unit())));
                 reasons.put(rules.get(c).column(), "its numbers rise throughout");
                 return;
             }
@@ -259,27 +260,8 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         return ShotSplit.NONE;
     }
 
-    private static Unit unit(Quantity quantity, double[] numbers) {
-        return switch (quantity) {
-            case TIME -> medianStep(numbers) >= 5 ? Unit.MILLISECOND : Unit.SECOND;
-            case PRESSURE -> max(numbers) > 300 ? Unit.KILOPASCAL : max(numbers) > 20 ? Unit.PSI : Unit.BAR;
-            case TEMPERATURE -> max(numbers) > 130 ? Unit.FAHRENHEIT : Unit.CELSIUS;
-            case MASS -> Unit.GRAM;
-            case MASS_FLOW -> Unit.GRAM_PER_SECOND;
-            case VOLUME_FLOW -> Unit.MILLILITRE_PER_SECOND;
-            default -> Unit.NUMBER;
-        };
-    }
-
     private static double max(double[] numbers) {
         return Arrays.stream(numbers).max().orElse(0);
-    }
-
-    private static double medianStep(double[] numbers) {
-        double[] steps = new double[Math.max(0, numbers.length - 1)];
-        Arrays.setAll(steps, i -> Math.abs(numbers[i + 1] - numbers[i]));
-        Arrays.sort(steps);
-        return steps.length == 0 ? 0 : steps[steps.length / 2];
     }
 
     private static double[] numbers(RawTable table, int column, char mark) {
