@@ -7,10 +7,8 @@ import org.grenu.core.numbers.Samples;
 
 /**
  * Follows the cup mass across jumps that no flow can make: a cup that is lifted and comes back to its course, a cup
- * that
- * comes late, a cup that takes over from another. Excursions shorter than {@value #KNOCK_SECONDS} s are knocks and
- * left
- * to {@link KnockRepair}.
+ * that comes late, a cup that takes over from another, one that is taken away. Excursions shorter than {@value
+ * #KNOCK_SECONDS} s are knocks and left to {@link KnockRepair}.
  */
 final class CupChangeRepair implements CurveRepair {
 
@@ -21,6 +19,7 @@ final class CupChangeRepair implements CurveRepair {
     private static final double KNOCK_SECONDS = 0.8;
     private static final double LONGEST_LIFT_SECONDS = 8;
     private static final double STILL = 0.3;
+    private static final double STILL_GRAMS = 1;
     private static final double SLOPE_SECONDS = 1.2;
 
     @Override
@@ -123,21 +122,40 @@ final class CupChangeRepair implements CurveRepair {
             if (seconds <= KNOCK_SECONDS) {
                 return;
             }
-            boolean applied = settings.applies(RepairKind.CUP_LIFTED);
-            double deepest = 0;
-            for (int i = now.last + 1; i < later.first; i++) {
-                deepest = Math.abs(mass[i] - mass[now.last]) > Math.abs(deepest) ? mass[i] - mass[now.last] : deepest;
-            }
-            repairs.add(new Repair(RepairKind.CUP_LIFTED, time[now.last], time[later.first], String.format(Locale.ROOT,
-                    "%+.1f g for %.1f s, then back on course", deepest, seconds).replace('-', '\u2212'), applied));
+            double furthest = furthestOffCourse(now, later, seconds);
+            // A cup that is lifted takes its weight along; what presses on it adds some.
+            RepairKind kind = furthest > 0 ? RepairKind.SCALE_KNOCK : RepairKind.CUP_LIFTED;
+            boolean applied = settings.applies(kind);
+            repairs.add(new Repair(kind, time[now.last], time[later.first], String.format(Locale.ROOT,
+                    "%+.1f g for %.1f s, then back on course", furthest, seconds).replace('-', '\u2212'), applied));
             for (int i = now.last + 1; i < later.first && applied; i++) {
-                mass[i] = mass[now.last] + (mass[later.first] - mass[now.last]) * (time[i] - time[now.last]) / seconds;
+                mass[i] = course(now, later, i, seconds);
             }
+        }
+
+        private double course(Stretch now, Stretch later, int i, double seconds) {
+            return mass[now.last] + (mass[later.first] - mass[now.last]) * (time[i] - time[now.last]) / seconds;
+        }
+
+        private double furthestOffCourse(Stretch now, Stretch later, double seconds) {
+            double furthest = 0;
+            for (int i = now.last + 1; i < later.first; i++) {
+                double off = mass[i] - course(now, later, i, seconds);
+                furthest = Math.abs(off) > Math.abs(furthest) ? off : furthest;
+            }
+            return furthest;
+        }
+
+        /** Whether less than nothing stands on the scale after that, to the end of the log. */
+        private boolean takenAway(Stretch later) {
+            return next(later.last + 1) >= mass.length && mass[settled(later)] < -STILL_GRAMS
+                    && Math.abs(mass[later.last] - mass[settled(later)]) < STILL_GRAMS;
         }
 
         private void moved(Stretch now, Stretch later) {
             boolean before = Math.abs(slopeBefore(now)) < STILL && mass[now.last] - mass[now.first] < 1;
-            RepairKind kind = before ? RepairKind.CUP_PLACED : RepairKind.VESSEL_SWAP;
+            RepairKind kind = before ? RepairKind.CUP_PLACED
+                    : takenAway(later) ? RepairKind.CUP_TAKEN : RepairKind.VESSEL_SWAP;
             double seconds = time[later.first] - time[now.last];
             int settled = settled(later);
             double by = mass[settled] - mass[now.last]

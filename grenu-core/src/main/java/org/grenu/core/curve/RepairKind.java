@@ -31,6 +31,8 @@ public enum RepairKind {
     CUP_PLACED("cup_placed", "late cup put level"),
     /** Another cup took over while coffee flowed; the pieces are stitched together. */
     VESSEL_SWAP("vessel_swap", "cup swap stitched"),
+    /** Cup or scale were taken away and nothing flowed after that; what it showed last is held. */
+    CUP_TAKEN("cup_taken", "cup mass held after the cup was taken away"),
     /** A short excursion of the cup mass that returns to its course is bridged by a straight line. */
     SCALE_KNOCK("scale_knock", "knock on the scale bridged"),
     /** The scale's reading before the first drip is subtracted. */

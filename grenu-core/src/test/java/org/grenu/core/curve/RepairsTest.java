@@ -127,6 +127,29 @@ class RepairsTest {
             assertThat(off.find(Channel.CUP_MASS).orElseThrow().at(15.4)).as("as logged").isLessThan(-50);
         }
 
+        @ParameterizedTest
+        @ValueSource(ints = {9, 15, 40})
+        void whatLeansOnTheScaleIsNoLiftedCup(int rows) {
+            ShotLog log = spoilt(c -> {
+                for (int i = 180; i < 180 + rows; i++) {
+                    c.mass[i] += 6.2;
+                }
+            });
+            CurveMeasures measures = measured(log);
+            assertThat(kinds(measures)).containsExactly(RepairKind.SCALE_KNOCK);
+            assertThat(measures.repaired().repairs().get(0).evidence()).startsWith("+6.");
+            assertCourse(measures, 0.35);
+        }
+
+        @ParameterizedTest
+        @ValueSource(doubles = {-12.3, -180})
+        void aCupTakenAwayAtTheEndIsNoOtherCup(double shows) {
+            ShotLog log = spoilt(c -> Arrays.fill(c.mass, ROWS - 20, ROWS, shows));
+            CurveMeasures measures = measured(log);
+            assertThat(kinds(measures)).containsExactly(RepairKind.CUP_TAKEN);
+            assertCourse(measures, 0.35);
+        }
+
         @Test
         void aSecondCupIsStitchedOn() {
             ShotLog log = spoilt(c -> {
