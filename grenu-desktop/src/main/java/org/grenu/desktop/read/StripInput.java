@@ -28,7 +28,7 @@ final class StripInput {
         listen();
         // On release: the letter itself must not land in the field that opens.
         pane.setOnKeyReleased(event -> {
-            if (PlaceKey.NOTE.is(event)) {
+            if (ownKey(event) && PlaceKey.NOTE.is(event)) {
                 pane.askForNote();
             }
         });
@@ -108,7 +108,15 @@ final class StripInput {
         event.consume();
     }
 
+    /** What is typed into the field of a note comes by here, too. */
+    private boolean ownKey(KeyEvent event) {
+        return event.getTarget() == pane;
+    }
+
     private void key(KeyEvent event) {
+        if (!ownKey(event)) {
+            return;
+        }
         PlaceKey.at(PlaceKey.Place.STRIPS, event).filter(key -> key != PlaceKey.NOTE).ifPresent(key -> {
             act(key, event);
             event.consume();

@@ -3,6 +3,7 @@ package org.grenu.desktop.read;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.grenu.library.Stored;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -156,6 +157,24 @@ class ReadingTest extends BenchFixture {
         clickOn("#find-phases");
         until("found again", () -> !bench.desk().openProperty().get().summary().record().has(RecordField.PHASES));
         assertThat(bench.desk().openProperty().get().phases().get(2).seconds()).isCloseTo(border, within(1e-9));
+    }
+
+    /** The keys of the strips are letters of a note. */
+    @Test
+    void everyLetterCanBeTypedIntoANote() {
+        openShot(5);
+        interact(() -> {
+            bench.read().cursorProperty().set(30);
+            strips().requestFocus();
+        });
+        double shown = bench.read().viewProperty().get().length();
+        push(KeyCode.N);
+        for (KeyCode key : List.of(KeyCode.N, KeyCode.G, KeyCode.DIGIT0, KeyCode.MINUS, KeyCode.N)) {
+            push(key);
+        }
+        assertThat(field("note").getText()).isEqualTo("ng0-n");
+        assertThat(text("ghost")).as("nothing is held behind").isEqualTo("Set as ghost");
+        assertThat(bench.read().viewProperty().get().length()).as("nothing is zoomed").isEqualTo(shown);
     }
 
     @Test
