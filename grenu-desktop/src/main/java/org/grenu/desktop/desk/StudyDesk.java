@@ -91,6 +91,11 @@ public final class StudyDesk implements AutoCloseable {
         return open.getReadOnlyProperty();
     }
 
+    /** {@return key of the shot being read, or already asked for and on its way; −1 while there is none} */
+    public long wanted() {
+        return wanted;
+    }
+
     /** {@return how things are put on the shelf} */
     public ShelfSteps onShelf() {
         return new ShelfSteps(this);

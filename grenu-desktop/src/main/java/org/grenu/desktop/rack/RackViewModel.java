@@ -143,14 +143,12 @@ public final class RackViewModel {
         desk.select(shot.id());
     }
 
-    /** Opens the shot that many slips further down, stopping at the ends. */
+    /** Opens the shot that many slips below the one asked for last, stopping at the ends: no key is lost. */
     public void step(int slips) {
         List<ShotSummary> shown = shown();
         int at = -1;
         for (int i = 0; i < shown.size(); i++) {
-            boolean isOpen = desk.openProperty().get() != null
-                    && shown.get(i).id() == desk.openProperty().get().summary().id();
-            at = isOpen ? i : at;
+            at = shown.get(i).id() == desk.wanted() ? i : at;
         }
         if (!shown.isEmpty()) {
             desk.select(shown.get(Math.max(0, Math.min(shown.size() - 1, at < 0 ? 0 : at + slips))).id());

@@ -80,6 +80,18 @@ class RackTest extends BenchFixture {
         until("and no further", () -> text("shot-title").equals("Shot 1"));
     }
 
+    /** Whoever presses faster than shots open comes as far as the keys say. */
+    @Test
+    void noKeyIsLost() {
+        openShot(30);
+        interact(() -> {
+            for (int i = 0; i < 12; i++) {
+                bench.rack().step(1);
+            }
+        });
+        until("twelve further", () -> text("shot-title").equals("Shot 18"));
+    }
+
     /** Wherever it lies among headings and slips, the shot that is read is wholly in sight. */
     @Test
     void theOpenShotIsInSight() {
