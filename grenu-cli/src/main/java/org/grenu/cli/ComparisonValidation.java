@@ -102,8 +102,10 @@ final class ComparisonValidation {
 
                 ## Comparisons
 
-                %d studies each, made by `./grenu validate --comparisons %d`: %d and %d shots drawn without repetition from two pools of
-                %d simulated shots, a grind apart by 0.1; their extraction yields truly differ by %.3f points, alike shots spread by %.3f.
+                %d studies each, made by `./grenu validate --comparisons %d`: %d and %d shots drawn without \
+                repetition from two pools of
+                %d simulated shots, a grind apart by 0.1; their extraction yields truly differ by %.3f points, \
+                alike shots spread by %.3f.
                 Shares carry about ±%.1f points of chance (95 %%).
 
                 | asked | found | wanted |

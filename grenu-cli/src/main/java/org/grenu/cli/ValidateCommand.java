@@ -63,11 +63,14 @@ public final class ValidateCommand implements Callable<Integer> {
         StringBuilder text = new StringBuilder(String.format(Locale.ROOT, """
                 # Validation
 
-                What the analysis finds in %d simulated shots whose truth is known, made by `./grenu validate --shots %d --seed %d`:
-                random coffee, age, dose, grind, temperature, profile and stop; a third of the logs clean, a third with one flaw, a third
+                What the analysis finds in %d simulated shots whose truth is known, made by `./grenu validate \
+                --shots %d --seed %d`:
+                random coffee, age, dose, grind, temperature, profile and stop; a third of the logs clean, a third \
+                with one flaw, a third
                 with two. The analysis sees the log alone: no record, no profile, no step numbers.
 
-                The simulator and the analysis have the same authors. Real logs have faults that neither thought of: read these numbers
+                The simulator and the analysis have the same authors. Real logs have faults that neither thought \
+                of: read these numbers
                 as the upper limit of what to expect.
 
                 | found | within | share | wanted |

@@ -63,7 +63,8 @@ class PlainTableTest {
                 "# dose_g: 18.2\n# grinder speed: 4\ntime,pressure,flow,weight "
                         + "flow,valve\n0,0,1,0,1\n500,60,1,0,1\n1000,130,1,0.5,\n");
         assertThat(parsed.assumptions()).containsExactly("Column “valve” was not read.",
-                "Column “time” names no unit; its numbers were read as ms, though that makes no usual length of a shot. "
+                "Column “time” names no unit; its numbers were read as ms, though that makes no usual length of "
+                        + "a shot. "
                         + "Is that right?",
                 "Column “pressure” names no unit; its numbers were read as psi.",
                 "Column “flow” names no unit; its numbers were read as mL/s.",

@@ -44,6 +44,9 @@ final class Migrations {
             Matcher numbered = NUMBERED.matcher(name);
             newest = numbered.find() ? Math.max(newest, Integer.parseInt(numbered.group(1))) : newest;
         }
+        if (newest == 0) {
+            throw new LibraryException("The program's own migrations are not there. Install Grenu again.");
+        }
         return newest;
     }
 

@@ -51,7 +51,8 @@ final class ResidualSection extends AnswerSection {
             setMinHeight(HEIGHT);
             setPrefHeight(HEIGHT);
             setAccessibleText(
-                    "What the model leaves unexplained of each shot; tint: the spread; ring: a shot that draws the model to "
+                    "What the model leaves unexplained of each shot; tint: the spread; ring: a shot that draws "
+                            + "the model to "
                             + "itself");
             getChildren().add(image);
             widthProperty().addListener((o, was, is) -> repaint());

@@ -20,7 +20,8 @@ final class CalibrationSection extends Section {
         sentence.setId("calibration-sentence");
         sentence.setWrapText(true);
         Label how = new Label(
-                "Read a beverage, weigh some of it wet, dry it in the oven until its mass no longer changes, weigh what is left. "
+                "Read a beverage, weigh some of it wet, dry it in the oven until its mass no longer changes, "
+                        + "weigh what is left. "
                         + "The reading less the zero goes here.");
         how.getStyleClass().add(Styles.MUTED);
         how.setWrapText(true);

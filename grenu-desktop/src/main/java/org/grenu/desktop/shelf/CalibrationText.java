@@ -21,7 +21,8 @@ final class CalibrationText {
                 .map(dried -> calibrated(line, dried, brix))
                 .orElseGet(() -> brix
                         ? String.format(Locale.ROOT,
-                                "Strength = %.3g × °Brix%s. Sugar, not coffee, is what °Brix counts: dry %d samples to measure "
+                                "Strength = %.3g × °Brix%s. Sugar, not coffee, is what °Brix counts: dry %d "
+                                        + "samples to measure "
                                         + "the factor.",
                                 line.slope(), refractometer.has(ShelfField.BRIX_FACTOR) ? "" : ", the usual factor",
                                 DriedSamples.FEWEST)

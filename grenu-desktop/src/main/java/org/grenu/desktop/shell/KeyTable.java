@@ -16,7 +16,8 @@ final class KeyTable {
         StringBuilder page = new StringBuilder("""
                 # Keys
 
-                Made from the program's own list of actions; a test holds it against them. Everything here is also found by a few letters
+                Made from the program's own list of actions; a test holds it against them. Everything here is also \
+                found by a few letters
                 with Ctrl K, and what has no key of its own, too.
 
                 | key | does |
