@@ -3,7 +3,9 @@ package org.grenu.core.rig;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.hydraulics.Water;
+import org.grenu.core.numbers.Samples;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.profile.Target;
@@ -63,7 +65,9 @@ public final class RigPull {
     private double spout;
     private double spoutSolids;
     private double waterPumped;
+    private final List<Double> resistance = new ArrayList<>();
     private double firstDrip = Double.NaN;
+    private double channelOpened = Double.NaN;
     private double pumpOff = Double.NaN;
     private double celsius;
     private double channelSize;
@@ -105,6 +109,7 @@ public final class RigPull {
             boolean due = t >= nextLog - 1e-9;
             if (due) {
                 write(nextLog);
+                note();
                 nextLog += SimulatedRig.LOG_STEP;
             }
             advance(t);
@@ -145,12 +150,20 @@ public final class RigPull {
         if (!flaws.isEmpty()) {
             new FlawedLog(log, random, firstDrip, pumpOff).spoil(flaws);
         }
-        Truth truth = new Truth(cup, cupSolids, new Truth.Moments(firstDrip, pumpOff, phases), waterPumped,
-                bed.waterHeld(),
+        double[] course = resistance.stream().mapToDouble(r -> r).toArray();
+        Truth truth = new Truth(cup, cupSolids, new Truth.Moments(firstDrip, pumpOff, channelOpened, phases),
+                waterPumped, bed.waterHeld(), new UniformCurve(0, SimulatedRig.LOG_STEP, Samples.of(course)),
                 List.copyOf(flaws));
         SimulatedRefractometer refractometer = new SimulatedRefractometer(random);
         return new SimulatedShot(log.rounded(settings.logsSteps), refractometer.read(truth.strengthPercent(), 3),
                 refractometer.zero(), truth);
+    }
+
+    private void note() {
+        if (running()) {
+            double through = bed.flow(machine.pressure()) + bed.channelFlow(machine.pressure());
+            resistance.add(bed.wet() && through > 0 ? machine.pressure() / through : Double.NaN);
+        }
     }
 
     private void advance(double t) {
@@ -189,6 +202,7 @@ public final class RigPull {
         spoutSolids -= spoutSolids * share;
         if (channelSize > 0 && cup > 0.45 * recipe.stopGrams()) {
             bed.channel(channelSize * 1.6 / 8);
+            channelOpened = steps * STEP;
             channelSize = 0;
         }
     }

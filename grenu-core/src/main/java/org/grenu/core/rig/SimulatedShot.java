@@ -2,6 +2,7 @@ package org.grenu.core.rig;
 
 import java.util.List;
 import org.grenu.core.curve.ShotLog;
+import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.phase.PhaseBorder;
 
 /**
@@ -22,19 +23,22 @@ public record SimulatedShot(ShotLog log, List<Double> readings, double zero, Tru
      * @param moments when what happened
      * @param waterPumped mL
      * @param waterInPuck mL
+     * @param resistance of the bed at 10 Hz while the pump runs, bar·s/mL; NaN until it is wet
      * @param flaws what went wrong with the log
      */
     public record Truth(double beverageGrams, double solidsGrams, Moments moments, double waterPumped,
-            double waterInPuck, List<LogFlaw> flaws) {
+            double waterInPuck, UniformCurve resistance, List<LogFlaw> flaws) {
 
         /**
          * When what happened.
          *
          * @param firstDripSeconds when the first drop, 0.05 g, had reached the cup, s; NaN if none did
          * @param pumpOffSeconds when the pump stopped, s
+         * @param channelSeconds when a channel opened, s; NaN if none did
          * @param phases where each phase began, in order
          */
-        public record Moments(double firstDripSeconds, double pumpOffSeconds, List<PhaseBorder> phases) {
+        public record Moments(double firstDripSeconds, double pumpOffSeconds, double channelSeconds,
+                List<PhaseBorder> phases) {
         }
 
         /** {@return when the first drop, 0.05 g, had reached the cup, s; NaN if none did} */
