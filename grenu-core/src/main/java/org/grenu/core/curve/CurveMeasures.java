@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Measured;
 
@@ -51,7 +52,7 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
      * Pressures while pumping.
      *
      * @param peakPressure largest pressure, bar
-     * @param meanPressure time-weighted mean pressure from pump on to pump off, bar
+     * @param meanPressure time-weighted mean pressure from first pressure to pump off, or to the log's end, bar
      */
     public record Pressures(OptionalDouble peakPressure, OptionalDouble meanPressure) {
     }
@@ -104,13 +105,35 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         ShotTimes times = times(repaired, curves, settings);
         Optional<Measured> beverage = Optional.ofNullable(mass)
                 .filter(m -> endKnown(repaired))
-                .flatMap(m -> CupMassEnd.beverage(m, times.firstDrip(), settings.massResolution()));
+                .flatMap(m -> CupMassEnd.beverage(m, times.firstDrip(), settings.massResolution(),
+                        lastSeen(repaired, m)));
         OptionalDouble peak = pressure.map(p -> p.values().max())
                 .filter(Double::isFinite)
                 .map(OptionalDouble::of)
                 .orElse(OptionalDouble.empty());
         return new CurveMeasures(repaired, new Drawn(curves, noise, flowU), sparse, times, beverage,
-                new Pressures(peak, mean(pressure, times.pumpOn(), times.pumpOff())));
+                new Pressures(peak, mean(pressure, times)));
+    }
+
+    /**
+     * The stretch in which the pump is known to run.
+     *
+     * @param from  pump on, or else first pressure, s
+     * @param until pump off, or else the log's end, s
+     */
+    public record Running(double from, double until) {
+    }
+
+    /** {@return when the pump is known to run; empty when the log shows neither pump nor pressure} */
+    public Optional<Running> running() {
+        Optional<TimedEvent> from = times.pumpOn().or(times::pressureOnset);
+        double end = Stream.of(Channel.PRESSURE, Channel.PUMP_FLOW)
+                .flatMap(channel -> find(channel).stream())
+                .mapToDouble(UniformCurve::end)
+                .max()
+                .orElse(Double.NaN);
+        double until = times.pumpOff().map(TimedEvent::seconds).orElse(end);
+        return from.filter(f -> until > f.seconds()).map(f -> new Running(f.seconds(), until));
     }
 
     /** {@return the channel's curve, if there is one} */
@@ -141,9 +164,8 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         Optional<UniformCurve> mass = Optional.ofNullable(curves.get(Channel.CUP_MASS));
         Optional<TimedEvent> on = stated(settings.pumpOn()).or(() -> PumpTimes.on(pressure, pumpFlow));
         Optional<TimedEvent> off = stated(settings.pumpOff()).or(() -> PumpTimes.off(pressure, pumpFlow));
-        Optional<TimedEvent> onset = on.isPresent() && off.isPresent()
-                ? pressure.flatMap(p -> PumpTimes.pressureOnset(p, on.get().seconds(), off.get().seconds()))
-                : Optional.empty();
+        Optional<TimedEvent> onset = pressure.flatMap(p -> PumpTimes.pressureOnset(p,
+                on.map(TimedEvent::seconds).orElse(p.start()), off.map(TimedEvent::seconds).orElse(p.end())));
         Optional<TimedEvent> drip = mass.flatMap(FirstDrip::find);
         Optional<TimedEvent> last = drip.isPresent() && endKnown(repaired) ? mass.flatMap(CupMassEnd::lastDrip)
                 : Optional.empty();
@@ -152,6 +174,16 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
 
     private static boolean endKnown(RepairedLog repaired) {
         return repaired.repairs().stream().noneMatch(r -> r.kind() == RepairKind.SCALE_TIMED_OUT && r.applied());
+    }
+
+    /** A cup that was taken away shows nothing of what came later. */
+    private static double lastSeen(RepairedLog repaired, UniformCurve mass) {
+        return repaired.repairs()
+                .stream()
+                .filter(r -> r.kind() == RepairKind.CUP_TAKEN && r.applied())
+                .mapToDouble(Repair::fromSeconds)
+                .min()
+                .orElse(mass.end());
     }
 
     private static Optional<TimedEvent> stated(OptionalDouble seconds) {
@@ -170,11 +202,11 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         return second.length == 0 ? 0 : second[(int) (0.683 * (second.length - 1))] / Math.sqrt(6);
     }
 
-    private static OptionalDouble mean(Optional<UniformCurve> pressure, Optional<TimedEvent> on,
-            Optional<TimedEvent> off) {
-        if (pressure.isEmpty() || on.isEmpty() || off.isEmpty()) {
+    private static OptionalDouble mean(Optional<UniformCurve> pressure, ShotTimes times) {
+        if (pressure.isEmpty() || times.pressureOnset().isEmpty()) {
             return OptionalDouble.empty();
         }
-        return Arrays.stream(pressure.get().between(on.get().seconds(), off.get().seconds())).average();
+        double until = times.pumpOff().map(TimedEvent::seconds).orElse(pressure.get().end());
+        return Arrays.stream(pressure.get().between(times.pressureOnset().get().seconds(), until)).average();
     }
 }

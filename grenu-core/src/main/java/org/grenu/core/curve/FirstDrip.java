@@ -26,8 +26,9 @@ final class FirstDrip {
     private static final double AFTER_SECONDS = 1.6;
     private static final double SEARCH_SECONDS = 4;
     private static final double FINEST_SECONDS = 0.05;
-    /** A scale needs about this long to show a drop (common practice, no source). */
-    private static final double SCALE_RESPONSE_SECONDS = 0.2;
+    /** A scale needs about this long to show a drop; scales differ in it (common practice, no source). */
+    private static final double SCALE_RESPONSE_SECONDS = 0.24;
+    private static final double SCALE_RESPONSE_U = 0.12;
 
     private FirstDrip() {
     }
@@ -99,7 +100,7 @@ final class FirstDrip {
                 high = Math.max(high, rough + 0.8 - k * step);
             }
         }
-        double u = Math.hypot(Math.max((high - low) / 2, step / 2), SCALE_RESPONSE_SECONDS / Math.sqrt(12));
+        double u = Math.hypot(Math.max((high - low) / 2, step / 2), SCALE_RESPONSE_U);
         return new TimedEvent(Math.max(mass.start(), at - SCALE_RESPONSE_SECONDS), Math.min(2, u), "cup mass");
     }
 

@@ -13,9 +13,8 @@ import org.grenu.core.numbers.Samples;
  * <p>A cup that fills only rises, and the running median of a rising curve is the curve itself, however bent. What
  * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock
  * or
- * a spike, never the shot. The limit is the larger of {@value #SMALLEST_GRAMS} g and six robust standard deviations
- * of
- * the residuals (1.4826 · MAD).
+ * a spike, never the shot. The limit is the largest of {@value #SMALLEST_GRAMS} g, {@value #STAIRS} stairs of a slow
+ * scale and six robust standard deviations of the residuals (1.4826 · MAD).
  *
  * <p>A long knock pulls the running median along, so that its neighbours seem to stand off too. Hence a second look:
  * the suspects are bridged, and every sample is held against the running median of the bridged curve.
@@ -24,6 +23,7 @@ final class KnockRepair implements CurveRepair {
 
     private static final double WINDOW_SECONDS = 3.0;
     private static final double SMALLEST_GRAMS = 0.8;
+    private static final double STAIRS = 1.6;
     /** A knock rings on either side of its peak; this much beside it is bridged with it. */
     private static final double SHOULDER_SECONDS = 0.15;
     /** Excursions closer than this are one knock, still ringing. */
@@ -53,13 +53,14 @@ final class KnockRepair implements CurveRepair {
         }
         double[] median = runningMedian(time, values);
         double[] bridged = values.clone();
-        for (int[] suspect : stretches(time, offCurve(time, less(values, median)))) {
+        double stairs = STAIRS * usualStep(values);
+        for (int[] suspect : stretches(time, offCurve(time, less(values, median), stairs))) {
             bridge(time, bridged, suspect[0], suspect[1]);
         }
         double[] residual = less(values, runningMedian(time, bridged));
         bridged = values.clone();
         List<Repair> repairs = new ArrayList<>();
-        for (int[] stretch : stretches(time, offCurve(time, residual))) {
+        for (int[] stretch : stretches(time, offCurve(time, residual, stairs))) {
             repairs.add(describe(time, residual, stretch[0], stretch[1], apply));
             bridge(time, bridged, stretch[0], stretch[1]);
         }
@@ -124,10 +125,23 @@ final class KnockRepair implements CurveRepair {
         }
     }
 
-    private static boolean[] offCurve(double[] time, double[] residual) {
+    /**
+     * A scale that is slower than the log rises in stairs: one of them is no knock. {@return the height that nine in ten
+     * stairs stay below, g}
+     */
+    private static double usualStep(double[] values) {
+        double[] steps = IntStream.range(1, values.length)
+                .mapToDouble(i -> values[i] - values[i - 1])
+                .filter(step -> step > 0)
+                .sorted()
+                .toArray();
+        return steps.length == 0 ? 0 : steps[(int) (0.9 * (steps.length - 1))];
+    }
+
+    private static boolean[] offCurve(double[] time, double[] residual, double stairs) {
         double[] sizes = Arrays.stream(residual).filter(Double::isFinite).map(Math::abs).sorted().toArray();
         double noise = sizes.length == 0 ? 0 : 1.4826 * sizes[sizes.length / 2];
-        double limit = Math.max(SMALLEST_GRAMS, 6 * noise);
+        double limit = Math.max(Math.max(SMALLEST_GRAMS, stairs), 6 * noise);
         boolean[] off = new boolean[residual.length];
         for (int i = 0; i < residual.length; i++) {
             if (Math.abs(residual[i]) > limit) {

@@ -3,6 +3,7 @@ package org.grenu.core.curve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import org.grenu.core.numbers.Samples;
 
 /**
@@ -16,6 +17,7 @@ final class PressureOffsetRepair implements CurveRepair {
     private static final double SMALLEST_BAR = 0.15;
     private static final double LARGEST_BAR = 1.5;
     private static final double STILL_WITHIN_BAR = 0.25;
+    private static final double LOWER_BAR = 0.1;
     private static final double WORKING_BAR = 2;
 
     @Override
@@ -24,6 +26,30 @@ final class PressureOffsetRepair implements CurveRepair {
         if (pressure == null || !(pressure.max() > WORKING_BAR)) {
             return new RepairedLog(log, List.of());
         }
+        OptionalDouble before = atStart(log, pressure);
+        OptionalDouble offset = before.isPresent() ? before : atEnd(log, pressure);
+        return offset.isEmpty() || Math.abs(offset.getAsDouble()) < SMALLEST_BAR ? new RepairedLog(log, List.of())
+                : shifted(log, pressure, offset.getAsDouble(), settings);
+    }
+
+    /** What the sensor shows before the pump's flow begins, if the log begins early enough; within an offset's size. */
+    private static OptionalDouble atStart(ShotLog log, Samples pressure) {
+        Samples flow = log.find(Channel.PUMP_FLOW).orElse(null);
+        if (flow == null) {
+            return OptionalDouble.empty();
+        }
+        int first = 0;
+        while (first < flow.size() && !(flow.get(first) > 0.05)) {
+            first++;
+        }
+        double[] rest = Arrays.stream(pressure.toArray()).limit(first).filter(Double::isFinite).sorted().toArray();
+        boolean still = rest.length >= 4 && log.time().get(Math.min(first, log.size() - 1)) - log.time().get(0) > 0.3
+                && rest[rest.length - 1] - rest[0] < 2 * STILL_WITHIN_BAR
+                && Math.abs(rest[rest.length / 2]) <= LARGEST_BAR;
+        return still ? OptionalDouble.of(rest[rest.length / 2]) : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble atEnd(ShotLog log, Samples pressure) {
         double end = log.time().get(log.size() - 1);
         double[] rest = tail(log, pressure, end - REST_SECONDS);
         double[] before = tail(log, pressure, end - 2 * REST_SECONDS);
@@ -31,15 +57,18 @@ final class PressureOffsetRepair implements CurveRepair {
                 .map(flow -> Arrays.stream(tail(log, flow, end - REST_SECONDS)).anyMatch(q -> q > 0.3))
                 .orElse(false);
         if (rest.length < 4 || pumping || rest[rest.length - 1] - rest[0] > STILL_WITHIN_BAR) {
-            return new RepairedLog(log, List.of());
+            return OptionalDouble.empty();
         }
         double offset = rest[rest.length / 2];
         boolean settled = Math.abs(before[before.length / 2] - offset) < SMALLEST_BAR / 2;
-        double lowest = quantile(pressure, 0.02);
-        if (!settled || Math.abs(offset) < SMALLEST_BAR || offset > LARGEST_BAR || offset < -LARGEST_BAR
-                || lowest < offset - SMALLEST_BAR) {
-            return new RepairedLog(log, List.of());
-        }
+        // Shut-in air goes on pressing long after the stop: a sensor that showed less before shows no offset now.
+        double lowest = lowestMean(pressure);
+        boolean rests = settled && Math.abs(offset) <= LARGEST_BAR && lowest >= offset - LOWER_BAR;
+        return rests ? OptionalDouble.of(offset) : OptionalDouble.empty();
+    }
+
+    private static RepairedLog shifted(ShotLog log, Samples pressure, double offset, CurveSettings settings) {
+        double end = log.time().get(log.size() - 1);
         boolean applied = settings.applies(RepairKind.PRESSURE_OFFSET);
         Repair repair = new Repair(RepairKind.PRESSURE_OFFSET, end - REST_SECONDS, end,
                 String.format(Locale.ROOT, "the sensor showed %.2f bar at rest", offset).replace('-', '\u2212'),
@@ -62,8 +91,13 @@ final class PressureOffsetRepair implements CurveRepair {
         return sorted;
     }
 
-    private static double quantile(Samples samples, double share) {
-        double[] sorted = Arrays.stream(samples.toArray()).filter(Double::isFinite).sorted().toArray();
-        return sorted[(int) (share * (sorted.length - 1))];
+    /** {@return the lowest mean of four samples} */
+    private static double lowestMean(Samples samples) {
+        double[] known = Arrays.stream(samples.toArray()).filter(Double::isFinite).toArray();
+        double lowest = Double.POSITIVE_INFINITY;
+        for (int i = 3; i < known.length; i++) {
+            lowest = Math.min(lowest, (known[i] + known[i - 1] + known[i - 2] + known[i - 3]) / 4);
+        }
+        return lowest;
     }
 }

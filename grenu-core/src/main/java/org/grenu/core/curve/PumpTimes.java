@@ -4,49 +4,62 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /**
- * Finds when the pump ran, from pump-side flow and from pressure; where both are logged, the earlier start and the
- * later
- * end count, since a choked shot has pressure without flow and a wetting phase flow without pressure.
+ * Finds when the pump ran. Only its flow shows the start, since a group fills before pressure can build; the stop shows
+ * where flow or pressure begin to fall for good. What a log does not show is left unknown: one that begins under
+ * pressure has no start, one that merely ends has no stop.
  */
 final class PumpTimes {
 
-    /** Where a channel is still up when the log ends; a channel that shows the stop goes before it. */
-    private static final String END_OF_LOG = "end of log";
     private static final double FLOWING = 0.3;
     private static final double PRESSED = 0.3;
-    /**
-     * Once the pump has stopped, pressure loses more than this share of itself a second (common practice, no
-     * source).
-     */
-    private static final double RELEASE_SHARE_PER_SECOND = 0.3;
-    private static final double LEAST_RELEASE = 0.15;
+    /** Pressure at the first sample tells that the log began under way. */
+    private static final double UNDER_WAY_BAR = 1;
+    /** A pressure that goes loses this much a second at first, bar and share of the peak (common practice, no source). */
+    private static final double LEAST_FALL = 0.6;
+    private static final double LEAST_FALL_SHARE = 0.08;
+    private static final double CALM_SECONDS = 0.5;
     private static final double ONSET = 0.35;
     private static final double SLOPE_SECONDS = 0.3;
+    /** Tapers end above this share of the peak. */
+    private static final double LOW_SHARE = 0.1;
+    /** A channel that is up this close to the log's end has not shown the stop. */
+    private static final double SHOWN_SECONDS = 0.25;
+    /** A meter's tail is over by then. */
+    private static final double TAIL_SECONDS = 3;
+    private static final double COURSE_SECONDS = 1.5;
+    private static final double AGREE_SECONDS = 0.6;
 
     private PumpTimes() {
     }
 
+    /** {@return the start; empty without a meter of the pump's flow, or when the log began under way} */
     static Optional<TimedEvent> on(Optional<UniformCurve> pressure, Optional<UniformCurve> flow) {
-        Optional<TimedEvent> byFlow = flow.flatMap(f -> firstAbove(f, FLOWING, "pump flow"));
+        if (flow.isEmpty() || pressure.filter(p -> p.value(0) > UNDER_WAY_BAR).isPresent()) {
+            return Optional.empty();
+        }
+        Optional<TimedEvent> byFlow = firstAbove(flow.get(), FLOWING, "pump flow");
         Optional<TimedEvent> byPressure = pressure.flatMap(p -> firstAbove(p, PRESSED, "pressure"));
         if (byFlow.isPresent() && byPressure.isPresent()) {
             return byFlow.get().seconds() <= byPressure.get().seconds() ? byFlow : byPressure;
         }
-        return byFlow.or(() -> byPressure);
+        return byFlow;
     }
 
+    /** {@return the stop; empty when neither channel shows it before the log ends} */
     static Optional<TimedEvent> off(Optional<UniformCurve> pressure, Optional<UniformCurve> flow) {
-        Optional<TimedEvent> byFlow = flow.flatMap(f -> lastAbove(f, FLOWING, "pump flow"));
+        Optional<TimedEvent> byFlow = flow.flatMap(PumpTimes::lastFlow);
         Optional<TimedEvent> byPressure = pressure.flatMap(PumpTimes::release);
-        if (byFlow.isPresent() && byPressure.isPresent()) {
-            boolean flowStops = !byFlow.get().how().equals(END_OF_LOG);
-            boolean pressureStops = !byPressure.get().how().equals(END_OF_LOG);
-            if (flowStops != pressureStops) {
-                return flowStops ? byFlow : byPressure;
-            }
-            return byFlow.get().seconds() >= byPressure.get().seconds() ? byFlow : byPressure;
+        if (byFlow.isEmpty() || byPressure.isEmpty()) {
+            return byFlow.or(() -> byPressure);
         }
-        return byFlow.or(() -> byPressure);
+        double apart = byFlow.get().seconds() - byPressure.get().seconds();
+        if (Math.abs(apart) <= AGREE_SECONDS) {
+            return byFlow.get().u() <= byPressure.get().u() ? byFlow : byPressure;
+        }
+        // A choked shot holds its pressure without flow; without a valve it falls slowly from the stop on.
+        UniformCurve p = pressure.orElseThrow();
+        boolean held = p.at(byPressure.get().seconds() - 0.2) > 0.9 * p.at(byFlow.get().seconds());
+        return apart > 0 || !held ? byFlow : byPressure;
     }
 
     /**
@@ -54,7 +67,7 @@ final class PumpTimes {
      */
     static Optional<TimedEvent> pressureOnset(UniformCurve pressure, double on, double off) {
         double[] running = pressure.between(on, off);
-        if (running.length < 6) {
+        if (running.length < 6 || running[0] > UNDER_WAY_BAR && on <= pressure.start()) {
             return Optional.empty();
         }
         double[] sorted = running.clone();
@@ -100,49 +113,54 @@ final class PumpTimes {
         return Double.isFinite(before) && after > before ? (after - level) / (after - before) : 0;
     }
 
-    private static Optional<TimedEvent> lastAbove(UniformCurve curve, double level, String how) {
-        for (int i = curve.size() - 1; i >= 0; i--) {
-            if (curve.value(i) > level) {
-                return Optional
-                        .of(new TimedEvent(curve.time(i), curve.step(), i == curve.size() - 1 ? END_OF_LOG : how));
-            }
+    private static Optional<TimedEvent> lastFlow(UniformCurve flow) {
+        int last = flow.size() - 1;
+        while (last >= 0 && !(flow.value(last) > FLOWING)) {
+            last--;
         }
-        return Optional.empty();
+        if (last < 0 || flow.end() - flow.time(last) < SHOWN_SECONDS) {
+            return Optional.empty();
+        }
+        double at = flow.time(last);
+        return FallBegin.between(flow, at - TAIL_SECONDS, at + flow.step(), at - TAIL_SECONDS - COURSE_SECONDS,
+                at + COURSE_SECONDS, "pump flow");
     }
 
-    /** How fast the pressure fell just before, bar/s; over a few samples, so that noise does not end the walk. */
-    private static double fall(UniformCurve pressure, int i) {
-        int back = Math.min(i, Math.max(1, (int) Math.round(SLOPE_SECONDS / pressure.step())));
-        return (pressure.value(i - back) - pressure.value(i)) / (back * pressure.step());
-    }
-
-    /** Walks back from where the pressure has all but gone, up the steep fall, to where it began. */
+    /**
+     * Where the pressure begins to go for good. Whatever lets it go, a valve, the puck alone or shut-in air, it falls
+     * fastest at first: the search goes back from where it has all but gone to the steepest fall and on to where that
+     * began.
+     */
     private static Optional<TimedEvent> release(UniformCurve pressure) {
         double peak = pressure.values().max();
         if (!(peak > 1)) {
             return Optional.empty();
         }
-        int last = lastHigh(pressure, peak);
-        if (pressure.end() - pressure.time(last) < 0.25) {
-            return Optional.of(new TimedEvent(pressure.end(), pressure.step(), END_OF_LOG));
-        }
-        int i = beginOfFall(pressure, last);
-        return Optional.of(new TimedEvent(pressure.time(i), 2 * pressure.step(), "pressure"));
-    }
-
-    private static int lastHigh(UniformCurve pressure, double peak) {
         int last = pressure.size() - 1;
-        while (last > 0 && !(pressure.value(last) > 0.25 * peak)) {
+        while (last > 0 && !(pressure.value(last) > Math.max(ONSET, LOW_SHARE * peak))) {
             last--;
         }
-        return last;
+        if (pressure.end() - pressure.time(last) < SHOWN_SECONDS) {
+            return Optional.empty();
+        }
+        double at = pressure.time(beginOfFall(pressure, last, Math.max(LEAST_FALL, LEAST_FALL_SHARE * peak)));
+        return FallBegin.between(pressure, at - AGREE_SECONDS, at + AGREE_SECONDS, at - AGREE_SECONDS - COURSE_SECONDS,
+                at + COURSE_SECONDS, "pressure");
     }
 
-    private static int beginOfFall(UniformCurve pressure, int last) {
-        int i = Math.min(last + 1, pressure.size() - 1);
-        while (i > 0 && fall(pressure, i) > LEAST_RELEASE + RELEASE_SHARE_PER_SECOND * pressure.value(i)) {
-            i--;
+    private static int beginOfFall(UniformCurve pressure, int last, double least) {
+        int reach = Math.max(1, (int) Math.round(SLOPE_SECONDS / pressure.step()));
+        int calm = Math.max(2, (int) Math.round(CALM_SECONDS / pressure.step()));
+        double steepest = 0;
+        int begin = last;
+        int since = 0;
+        for (int i = Math.min(last + reach, pressure.size() - 1); i >= reach && since < calm; i--) {
+            double fall = (pressure.value(i - reach) - pressure.value(i)) / (reach * pressure.step());
+            steepest = Double.isFinite(fall) ? Math.max(steepest, fall) : steepest;
+            boolean falling = fall > 0.5 * steepest || steepest < least;
+            begin = falling ? i - reach : begin;
+            since = falling ? 0 : since + 1;
         }
-        return i;
+        return begin;
     }
 }

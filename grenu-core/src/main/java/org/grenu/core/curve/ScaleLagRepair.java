@@ -7,22 +7,20 @@ import java.util.OptionalDouble;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Finds a scale whose values come late, by cross-correlation with the pressure (or the pump flow) about the stop,
- * where
- * both fall: the shift at which the cup flow follows it best. Some shift is the machine's own, since spouts drip on
- * and
- * every scale settles; only what goes far beyond that is taken for a delay and removed. A stated delay goes before.
+ * Finds a scale whose values come late. When the pump stops, a stream thins at once, however long it drips on; a late
+ * scale goes on along its line as if nothing had happened. How long the cup stays on its line after the stop therefore
+ * tells a delay from a drip-out. Up to {@value #LEAST_SECONDS} s are what averaging scales and spouts take. A stated
+ * delay goes before.
  */
 final class ScaleLagRepair implements CurveRepair {
 
-    /** Between the pump and a scale that answers at once (common practice, no source). */
-    private static final double USUAL_SECONDS = 0.6;
-    private static final double LEAST_EXCESS_SECONDS = 0.65;
-    private static final double LONGEST_SECONDS = 3;
+    /** A scale that answers at once (common practice, no source). */
+    private static final double USUAL_SECONDS = 0.35;
+    private static final double LEAST_SECONDS = 1.05;
+    private static final double LONGEST_SECONDS = 4;
     private static final double BEFORE_SECONDS = 3;
-    private static final double AFTER_SECONDS = 4;
-    private static final double LEAST_FLOW = 0.5;
-    private static final double LEAST_CORRELATION = 0.97;
+    private static final double AFTER_SECONDS = 3;
+    private static final double LEAST_FLOW = 0.4;
 
     @Override
     public RepairedLog repair(ShotLog log, CurveSettings settings) {
@@ -43,8 +41,8 @@ final class ScaleLagRepair implements CurveRepair {
     private static String evidence(OptionalDouble stated, double lag, Optional<Shift> found) {
         return stated.isPresent() ? String.format(Locale.ROOT, "%.1f s, as entered", lag)
                 : String.format(Locale.ROOT,
-                        "the cup follows the pump %.1f s late, %.1f s more than usual (correlation %.3f)",
-                        lag + USUAL_SECONDS, lag, found.get().correlation());
+                        "the cup went on along its line for %.1f s after the stop, %.1f s longer than usual",
+                        found.get().onItsLine(), lag);
     }
 
     private static RepairedLog shifted(ShotLog log, Samples mass, double lag, String evidence, CurveSettings settings) {
@@ -55,61 +53,27 @@ final class ScaleLagRepair implements CurveRepair {
                 List.of(repair));
     }
 
-    private record Shift(double seconds, double correlation) {
+    private record Shift(double seconds, double onItsLine) {
     }
 
     private static Optional<Shift> find(ShotLog log, Samples mass, CurveSettings settings) {
         Optional<UniformCurve> pressure = log.find(Channel.PRESSURE)
                 .map(p -> Resampling.STANDARD.resample(log.time(), p));
         Optional<UniformCurve> pump = log.find(Channel.PUMP_FLOW).map(q -> Resampling.STANDARD.resample(log.time(), q));
-        Optional<UniformCurve> driver = pressure.or(() -> pump);
         OptionalDouble off = settings.pumpOff().isPresent() ? settings.pumpOff()
                 : PumpTimes.off(pressure, pump).map(e -> OptionalDouble.of(e.seconds())).orElse(OptionalDouble.empty());
-        if (driver.isEmpty() || off.isEmpty()) {
+        if (off.isEmpty()) {
             return Optional.empty();
         }
-        UniformCurve flow = CurveMeasures.cupFlow(Resampling.STANDARD.resample(log.time(), mass));
+        UniformCurve cup = Resampling.STANDARD.resample(log.time(), mass);
         double stop = off.getAsDouble();
-        if (flow.end() < stop + AFTER_SECONDS || stop - BEFORE_SECONDS < flow.start()
-                || !(flow.at(stop - 1) > LEAST_FLOW)) {
+        double gained = cup.at(stop) - cup.at(stop - BEFORE_SECONDS);
+        if (cup.end() < stop + AFTER_SECONDS || !(gained > LEAST_FLOW * BEFORE_SECONDS)) {
             return Optional.empty();
         }
-        UniformCurve smooth = SavitzkyGolay.spanning(CurveMeasures.FLOW_WINDOW_SECONDS, flow.step(), 2)
-                .smooth(driver.get());
-        Shift best = new Shift(0, -1);
-        for (double lag = 0; lag <= LONGEST_SECONDS; lag += flow.step()) {
-            double correlation = correlation(smooth, flow, stop, lag);
-            if (correlation > best.correlation) {
-                best = new Shift(lag, correlation);
-            }
-        }
-        double excess = best.seconds - USUAL_SECONDS;
-        return best.correlation > LEAST_CORRELATION && excess > LEAST_EXCESS_SECONDS
-                ? Optional.of(new Shift(excess, best.correlation)) : Optional.empty();
-    }
-
-    /** Pearson's correlation of the driver with the flow that much later, over the driver's fall. */
-    private static double correlation(UniformCurve driver, UniformCurve flow, double stop, double lag) {
-        double sx = 0;
-        double sy = 0;
-        double sxx = 0;
-        double syy = 0;
-        double sxy = 0;
-        int n = 0;
-        double until = Math.min(stop + AFTER_SECONDS, flow.end() - lag);
-        for (double t = stop - BEFORE_SECONDS; t <= until; t += flow.step()) {
-            double x = driver.at(t);
-            double y = flow.at(t + lag);
-            if (Double.isFinite(x) && Double.isFinite(y)) {
-                sx += x;
-                sy += y;
-                sxx += x * x;
-                syy += y * y;
-                sxy += x * y;
-                n++;
-            }
-        }
-        return (n * sxy - sx * sy) / Math.sqrt((n * sxx - sx * sx) * (n * syy - sy * sy));
+        return StreamEnd.after(cup, stop, LONGEST_SECONDS)
+                .filter(end -> end.seconds() - stop - 2 * end.u() > LEAST_SECONDS)
+                .map(end -> new Shift(end.seconds() - stop - USUAL_SECONDS, end.seconds() - stop));
     }
 
     /** The cup mass as it would have been logged without delay; what was not yet logged at the end is unknown. */

@@ -35,13 +35,13 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
         Optional<UniformCurve> pressure = measures.find(Channel.PRESSURE);
         Optional<UniformCurve> flow = measures.find(Channel.CUP_FLOW);
         Optional<TimedEvent> drip = measures.times().firstDrip();
-        Optional<TimedEvent> off = measures.times().pumpOff();
-        if (pressure.isEmpty() || flow.isEmpty() || drip.isEmpty() || off.isEmpty() || measures.sparse()) {
+        Optional<CurveMeasures.Running> running = measures.running();
+        if (pressure.isEmpty() || flow.isEmpty() || drip.isEmpty() || running.isEmpty() || measures.sparse()) {
             return Optional.empty();
         }
         double from = drip.get().seconds() + SETTLE_SECONDS;
         // The cup hears of the stop with the flow's own smoothing; the last half second before it is no steady flow.
-        double to = Math.min(off.get().seconds() - 0.5, flow.get().end());
+        double to = Math.min(running.get().until() - 0.5, flow.get().end());
         if (!(to - from >= LEAST_SECONDS)) {
             return Optional.empty();
         }

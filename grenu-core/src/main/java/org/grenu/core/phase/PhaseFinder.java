@@ -8,6 +8,7 @@ import org.grenu.core.curve.ChangePoints;
 import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.Samples;
@@ -62,20 +63,20 @@ final class PhaseFinder {
      * without a pump}
      */
     static List<PhaseBorder> find(CurveMeasures measures) {
-        Optional<TimedEvent> on = measures.times().pumpOn();
+        Optional<Running> running = measures.running();
         Optional<TimedEvent> off = measures.times().pumpOff();
         Optional<UniformCurve> pressure = measures.find(Channel.PRESSURE);
-        if (on.isEmpty() || off.isEmpty() || !(off.get().seconds() > on.get().seconds() + 1)) {
+        if (running.isEmpty() || !(running.get().until() > running.get().from() + 1)) {
             return List.of();
         }
         List<PhaseBorder> borders = pressure.isPresent() && measures.peakPressure().orElse(0) > LEAST_PEAK
-                ? new PhaseFinder(measures, pressure.get(), on.get().seconds(), off.get().seconds()).whilePumping()
-                : withoutPressure(measures, on.get().seconds());
+                ? new PhaseFinder(measures, pressure.get(), running.get().from(), running.get().until()).whilePumping()
+                : withoutPressure(measures, running.get().from());
         double end = measures.find(Channel.CUP_MASS)
                 .or(() -> pressure)
                 .map(UniformCurve::end)
-                .orElse(off.get().seconds());
-        if (end > off.get().seconds() + 0.5) {
+                .orElse(running.get().until());
+        if (off.isPresent() && end > off.get().seconds() + 0.5) {
             borders.add(new PhaseBorder(PhaseKind.DRIP_OUT, off.get().seconds()));
         }
         return borders;

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
 
@@ -30,12 +31,11 @@ public record PlannedRun(Profile profile, List<StepRun> steps, boolean fromSteps
 
     /** {@return the run of that profile; empty when the log does not show when the pump ran} */
     public static Optional<PlannedRun> of(Profile profile, CurveMeasures measures) {
-        Optional<TimedEvent> on = measures.times().pumpOn();
-        Optional<TimedEvent> off = measures.times().pumpOff();
-        if (on.isEmpty() || off.isEmpty() || !(off.get().seconds() > on.get().seconds())) {
+        Optional<Running> running = measures.running();
+        if (running.isEmpty()) {
             return Optional.empty();
         }
-        Walk walk = new Walk(profile, measures, on.get().seconds(), off.get().seconds());
+        Walk walk = new Walk(profile, measures, running.get().from(), running.get().until());
         Optional<UniformCurve> logged = measures.find(Channel.STEP);
         return Optional.of(new PlannedRun(profile, logged.isPresent() ? walk.logged(logged.get()) : walk.searched(),
                 logged.isPresent()));

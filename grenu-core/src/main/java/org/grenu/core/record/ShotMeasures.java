@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.phase.Phases;
@@ -49,12 +50,10 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
     /** {@return the mean temperature shown while the pump ran, °C} */
     public static OptionalDouble measuredTemperature(CurveMeasures curve) {
         Optional<UniformCurve> shown = curve.find(Channel.TEMPERATURE);
-        if (shown.isEmpty() || curve.times().pumpOn().isEmpty() || curve.times().pumpOff().isEmpty()) {
+        Optional<Running> running = curve.running();
+        if (shown.isEmpty() || running.isEmpty()) {
             return OptionalDouble.empty();
         }
-        return Arrays
-                .stream(shown.get()
-                        .between(curve.times().pumpOn().get().seconds(), curve.times().pumpOff().get().seconds()))
-                .average();
+        return Arrays.stream(shown.get().between(running.get().from(), running.get().until())).average();
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.entry.Entries;
@@ -63,16 +64,14 @@ public final class RecipeCard {
         return value.isEmpty() ? card : card.with(field, Reported.fixed(value.getAsDouble(), decimals));
     }
 
-    /** The curve from pump on to pump off at even steps, on a clock that begins at pump on. */
+    /** The curve from pump on to pump off, or to the log's end, at even steps, on a clock that begins at pump on. */
     private static String corridor(ShotMeasures measures, Channel channel) {
         Optional<UniformCurve> curve = measures.curve().find(channel);
-        if (curve.isEmpty() || measures.curve().times().pumpOn().isEmpty()
-                || measures.curve().times().pumpOff().isEmpty()) {
+        Optional<Running> running = measures.curve().running();
+        if (curve.isEmpty() || running.isEmpty() || measures.curve().times().pumpOn().isEmpty()) {
             return "";
         }
-        double on = measures.curve().times().pumpOn().get().seconds();
-        double off = measures.curve().times().pumpOff().get().seconds();
-        return points(curve.get(), on, off);
+        return points(curve.get(), running.get().from(), running.get().until());
     }
 
     private static String points(UniformCurve curve, double on, double off) {
