@@ -8,7 +8,7 @@ import java.util.Optional;
  * a window) or ever slower (shut-in air that goes on pressing). All of the fall is used, so that neither a meter's
  * tail nor noise on the way decides.
  */
-final class FallBegin {
+public final class FallBegin {
 
     private static final double[] DECAYS = {0.03, 0.08, 0.15, 0.3, 0.5, 0.8, 1.3, 2.2};
     private static final double[] WINDOWS = {0.15, 0.3, 0.5, 0.8, 1.2};
@@ -32,7 +32,8 @@ final class FallBegin {
      * @param from     begin of what is looked at, s
      * @param to       its end, s
      */
-    static Optional<TimedEvent> between(UniformCurve curve, double earliest, double latest, double from, double to,
+    public static Optional<TimedEvent> between(UniformCurve curve, double earliest, double latest, double from,
+            double to,
             String how) {
         FallBegin fall = new FallBegin(curve, from, to);
         if (fall.last - fall.first < 4) {

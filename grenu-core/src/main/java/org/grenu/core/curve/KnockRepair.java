@@ -23,7 +23,7 @@ final class KnockRepair implements CurveRepair {
 
     private static final double WINDOW_SECONDS = 3.0;
     private static final double SMALLEST_GRAMS = 0.8;
-    private static final double STAIRS = 1.6;
+    private static final double STAIRS = 2;
     /** A knock rings on either side of its peak; this much beside it is bridged with it. */
     private static final double SHOULDER_SECONDS = 0.15;
     /** Excursions closer than this are one knock, still ringing. */

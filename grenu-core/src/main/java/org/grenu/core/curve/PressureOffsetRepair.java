@@ -15,6 +15,8 @@ final class PressureOffsetRepair implements CurveRepair {
 
     private static final double REST_SECONDS = 1.0;
     private static final double SMALLEST_BAR = 0.15;
+    /** After the shot, when the group may still be under a little pressure. */
+    private static final double SMALLEST_AT_END_BAR = 0.25;
     private static final double LARGEST_BAR = 1.5;
     private static final double STILL_WITHIN_BAR = 0.25;
     private static final double LOWER_BAR = 0.1;
@@ -63,7 +65,8 @@ final class PressureOffsetRepair implements CurveRepair {
         boolean settled = Math.abs(before[before.length / 2] - offset) < SMALLEST_BAR / 2;
         // Shut-in air goes on pressing long after the stop: a sensor that showed less before shows no offset now.
         double lowest = lowestMean(pressure);
-        boolean rests = settled && Math.abs(offset) <= LARGEST_BAR && lowest >= offset - LOWER_BAR;
+        boolean rests = settled && Math.abs(offset) >= SMALLEST_AT_END_BAR && Math.abs(offset) <= LARGEST_BAR
+                && lowest >= offset - LOWER_BAR;
         return rests ? OptionalDouble.of(offset) : OptionalDouble.empty();
     }
 

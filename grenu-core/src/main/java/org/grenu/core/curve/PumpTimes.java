@@ -17,8 +17,11 @@ final class PumpTimes {
     /** A pressure that goes loses this much a second at first, bar and share of the peak (common practice, no source). */
     private static final double LEAST_FALL = 0.6;
     private static final double LEAST_FALL_SHARE = 0.08;
+    /** Of a pressure that is still falling when the log ends so much is left. */
+    private static final double GOING_SHARE = 0.35;
     private static final double CALM_SECONDS = 0.5;
     private static final double ONSET = 0.35;
+    private static final double ONSET_SHARE = 0.06;
     private static final double SLOPE_SECONDS = 0.3;
     /** Tapers end above this share of the peak. */
     private static final double LOW_SHARE = 0.1;
@@ -73,7 +76,7 @@ final class PumpTimes {
         double[] sorted = running.clone();
         Arrays.sort(sorted);
         double peak = sorted[(int) (0.97 * (sorted.length - 1))];
-        double level = Math.max(ONSET, 0.04 * peak);
+        double level = Math.max(ONSET, ONSET_SHARE * peak);
         int above = 0;
         while (above < running.length && !(running[above] > level)) {
             above++;
@@ -140,14 +143,18 @@ final class PumpTimes {
         while (last > 0 && !(pressure.value(last) > Math.max(ONSET, LOW_SHARE * peak))) {
             last--;
         }
-        if (pressure.end() - pressure.time(last) < SHOWN_SECONDS) {
+        int begin = beginOfFall(pressure, last, Math.max(LEAST_FALL, LEAST_FALL_SHARE * peak));
+        boolean gone = pressure.end() - pressure.time(last) >= SHOWN_SECONDS
+                || pressure.value(last) < GOING_SHARE * pressure.value(Math.max(0, begin));
+        if (begin < 0 || !gone) {
             return Optional.empty();
         }
-        double at = pressure.time(beginOfFall(pressure, last, Math.max(LEAST_FALL, LEAST_FALL_SHARE * peak)));
+        double at = pressure.time(begin);
         return FallBegin.between(pressure, at - AGREE_SECONDS, at + AGREE_SECONDS, at - AGREE_SECONDS - COURSE_SECONDS,
                 at + COURSE_SECONDS, "pressure");
     }
 
+    /** {@return its index; −1 when it nowhere falls that fast} */
     private static int beginOfFall(UniformCurve pressure, int last, double least) {
         int reach = Math.max(1, (int) Math.round(SLOPE_SECONDS / pressure.step()));
         int calm = Math.max(2, (int) Math.round(CALM_SECONDS / pressure.step()));
@@ -161,6 +168,6 @@ final class PumpTimes {
             begin = falling ? i - reach : begin;
             since = falling ? 0 : since + 1;
         }
-        return begin;
+        return steepest < least ? -1 : begin;
     }
 }

@@ -19,6 +19,7 @@ final class OtherPull {
     private static final double UNTIL_NOTHING_FALLS = 45;
     private static final double STREAMS = 0.97;
     private static final double HIGHEST_BAR = 20;
+    private static final double BROUGHT_DOWN = 0.005;
 
     private final OtherMachine machine;
     private final LumpedPuck puck;
@@ -46,6 +47,7 @@ final class OtherPull {
     private double pumpOff = Double.NaN;
     private double opened = Double.NaN;
     private double nextRow;
+    private double beforeTaper = Double.NaN;
 
     OtherPull(OtherMachine machine, LumpedPuck puck, Outlet outlet, OtherScale scale, OtherLogger logger, double[] open,
             RandomGenerator random) {
@@ -119,7 +121,7 @@ final class OtherPull {
     }
 
     private double push(double t) {
-        if (t == 0 || t < STEP / 2) {
+        if (phases.isEmpty()) {
             begin(PhaseKind.WETTING, 0);
         }
         Stage now = machine.stages().get(stage);
@@ -129,11 +131,18 @@ final class OtherPull {
             stageBegan = t;
             pushed = 0;
             now = machine.stages().get(stage);
-            if (now.push() instanceof Push.Rest || full() || stage > 1) {
+            if (now.kind() == PhaseKind.TAPER) {
+                beforeTaper = bar;
+            } else if (now.push() instanceof Push.Rest || full() || stage > 1) {
                 begin(now.kind(), t);
             }
         }
-        if (now.push() instanceof Push.Spring spring && spring.heldVolume() > 0 && pushed > spring.heldVolume()) {
+        if (now.push() instanceof Push.Spring spring && spring.heldVolume() > 0 && pushed > spring.heldVolume()
+                && Double.isNaN(beforeTaper)) {
+            beforeTaper = bar;
+        }
+        // A valve that begins to close brings nothing down yet.
+        if (bar < (1 - BROUGHT_DOWN) * beforeTaper) {
             begin(PhaseKind.TAPER, t);
         }
         return now.push().flow(bar, t - stageBegan, pushed);

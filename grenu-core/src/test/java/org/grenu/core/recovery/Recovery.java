@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.Repair;
@@ -141,7 +142,8 @@ final class Recovery {
 
     private void phases(KnownShot shot, int i, List<PhaseBorder> found) {
         for (PhaseBorder border : shot.phases()) {
-            boolean hidden = border.kind() == PhaseKind.DRIP_OUT && !shot.showsStop();
+            boolean hidden = border.kind() == PhaseKind.DRIP_OUT && !shot.showsStop()
+                    || border.kind() == PhaseKind.WETTING && shot.log().find(Channel.PUMP_FLOW).isEmpty();
             if (!shot.openTo().contains(border.kind()) && !hidden) {
                 boolean near = found.stream()
                         .anyMatch(f -> f.kind() == border.kind() && Math.abs(f.seconds() - border.seconds()) <= 0.8);

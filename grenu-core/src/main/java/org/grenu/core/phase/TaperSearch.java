@@ -1,0 +1,148 @@
+package org.grenu.core.phase;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.grenu.core.curve.ChangePoints;
+import org.grenu.core.curve.ChangePoints.Piece;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.UniformCurve;
+
+/**
+ * Looks for where the pressure is brought down while the pump runs. When the machine does it, pressure and flow turn down
+ * together, each against its own course before; a puck that gives way does so smoothly, or lets the flow rise. The
+ * limits are relative to the shot's own height (common practice, no source).
+ */
+final class TaperSearch {
+
+    private static final double NOISE_BAR = 0.06;
+    private static final double PENALTY = 30;
+    private static final double SHORTEST_SECONDS = 0.5;
+    private static final double BEND_SECONDS = 1.2;
+    private static final double SLOPE_PER_PEAK = 0.011;
+    private static final double LEAST_DROP = 0.08;
+    /** How far the flow turns at least for what the pressure turns, both in logarithms. */
+    private static final double FOLLOWS = 0.35;
+    private static final double LEAST_TURN = 0.03;
+    private static final double COURSE_SECONDS = 3;
+    private static final double SHORTEST_COURSE_SECONDS = 1.2;
+    private static final double CUP_DELAY_SECONDS = 0.4;
+    private static final double AVERAGED_SECONDS = 1;
+    private static final double LEAST_MAIN_SECONDS = 0.5;
+
+    private final UniformCurve pressure;
+    private final Optional<UniformCurve> flow;
+    private final double delay;
+    private final double main;
+    private final double off;
+    private final double peak;
+    private final List<Piece> pieces;
+
+    TaperSearch(CurveMeasures measures, UniformCurve pressure, double main, double off) {
+        this.pressure = pressure;
+        Optional<UniformCurve> pump = measures.find(Channel.PUMP_FLOW);
+        this.flow = pump.or(() -> measures.find(Channel.CUP_FLOW));
+        this.delay = pump.isPresent() ? 0 : CUP_DELAY_SECONDS;
+        this.main = main;
+        this.off = off;
+        double[] sorted = pressure.values().toArray();
+        Arrays.sort(sorted);
+        this.peak = sorted[(int) (0.97 * (sorted.length - 1))];
+        int shortest = Math.max(3, (int) Math.round(SHORTEST_SECONDS / pressure.step()));
+        this.pieces = ChangePoints.straight(pressure.values().toArray(), NOISE_BAR, shortest, PENALTY);
+    }
+
+    /** {@return where the greatest such fall begins, s; empty when there is none} */
+    OptionalDouble begin() {
+        OptionalDouble found = OptionalDouble.empty();
+        double greatest = LEAST_DROP * peak;
+        for (int i = 0; i < pieces.size(); i++) {
+            int end = i;
+            while (end < pieces.size() && (end == i ? begins(pieces.get(end)) : falls(pieces.get(end)))) {
+                end++;
+            }
+            if (end > i) {
+                Piece first = pieces.get(i);
+                Piece last = pieces.get(end - 1);
+                double drop = first.at(first.first()) - last.at(last.last());
+                double from = Math.max(main, i == 0 ? time(first.first()) : bend(i - 1));
+                if (drop > greatest && from > main + LEAST_MAIN_SECONDS
+                        && staysDown(last, first.at(first.first()) - 0.6 * drop)) {
+                    greatest = drop;
+                    found = OptionalDouble.of(from);
+                }
+                i = end - 1;
+            }
+        }
+        return found;
+    }
+
+    private double time(int index) {
+        return pressure.time(index);
+    }
+
+    private boolean falls(Piece piece) {
+        double perSecond = piece.slope() / pressure.step();
+        return time(piece.first()) >= main - 0.3 && perSecond < -SLOPE_PER_PEAK * peak;
+    }
+
+    /** Pressure and flow both turn down where the piece begins. Without any flow nothing speaks against it. */
+    private boolean begins(Piece piece) {
+        if (!falls(piece)) {
+            return false;
+        }
+        if (flow.isEmpty()) {
+            return true;
+        }
+        double at = time(piece.first());
+        double span = Math.min(COURSE_SECONDS, Math.min(off - 0.3, time(piece.last())) - at);
+        double before = Math.min(COURSE_SECONDS, at - main);
+        double pressureTurn = turn(pressure, at, before, span);
+        double flowTurn = turn(flow.get(), at + delay, before, span);
+        return pressureTurn < -LEAST_TURN && !(flowTurn > FOLLOWS * pressureTurn);
+    }
+
+    /** How far the curve comes to lie below its course before, in logarithms. */
+    private static double turn(UniformCurve curve, double at, double before, double span) {
+        double n = 0;
+        double sx = 0;
+        double sy = 0;
+        double sxx = 0;
+        double sxy = 0;
+        for (int i = 0; i < curve.size(); i++) {
+            double x = curve.time(i) - at;
+            double y = Math.log(curve.value(i));
+            if (x >= -before && x <= 0 && Double.isFinite(y)) {
+                n++;
+                sx += x;
+                sy += y;
+                sxx += x * x;
+                sxy += x * y;
+            }
+        }
+        double slope = before < SHORTEST_COURSE_SECONDS ? 0 : (n * sxy - sx * sy) / (n * sxx - sx * sx);
+        double level = (sy - slope * sx) / n;
+        double[] after = curve.between(at + Math.max(span / 2, span - AVERAGED_SECONDS), at + span);
+        double reached = Arrays.stream(after).map(v -> Math.log(Math.max(0.02, v))).average().orElse(Double.NaN);
+        return reached - level - slope * (span - Math.min(span, AVERAGED_SECONDS) / 2);
+    }
+
+    /** A dip that is made up for is no taper. */
+    private boolean staysDown(Piece fall, double level) {
+        return pressure.at(off - 0.5) < level || time(fall.last()) > off - 1;
+    }
+
+    /** Where the line of a piece and the line of the next meet, no farther from their border than a second or so. */
+    private double bend(int index) {
+        Piece piece = pieces.get(index);
+        Piece after = pieces.get(index + 1);
+        if (after.slope() == piece.slope()) {
+            return time(piece.last());
+        }
+        double meet = after.first() + (piece.at(after.first()) - after.start()) / (after.slope() - piece.slope());
+        double reach = BEND_SECONDS / pressure.step();
+        return time(0) + Math.max(piece.last() - reach, Math.min(after.first() + reach, meet)) * pressure.step();
+    }
+}
