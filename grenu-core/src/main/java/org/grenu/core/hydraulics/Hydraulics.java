@@ -24,6 +24,15 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
         Optional<Measured> permeability, Optional<ChannelSign> channel, Optional<WaterBalance> balance) {
 
     private static final double LEAST_EROSION_SECONDS = 4;
+    private static final double AVERAGED_SECONDS = 1;
+    /** Where erosion begins is known no better than this, s. */
+    private static final double BEGINS_WITHIN_SECONDS = 2;
+    private static final double BEGIN_SHARE = 1;
+    /** Spouts and scales differ in their delay by about this, s (common practice, no source). */
+    private static final double DELAY_U_SECONDS = 0.25;
+    /** What the building stream leaves in the peak, as a share; measured on two simulators, docs/validation.md. */
+    private static final double BUILDING_U = 0.035;
+    private static final double STEADY_PER_SECOND = 0.12;
     private static final double DEPTH_SHARE = 0.05;
     private static final double NEW_EVERY_SECONDS = 0.8;
 
@@ -49,22 +58,42 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
             return new Hydraulics(resistance, Optional.empty(), Double.NaN, Optional.empty(), Optional.empty(),
                     Optional.empty(), balance);
         }
-        UniformCurve r = resistance.get().linear();
-        int top = peak(r);
-        double u = flowShare(measures, r.time(top)) * r.value(top);
-        return new Hydraulics(resistance, Optional.of(Measured.independent(r.value(top), u)), r.time(top),
-                erosion(resistance.get(), r.time(top)),
+        Peak top = peak(resistance.get());
+        if (!(top.value > 0)) {
+            return new Hydraulics(resistance, Optional.empty(), Double.NaN, Optional.empty(), Optional.empty(),
+                    Optional.empty(), balance);
+        }
+        double delay = DELAY_U_SECONDS * resistance.get().moving(top.seconds);
+        double share = Math.hypot(Math.hypot(flowShare(measures, top.seconds), delay), BUILDING_U);
+        double u = share * top.value;
+        return new Hydraulics(resistance, Optional.of(Measured.independent(top.value, u)), top.seconds,
+                erosion(resistance.get(), top.seconds),
                 permeability(resistance.get(), measures, known), ChannelSign.of(resistance.get()), balance);
     }
 
-    private static int peak(UniformCurve r) {
-        int top = -1;
+    /**
+     * The largest, averaged over a second so that no single wobble of the scale makes it, where the pressure is steady;
+     * of all when it nowhere is.
+     */
+    private static Peak peak(Resistance resistance) {
+        UniformCurve r = resistance.linear();
+        Peak top = new Peak(0, Double.NaN);
+        Peak steady = top;
         for (int i = 0; i < r.size(); i++) {
-            if (Double.isFinite(r.value(i)) && (top < 0 || r.value(i) > r.value(top))) {
-                top = i;
+            double[] about = r.between(r.time(i) - AVERAGED_SECONDS / 2, r.time(i) + AVERAGED_SECONDS / 2);
+            if (!Double.isFinite(r.value(i)) || about.length * r.step() < 0.8 * AVERAGED_SECONDS) {
+                continue;
+            }
+            double mean = Arrays.stream(about).average().orElseThrow();
+            top = mean > top.value ? new Peak(mean, r.time(i)) : top;
+            if (mean > steady.value && resistance.moving(r.time(i)) < STEADY_PER_SECOND) {
+                steady = new Peak(mean, r.time(i));
             }
         }
-        return top;
+        return steady.value > 0 ? steady : top;
+    }
+
+    private record Peak(double value, double seconds) {
     }
 
     /** Relative uncertainty of the flow there. */
@@ -75,16 +104,24 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
     }
 
     /**
-     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other.
+     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other, and for
+     * a course that is not straight: where it begins then makes a difference.
      */
     private static Optional<Measured> erosion(Resistance resistance, double peak) {
+        Optional<Measured> slope = slope(resistance, peak);
+        Optional<Measured> later = slope(resistance, peak + BEGINS_WITHIN_SECONDS);
+        return slope.map(s -> Measured.independent(s.value(), Math.hypot(s.independent(),
+                later.map(l -> BEGIN_SHARE * Math.abs(l.value() - s.value())).orElse(Math.abs(s.value()) / 2))));
+    }
+
+    private static Optional<Measured> slope(Resistance resistance, double from) {
         UniformCurve r = resistance.linear();
-        double middle = (peak + resistance.to()) / 2;
+        double middle = (from + resistance.to()) / 2;
         NormalEquations line = new NormalEquations(2);
         double sxx = 0;
         int n = 0;
         for (int i = 0; i < r.size(); i++) {
-            if (Double.isFinite(r.value(i)) && r.time(i) >= peak) {
+            if (Double.isFinite(r.value(i)) && r.time(i) >= from) {
                 double x = r.time(i) - middle;
                 line.add(Math.log(r.value(i)), 1, x);
                 sxx += x * x;

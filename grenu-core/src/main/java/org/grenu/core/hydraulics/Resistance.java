@@ -25,10 +25,13 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
     public static final double LEAST_FLOW = 0.3;
     private static final double STEADY = 0.4;
     private static final double LEAST_BAR = 0.5;
-    private static final double SETTLE_SECONDS = 1.5;
+    private static final double SETTLE_SECONDS = 1;
     /** Spouts and scale together (common practice, no source). */
     private static final double CUP_DELAY_SECONDS = 0.5;
     private static final double LEAST_SECONDS = 2;
+    private static final double MOVED_BEFORE_SECONDS = 2;
+    private static final double MOVED_AFTER_SECONDS = 0.5;
+    private static final double MOVED_OVER_SECONDS = 0.5;
 
     /** {@return the resistance; empty when pressure, cup mass or first drip are unknown, or flow never lasted} */
     public static Optional<Resistance> of(CurveMeasures measures) {
@@ -61,8 +64,30 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
             squared[i] = established ? p / (q.value(i) * q.value(i)) : Double.NaN;
             any |= established;
         }
-        return any ? Optional.of(new Resistance(q.withValues(linear), q.withValues(squared), smooth, from, to))
-                : Optional.empty();
+        if (!any) {
+            return Optional.empty();
+        }
+        double established = StreamBuilding.end(measures, q.withValues(linear), from, to, CUP_DELAY_SECONDS);
+        for (int i = 0; i < q.size() && q.time(i) < established - 1e-9; i++) {
+            linear[i] = Double.NaN;
+            squared[i] = Double.NaN;
+        }
+        return Optional.of(new Resistance(q.withValues(linear), q.withValues(squared), smooth, established, to));
+    }
+
+    /**
+     * {@return how fast the pressure moved about that time, share per second: where it moves, a delay of the cup that is
+     * not known exactly makes a false resistance}
+     */
+    double moving(double seconds) {
+        double[] p = pressure.between(seconds - MOVED_BEFORE_SECONDS, seconds + MOVED_AFTER_SECONDS);
+        int apart = (int) Math.max(1, Math.round(MOVED_OVER_SECONDS / pressure.step()));
+        double most = p.length > apart ? 0 : Double.POSITIVE_INFINITY;
+        for (int i = apart; i < p.length; i++) {
+            most = Math.max(most, Math.abs(Math.log(Math.max(0.1, p[i]) / Math.max(0.1, p[i - apart])))
+                    / (apart * pressure.step()));
+        }
+        return most;
     }
 
     /** {@return whether the pressure stood still from one time to another: else the quotient tells of the machine} */

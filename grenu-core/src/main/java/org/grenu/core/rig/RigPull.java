@@ -64,6 +64,8 @@ public final class RigPull {
     private double cupSolids;
     private double spout;
     private double spoutSolids;
+    private double leaving;
+    private int wetSamples;
     private double waterPumped;
     private final List<Double> resistance = new ArrayList<>();
     private double firstDrip = Double.NaN;
@@ -161,8 +163,10 @@ public final class RigPull {
 
     private void note() {
         if (running()) {
-            double through = bed.flow(machine.pressure()) + bed.channelFlow(machine.pressure());
-            resistance.add(bed.wet() && through > 0 ? machine.pressure() / through : Double.NaN);
+            wetSamples = bed.wet() ? wetSamples + 1 : 0;
+            // The sample in which the front arrives is wet for part of its time only.
+            boolean streams = wetSamples > 3 && leaving > 0;
+            resistance.add(streams ? machine.pressure() / leaving : Double.NaN);
         }
     }
 
@@ -180,6 +184,7 @@ public final class RigPull {
         double water = bed.waterOut();
         double solids = bed.solidsOut();
         bed.advance(into, pressure, STEP);
+        leaving = ((bed.waterOut() - water) * density + bed.solidsOut() - solids) / STEP;
         intoCup((bed.waterOut() - water) * density, bed.solidsOut() - solids);
         scale.weigh(cup);
         celsius += (recipe.puck().celsius() - celsius) * STEP / 2.2;
