@@ -193,7 +193,7 @@ class CommandsTest {
         assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--shots", "6"))
                 .isZero();
         assertThat(out.toString()).startsWith("# Validation")
-                .contains("| first drip | 0.3 s |")
+                .contains("| first drip | 0.5 s |")
                 .contains("| wetting | 6 of 6 |");
     }
 

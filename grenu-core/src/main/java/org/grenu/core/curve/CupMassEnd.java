@@ -10,11 +10,11 @@ final class CupMassEnd {
 
     private static final double FINAL_SECONDS = 1.0;
     private static final double STILL_GRAMS = 0.15;
-    private static final double MOST_TO_COME_GRAMS = 0.15;
-    private static final double MOST_UNKNOWN_GRAMS = 0.10;
+    private static final double MOST_TO_COME_GRAMS = 0.12;
+    private static final double MOST_UNKNOWN_GRAMS = 0.08;
     private static final double LEAST_NOISE = 0.02;
     private static final double TAIL_SECONDS = 3;
-    private static final double[] THINS = {0.4, 0.6, 0.9, 1.3, 2, 3, 4.5};
+    private static final double[] THINS = {0.4, 0.6, 0.9, 1.3, 2, 3, 3.5};
 
     private CupMassEnd() {
     }

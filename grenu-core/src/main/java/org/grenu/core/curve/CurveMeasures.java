@@ -24,7 +24,7 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         Optional<Measured> beverage, Pressures pressures) {
 
     /** Counts up whenever the same log would give other numbers, so that stored results are made anew. */
-    public static final int ALGORITHM_VERSION = 2;
+    public static final int ALGORITHM_VERSION = 3;
     /** Savitzky–Golay window of the cup flow, s (common practice, no source). */
     public static final double FLOW_WINDOW_SECONDS = 1.5;
     private static final int FLOW_ORDER = 2;
@@ -183,7 +183,15 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
                 .filter(r -> r.kind() == RepairKind.CUP_TAKEN && r.applied())
                 .mapToDouble(Repair::fromSeconds)
                 .min()
-                .orElse(mass.end());
+                .orElseGet(() -> lastKnown(mass));
+    }
+
+    private static double lastKnown(UniformCurve curve) {
+        int last = curve.size() - 1;
+        while (last > 0 && !Double.isFinite(curve.value(last))) {
+            last--;
+        }
+        return curve.time(last);
     }
 
     private static Optional<TimedEvent> stated(OptionalDouble seconds) {

@@ -27,7 +27,7 @@ final class FirstDrip {
     private static final double SEARCH_SECONDS = 4;
     private static final double FINEST_SECONDS = 0.05;
     /** A scale needs about this long to show a drop; scales differ in it (common practice, no source). */
-    private static final double SCALE_RESPONSE_SECONDS = 0.24;
+    private static final double SCALE_RESPONSE_SECONDS = 0.26;
     private static final double SCALE_RESPONSE_U = 0.12;
 
     private FirstDrip() {

@@ -33,7 +33,7 @@ import org.hipparchus.random.Well19937c;
 public final class RecoveryStudy {
 
     /** How near the first drip must be found, s. */
-    public static final double DRIP_SECONDS = 0.3;
+    public static final double DRIP_SECONDS = 0.5;
     /** How near every phase border must be found, s. */
     public static final double BORDER_SECONDS = 0.8;
     /** How near the beverage mass must be found, g. */

@@ -29,6 +29,8 @@ final class CurveFacts {
                     CurveFacts::pressureShort),
             new Fact("shot_time_s", 1, "pump on to pump off",
                     c -> FactValue.of(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(times(c)))),
+            new Fact("pressure_time_s", 1, "first pressure to pump off",
+                    c -> FactValue.of(TimeConvention.PRESSURE_TO_PUMP_OFF.of(times(c)))),
             new Fact("drip_wait_s", 1, "pump on to first drip", CurveFacts::dripWait),
             new Fact("first_drip_s", 1, "first drip, on the log's clock", c -> at(times(c).firstDrip())),
             new Fact("pump_off_s", 1, "pump off, on the log's clock", c -> at(times(c).pumpOff())),

@@ -1,14 +1,20 @@
 package org.grenu.core.hydraulics;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
+import org.grenu.core.curve.Repair;
+import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.NormalEquations;
 
 /**
  * A sign of a channel: the resistance fell abruptly, where erosion would have let it fall smoothly. Found as the step
- * that
- * best explains ln r beside a smooth course; how much better than the smooth course alone gives its likelihood. A
- * likelihood, not a fact: a kinked hose or a knocked cup can look alike.
+ * that best explains ln r beside a smooth course; how much better than the smooth course alone gives its likelihood.
+ * Whether the pressure fell with it or the flow rose is up to the machine; where pressure and flow fall together it
+ * was the machine that did it. A likelihood, not a fact: a kinked hose or a knocked cup can look alike.
  *
  * @param seconds    when, s
  * @param fall       share of the resistance lost, in (0, 1)
@@ -17,80 +23,150 @@ import org.grenu.core.numbers.NormalEquations;
  */
 public record ChannelSign(double seconds, double fall, double overSeconds, double likelihood) {
 
-    private static final double WINDOW_SECONDS = 5;
-    private static final double MARGIN_SECONDS = 1.5;
-    private static final double STEADY_SECONDS = 2.5;
-    private static final double COARSE_SECONDS = 0.4;
     private static final double FALL_SECONDS = 1.2;
-    private static final double LEAST_FALL = 0.12;
-    private static final double PRIOR = 0.1;
-    /** Samples of a smoothed flow repeat each other; about one in this many seconds is new. */
-    private static final double NEW_EVERY_SECONDS = 0.8;
-    private static final double LEAST_LIKELIHOOD = 0.5;
-    private static final double SMALLEST_NOISE = 0.02;
+    private static final double LEAST_FALL = 0.14;
+    private static final double LEAST_LIKELIHOOD = 0.9;
 
     /** {@return the clearest sign; empty when a smooth course explains the resistance as well} */
-    static Optional<ChannelSign> of(Resistance resistance) {
-        UniformCurve r = resistance.linear();
-        Optional<ChannelSign> best = search(resistance, resistance.from() + MARGIN_SECONDS,
-                resistance.to() - MARGIN_SECONDS, COARSE_SECONDS);
-        if (best.isPresent()) {
-            best = search(resistance, best.get().seconds - COARSE_SECONDS, best.get().seconds + COARSE_SECONDS,
-                    r.step());
-        }
-        return best.filter(sign -> sign.likelihood >= LEAST_LIKELIHOOD && sign.fall >= LEAST_FALL);
+    static Optional<ChannelSign> of(Resistance resistance, CurveMeasures measures) {
+        return new Search(resistance, measures).clearest()
+                .filter(sign -> sign.likelihood >= LEAST_LIKELIHOOD && sign.fall >= LEAST_FALL);
     }
 
-    private static Optional<ChannelSign> search(Resistance resistance, double from, double to, double every) {
-        Optional<ChannelSign> best = Optional.empty();
-        for (double t = from; t <= to; t += every) {
-            if (resistance.steady(t - STEADY_SECONDS, t + STEADY_SECONDS)) {
-                Optional<ChannelSign> sign = at(resistance.linear(), t, Math.max(resistance.from(), t - WINDOW_SECONDS),
-                        Math.min(resistance.to(), t + WINDOW_SECONDS));
-                if (sign.isPresent() && (best.isEmpty() || sign.get().likelihood > best.get().likelihood)) {
-                    best = sign;
+    /** The search in one shot. */
+    private static final class Search {
+        private static final double WINDOW_SECONDS = 5;
+        private static final double MARGIN_SECONDS = 1.2;
+        private static final double COARSE_SECONDS = 0.3;
+        private static final double PRIOR = 0.1;
+        /** Samples of a smoothed flow repeat each other; about one in this many seconds is new. */
+        private static final double NEW_EVERY_SECONDS = 0.8;
+        private static final double SMALLEST_NOISE = 0.02;
+        /** Share of the loss by which the flow may fall at most. */
+        private static final double FLOW_MAY_FALL = 0.3;
+        /** A pressure that falls by so much, in logarithms, tells the moment better than the cup does. */
+        private static final double PRESSURE_TELLS = 0.06;
+        private static final double NEAR_SECONDS = 1.5;
+        private static final double FALLING_SECONDS = 0.4;
+        private static final Set<RepairKind> BRIDGED = Set.of(RepairKind.DROPOUT, RepairKind.GAP,
+                RepairKind.PRESSURE_SPIKE, RepairKind.SCALE_FROZEN, RepairKind.CUP_LIFTED, RepairKind.VESSEL_SWAP,
+                RepairKind.SCALE_KNOCK, RepairKind.CLOCK_RESET, RepairKind.CLIPPED);
+
+        private final Resistance resistance;
+        private final UniformCurve r;
+        private final UniformCurve flow;
+        private final UniformCurve rawPressure;
+        private final List<Repair> bridged;
+
+        Search(Resistance resistance, CurveMeasures measures) {
+            this.resistance = resistance;
+            this.r = resistance.linear();
+            this.flow = measures.find(Channel.CUP_FLOW).orElseThrow();
+            this.rawPressure = measures.find(Channel.PRESSURE).orElseThrow();
+            this.bridged = measures.repaired()
+                    .repairs()
+                    .stream()
+                    .filter(repair -> BRIDGED.contains(repair.kind()))
+                    .toList();
+        }
+
+        Optional<ChannelSign> clearest() {
+            double from = resistance.from() + MARGIN_SECONDS;
+            double to = resistance.to() - MARGIN_SECONDS;
+            Optional<Step> best = clearest(from, to, COARSE_SECONDS);
+            return best.flatMap(step -> clearest(Math.max(from, step.at - COARSE_SECONDS),
+                    Math.min(to, step.at + COARSE_SECONDS), r.step()))
+                    .map(step -> new ChannelSign(moment(step), 1 - Math.exp(-step.fell), FALL_SECONDS,
+                            step.likelihood));
+        }
+
+        private Optional<Step> clearest(double from, double to, double every) {
+            Step best = null;
+            for (double t = from; t <= to; t += every) {
+                if (!isBridged(t)) {
+                    Step step = step(t);
+                    best = step != null && (best == null || step.likelihood > best.likelihood) ? step : best;
                 }
             }
+            return Optional.ofNullable(best);
         }
-        return best;
-    }
 
-    /** Least squares of ln r on 1, t, t² and a ramped step at t: the step's share of the explanation decides. */
-    private static Optional<ChannelSign> at(UniformCurve r, double t, double from, double to) {
-        int first = (int) Math.ceil((from - r.start()) / r.step());
-        int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
-        NormalEquations smooth = new NormalEquations(3);
-        NormalEquations stepped = new NormalEquations(4);
-        int n = 0;
-        for (int i = first; i <= last; i++) {
-            if (!Double.isFinite(r.value(i))) {
-                continue;
+        private boolean isBridged(double t) {
+            return bridged.stream()
+                    .anyMatch(b -> t >= b.fromSeconds() - NEAR_SECONDS && t <= b.toSeconds() + NEAR_SECONDS);
+        }
+
+        /**
+         * A step of the resistance.
+         *
+         * @param at         on the cup's clock
+         * @param fell       in logarithms
+         * @param pressureFell in logarithms
+         */
+        private record Step(double at, double fell, double pressureFell, double likelihood) {
+        }
+
+        /** Least squares of ln r on 1, t, t² and a ramped step at t: the step's share of the explanation decides. */
+        private Step step(double t) {
+            double from = Math.max(resistance.from(), t - WINDOW_SECONDS);
+            double to = Math.min(resistance.to(), t + WINDOW_SECONDS);
+            int first = (int) Math.ceil((from - r.start()) / r.step());
+            int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
+            NormalEquations smooth = new NormalEquations(3);
+            NormalEquations stepped = new NormalEquations(4);
+            NormalEquations flowing = new NormalEquations(4);
+            int n = 0;
+            for (int i = first; i <= last; i++) {
+                if (!Double.isFinite(r.value(i))) {
+                    continue;
+                }
+                double x = r.time(i) - t;
+                double y = Math.log(r.value(i));
+                double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
+                smooth.add(y, 1, x, x * x);
+                stepped.add(y, 1, x, x * x, step);
+                flowing.add(Math.log(flow.value(i)), 1, x, x * x, step);
+                n++;
             }
-            double x = r.time(i) - t;
-            double y = Math.log(r.value(i));
-            double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
-            smooth.add(y, 1, x, x * x);
-            stepped.add(y, 1, x, x * x, step);
-            n++;
+            if (n < 20) {
+                return null;
+            }
+            Optional<double[]> curve = smooth.solve();
+            Optional<double[]> curveAndStep = stepped.solve();
+            if (curve.isEmpty() || curveAndStep.isEmpty()) {
+                return null;
+            }
+            double fell = -curveAndStep.get()[3];
+            double flowRose = flowing.solve().orElseThrow()[3];
+            if (!(fell > 0) || flowRose < -FLOW_MAY_FALL * fell) {
+                return null;
+            }
+            double with = stepped.residuals(curveAndStep.get());
+            double without = smooth.residuals(curve.get());
+            double effective = Math.max(3, n * r.step() / NEW_EVERY_SECONDS);
+            double variance = Math.max(SMALLEST_NOISE * SMALLEST_NOISE, with / n);
+            double evidence = (without - with) / n * effective / variance;
+            // Bayesian information criterion: one more parameter, placed anywhere in the window.
+            double logOdds = evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
+            return new Step(t, fell, fell - flowRose, 1 / (1 + Math.exp(-logOdds)));
         }
-        if (n < 20) {
-            return Optional.empty();
+
+        /** The pressure shows it at once, the cup later by its delay. */
+        private double moment(Step step) {
+            double atPuck = step.at - Resistance.CUP_DELAY_SECONDS;
+            if (step.pressureFell < PRESSURE_TELLS) {
+                return atPuck;
+            }
+            double best = atPuck;
+            double steepest = 0;
+            for (double t = atPuck - NEAR_SECONDS; t <= atPuck + NEAR_SECONDS; t += r.step()) {
+                double fall = rawPressure.at(t) - rawPressure.at(t + FALLING_SECONDS);
+                if (fall > steepest) {
+                    steepest = fall;
+                    best = t;
+                }
+            }
+            return best;
         }
-        Optional<double[]> curve = smooth.solve();
-        Optional<double[]> curveAndStep = stepped.solve();
-        if (curve.isEmpty() || curveAndStep.isEmpty()) {
-            return Optional.empty();
-        }
-        double[] solution = curveAndStep.get();
-        double with = stepped.residuals(solution);
-        double without = smooth.residuals(curve.get());
-        double effective = Math.max(3, n * r.step() / NEW_EVERY_SECONDS);
-        double variance = Math.max(SMALLEST_NOISE * SMALLEST_NOISE, with / n);
-        double evidence = (without - with) / n * effective / variance;
-        // Bayesian information criterion: one more parameter, placed anywhere in the window.
-        double logOdds = evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
-        double fall = 1 - Math.exp(solution[3]);
-        return solution[3] < 0 ? Optional.of(new ChannelSign(t, fall, FALL_SECONDS, 1 / (1 + Math.exp(-logOdds))))
-                : Optional.empty();
     }
 }

@@ -27,11 +27,11 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
     private static final double AVERAGED_SECONDS = 1;
     /** Where erosion begins is known no better than this, s. */
     private static final double BEGINS_WITHIN_SECONDS = 2;
-    private static final double BEGIN_SHARE = 1;
+    private static final double BUILDING_SECONDS = 1.5;
     /** Spouts and scales differ in their delay by about this, s (common practice, no source). */
     private static final double DELAY_U_SECONDS = 0.25;
     /** What the building stream leaves in the peak, as a share; measured on two simulators, docs/validation.md. */
-    private static final double BUILDING_U = 0.035;
+    private static final double BUILDING_U = 0.045;
     private static final double STEADY_PER_SECOND = 0.12;
     private static final double DEPTH_SHARE = 0.05;
     private static final double NEW_EVERY_SECONDS = 0.8;
@@ -68,7 +68,7 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
         double u = share * top.value;
         return new Hydraulics(resistance, Optional.of(Measured.independent(top.value, u)), top.seconds,
                 erosion(resistance.get(), top.seconds),
-                permeability(resistance.get(), measures, known), ChannelSign.of(resistance.get()), balance);
+                permeability(resistance.get(), measures, known), ChannelSign.of(resistance.get(), measures), balance);
     }
 
     /**
@@ -104,14 +104,17 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
     }
 
     /**
-     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other, and for
-     * a course that is not straight: where it begins then makes a difference.
+     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other, for a
+     * course that is not straight, where its begin makes a difference, and for what the building stream leaves in it.
      */
     private static Optional<Measured> erosion(Resistance resistance, double peak) {
         Optional<Measured> slope = slope(resistance, peak);
         Optional<Measured> later = slope(resistance, peak + BEGINS_WITHIN_SECONDS);
-        return slope.map(s -> Measured.independent(s.value(), Math.hypot(s.independent(),
-                later.map(l -> BEGIN_SHARE * Math.abs(l.value() - s.value())).orElse(Math.abs(s.value()) / 2))));
+        double length = resistance.to() - peak;
+        // A share that dies away within τ tilts a line over a length L by 6·share·τ/L².
+        double building = 100 * 6 * BUILDING_U * BUILDING_SECONDS / (length * length);
+        return slope.map(s -> Measured.independent(s.value(), Math.hypot(Math.hypot(s.independent(), building),
+                later.map(l -> Math.abs(l.value() - s.value())).orElse(Math.abs(s.value()) / 2))));
     }
 
     private static Optional<Measured> slope(Resistance resistance, double from) {

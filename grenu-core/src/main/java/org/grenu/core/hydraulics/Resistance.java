@@ -23,11 +23,10 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
 
     /** Below this flow the quotient says nothing, g/s (common practice, no source). */
     public static final double LEAST_FLOW = 0.3;
-    private static final double STEADY = 0.4;
     private static final double LEAST_BAR = 0.5;
     private static final double SETTLE_SECONDS = 1;
     /** Spouts and scale together (common practice, no source). */
-    private static final double CUP_DELAY_SECONDS = 0.5;
+    static final double CUP_DELAY_SECONDS = 0.5;
     private static final double LEAST_SECONDS = 2;
     private static final double MOVED_BEFORE_SECONDS = 2;
     private static final double MOVED_AFTER_SECONDS = 0.5;
@@ -88,16 +87,5 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
                     / (apart * pressure.step()));
         }
         return most;
-    }
-
-    /** {@return whether the pressure stood still from one time to another: else the quotient tells of the machine} */
-    boolean steady(double from, double to) {
-        double[] p = pressure.between(from, to);
-        for (int i = 10; i < p.length; i++) {
-            if (Math.abs(p[i] - p[i - 10]) > STEADY * 10 * pressure.step()) {
-                return false;
-            }
-        }
-        return true;
     }
 }

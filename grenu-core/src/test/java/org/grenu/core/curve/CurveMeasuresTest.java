@@ -71,7 +71,8 @@ class CurveMeasuresTest {
                                 .as("drip less the usual response of a scale, %s Hz, noise %s, tare %s", rate, noise,
                                         tare)
                                 .isCloseTo(7.1, within(0.3));
-                        assertThat(times.pumpOn().orElseThrow().seconds()).isCloseTo(1.1, within(0.3));
+                        assertThat(times.pumpOn()).as("no meter of the pump's flow").isEmpty();
+                        assertThat(times.pressureOnset().orElseThrow().seconds()).isCloseTo(1.1, within(0.3));
                         assertThat(times.pumpOff().orElseThrow().seconds()).isCloseTo(26, within(0.45));
                         assertThat(found.beverage().orElseThrow().value()).isCloseTo(38.9, within(0.15));
                         assertThat(found.repaired().repairs()).hasSize(tare == 0 ? 0 : 1);
@@ -83,9 +84,10 @@ class CurveMeasuresTest {
         @Test
         void giveTimesByEveryConvention() {
             ShotTimes times = measures(log(10, 0.03, t -> 0)).times();
-            assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(times).getAsDouble()).isCloseTo(24.9, within(0.4));
+            assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(times)).isEmpty();
+            assertThat(TimeConvention.PRESSURE_TO_PUMP_OFF.of(times).getAsDouble()).isCloseTo(24.9, within(0.4));
             assertThat(TimeConvention.FIRST_DRIP_TO_PUMP_OFF.of(times).getAsDouble()).isCloseTo(18.7, within(0.4));
-            assertThat(TimeConvention.PUMP_ON_TO_LAST_DRIP.of(times).getAsDouble()).isBetween(26.0, 28.0);
+            assertThat(TimeConvention.PRESSURE_TO_LAST_DRIP.of(times).getAsDouble()).isBetween(26.0, 28.0);
         }
 
         @Test

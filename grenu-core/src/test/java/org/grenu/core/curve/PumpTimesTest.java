@@ -33,20 +33,27 @@ class PumpTimesTest {
             TimedEvent on = PumpTimes.on(pressure, flow).orElseThrow();
             assertThat(on.seconds()).isCloseTo(1.05, within(0.1));
             assertThat(on.how()).isEqualTo("pump flow");
-            assertThat(PumpTimes.on(pressure, Optional.empty()).orElseThrow().seconds()).isCloseTo(6.05, within(0.1));
         }
 
         @Test
-        void aLogThatStartsUnderWayStartsAtItsBeginning() {
-            assertThat(PumpTimes.on(curve(10, t -> 9), Optional.empty()).orElseThrow().seconds()).isZero();
+        void isUnknownWithoutAMeterOfTheFlow() {
+            Optional<UniformCurve> pressure = curve(30, t -> t > 6 ? 9 : 0);
+            assertThat(PumpTimes.on(pressure, Optional.empty())).isEmpty();
+            assertThat(PumpTimes.pressureOnset(pressure.orElseThrow(), 0, 30).orElseThrow().seconds()).isCloseTo(6.05,
+                    within(0.1));
+        }
+
+        @Test
+        void isUnknownInALogThatStartsUnderWay() {
+            assertThat(PumpTimes.on(curve(10, t -> 9), curve(10, t -> 2))).isEmpty();
+            assertThat(PumpTimes.pressureOnset(curve(10, t -> 9).orElseThrow(), 0, 10)).isEmpty();
+            assertThat(PumpTimes.on(curve(10, t -> t), curve(10, t -> 2)).orElseThrow().seconds()).isZero();
         }
 
         @Test
         void aSingleSpikeIsNoStart() {
-            assertThat(PumpTimes.on(curve(20, t -> Math.abs(t - 2) < 0.01 || t > 5 ? 5 : 0), Optional.empty())
-                    .orElseThrow()
-                    .seconds())
-                    .isCloseTo(5, within(0.15));
+            Optional<UniformCurve> spiked = curve(20, t -> Math.abs(t - 2) < 0.01 || t > 5 ? 5 : 0);
+            assertThat(PumpTimes.on(Optional.empty(), spiked).orElseThrow().seconds()).isCloseTo(5, within(0.15));
             assertThat(PumpTimes.on(curve(20, t -> 0.1), curve(20, t -> 0))).isEmpty();
             assertThat(PumpTimes.on(Optional.empty(), Optional.empty())).isEmpty();
         }
@@ -82,10 +89,27 @@ class PumpTimesTest {
         }
 
         @Test
-        void aLogThatEndsUnderPressureSaysSo() {
-            TimedEvent off = PumpTimes.off(curve(25, t -> 9), Optional.empty()).orElseThrow();
-            assertThat(off.seconds()).isEqualTo(25);
-            assertThat(off.how()).isEqualTo("end of log");
+        void isUnknownInALogThatMerelyEnds() {
+            assertThat(PumpTimes.off(curve(25, t -> 9), Optional.empty())).isEmpty();
+            assertThat(PumpTimes.off(curve(25, t -> 9), curve(25, t -> 2))).isEmpty();
+        }
+
+        /** A meter that is smoothed or counts pulses in a window goes on after the stop; the fall begins with it. */
+        @Test
+        void isWhereTheFlowBeginsToFallNotWhereItsTailEnds() {
+            Optional<UniformCurve> smoothed = curve(40, t -> t < 25 ? 2 : decaying(t - 25, 2, 0.8));
+            assertThat(PumpTimes.off(Optional.empty(), smoothed).orElseThrow().seconds()).isCloseTo(25, within(0.15));
+            Optional<UniformCurve> counted = curve(40, t -> t < 25 ? 2 : Math.max(0, 2 - 2 * (t - 25)));
+            assertThat(PumpTimes.off(Optional.empty(), counted).orElseThrow().seconds()).isCloseTo(25, within(0.15));
+        }
+
+        /** Without a valve the puck lets the pressure go, for seconds. */
+        @Test
+        void aPressureThatGoesSlowlyEndedWhereItBeganToGo() {
+            Optional<UniformCurve> slow = curve(40, t -> t < 25 ? 8 : 8 / (1 + (t - 25) / 1.5));
+            assertThat(PumpTimes.off(slow, Optional.empty()).orElseThrow().seconds()).isCloseTo(25, within(0.3));
+            Optional<UniformCurve> flow = curve(40, t -> t < 25 ? 2 : 0);
+            assertThat(PumpTimes.off(slow, flow).orElseThrow().seconds()).isCloseTo(25, within(0.15));
         }
 
         @Test

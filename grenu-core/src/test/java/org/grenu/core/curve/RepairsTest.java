@@ -222,7 +222,18 @@ class RepairsTest {
             });
             CurveMeasures measures = measured(log);
             assertThat(kinds(measures)).containsExactly(RepairKind.SCALE_LAG);
-            assertThat(measures.times().firstDrip().orElseThrow().seconds()).isCloseTo(7 + 0.4, within(0.35));
+            assertThat(measures.times().firstDrip().orElseThrow().seconds()).isCloseTo(7, within(0.35));
+        }
+
+        /** A stream that thins at once and drips on for long is no delay. */
+        @Test
+        void aLongDripOutIsNoDelay() {
+            ShotLog log = spoilt(c -> {
+                for (int i = 280; i < ROWS; i++) {
+                    c.mass[i] = c.mass[280] + 3 * (1 - Math.exp(-(i - 280) / 18.0));
+                }
+            });
+            assertThat(kinds(measured(log))).isEmpty();
         }
 
         @Test

@@ -9,8 +9,8 @@ import org.junit.jupiter.api.Test;
 class RecoveryStudyTest {
 
     @Test
-    void fiveHundredShotsWithRandomFlawsAreReadRight() {
-        Report report = RecoveryStudy.run(20_261_123, 500);
+    void threeHundredShotsWithRandomFlawsAreReadRight() {
+        Report report = RecoveryStudy.run(20_261_123, 300);
         assertThat(report.drip()).as("first drip").isGreaterThanOrEqualTo(0.95);
         assertThat(report.allBorders()).as("all phase borders of a shot").isGreaterThanOrEqualTo(0.95);
         assertThat(report.beverage()).as("beverage mass").isGreaterThanOrEqualTo(0.98);

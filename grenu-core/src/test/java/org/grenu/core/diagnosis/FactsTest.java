@@ -31,7 +31,7 @@ class FactsTest {
             t -> t < 4 ? 9 * t / 4 : t < 10 ? 9 : t < 28 ? 9 - 0.05 * (t - 10) : 8.1 * Math.exp(-(t - 28) / 0.4),
             Channel.CUP_MASS,
             t -> Math.max(0, Math.min(t, 28) - 7) * 1.8 + (t > 28 ? 1.3 * (1 - Math.exp(-(t - 28) / 0.7)) : 0),
-            Channel.TEMPERATURE, t -> 91.5);
+            Channel.PUMP_FLOW, t -> t < 4 ? 5 : t < 28 ? 1.9 : 0, Channel.TEMPERATURE, t -> 91.5);
 
     private static ShotContext context(ShotRecord record, Map<Channel, DoubleUnaryOperator> courses,
             Optional<ShotRecord> before) {

@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveSettings;
@@ -42,27 +41,19 @@ final class Recovery {
         }
     }
 
-    /** What is asked. */
-    enum Asked {
-        FIRST_DRIP, PUMP_ON, PUMP_OFF, BEVERAGE, BEVERAGE_AT_STOP, PHASE_BEGINS, LOSS, LARGE_LOSS, FALSE_LOSS,
-        FALSE_REPAIR, LATE_SCALE, EROSION, PEAK, PEAK_U, BEVERAGE_KNOWN, PEAK_KNOWN
-    }
-
     private final Map<Asked, Share> shares = new EnumMap<>(Asked.class);
     private final Map<PhaseKind, Share> borders = new EnumMap<>(PhaseKind.class);
-    private final Map<String, Share> faults = new TreeMap<>();
+    private final Map<Asked, List<String>> misses = new EnumMap<>(Asked.class);
     private final List<Double> dripErrors = new ArrayList<>();
-    private final boolean tells;
 
-    private Recovery(boolean tells) {
-        this.tells = tells;
+    private Recovery() {
         for (Asked asked : Asked.values()) {
             shares.put(asked, new Share());
         }
     }
 
-    static Recovery of(Source source, long seed, int shots, boolean tells) {
-        Recovery recovery = new Recovery(tells);
+    static Recovery of(Source source, long seed, int shots) {
+        Recovery recovery = new Recovery();
         for (int i = 0; i < shots; i++) {
             recovery.judge(source.shot(seed, i), i);
         }
@@ -86,16 +77,15 @@ final class Recovery {
         return borders;
     }
 
-    Map<String, Share> faults() {
-        return faults;
+    /** {@return what went wrong, shot by shot} */
+    List<String> misses(Asked asked) {
+        return misses.getOrDefault(asked, List.of());
     }
 
     private void count(Asked asked, KnownShot shot, int index, boolean isRight, String detail) {
         shares.get(asked).count(isRight);
-        faults.computeIfAbsent(asked + " " + shot.kind(), k -> new Share()).count(isRight);
-        boolean rate = asked == Asked.FALSE_LOSS || asked == Asked.FALSE_REPAIR;
-        if (tells && isRight == rate) {
-            System.out.printf("%s %d %s: %s%n", asked, index, shot.kind(), detail);
+        if (isRight != asked.atLeast()) {
+            misses.computeIfAbsent(asked, k -> new ArrayList<>()).add(index + " " + shot.kind() + ": " + detail);
         }
     }
 
@@ -170,9 +160,6 @@ final class Recovery {
         if (!shot.broken() && shot.sound() && shot.peak() >= 0) {
             double peak = shot.resistance()[shot.peak()];
             Optional<Measured> r = hydraulics.peak();
-            if (shot.showsStop()) {
-                count(Asked.PEAK_KNOWN, shot, i, r.isPresent(), "withheld");
-            }
             if (r.isPresent()) {
                 String detail = r + " for " + peak + " at " + shot.seconds()[shot.peak()] + " found "
                         + hydraulics.peakSeconds();
@@ -186,36 +173,6 @@ final class Recovery {
                                 + shot.seconds()[shot.peak()] + " of "
                                 + Arrays.toString(new double[] {shot.pumpOff()}));
             }
-        }
-    }
-
-    /** Prints both sources side by side: arguments shots, seed, and {@code tell} for each miss. */
-    public static void main(String[] args) {
-        int shots = args.length > 0 ? Integer.parseInt(args[0]) : 300;
-        long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
-        String told = args.length > 2 ? args[2] : "";
-        Map<Source, Recovery> all = new EnumMap<>(Source.class);
-        for (Source source : Source.values()) {
-            all.put(source, Recovery.of(source, seed, shots, told.equals(source.name())));
-        }
-        for (Asked asked : Asked.values()) {
-            System.out.printf("%-18s", asked);
-            all.forEach((source, r) -> System.out.printf(" %6.1f %% of %d", 100 * r.share(asked), r.count(asked)));
-            System.out.println();
-        }
-        all.forEach((source, r) -> System.out.println(source + " drip error " + r.medianDripError()));
-        for (PhaseKind kind : PhaseKind.values()) {
-            System.out.printf("%-18s", kind);
-            all.forEach((source, r) -> System.out.printf(" %6.1f %% of %d",
-                    100 * r.borders().getOrDefault(kind, new Share()).value(),
-                    r.borders().getOrDefault(kind, new Share()).all()));
-            System.out.println();
-        }
-        if (!told.isEmpty()) {
-            all.get(Source.valueOf(told))
-                    .faults()
-                    .forEach((what, share) -> System.out.printf("%-40s %5.1f of %d%n",
-                            what, 100 * share.value(), share.all()));
         }
     }
 }
