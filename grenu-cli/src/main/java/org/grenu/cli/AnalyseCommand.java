@@ -16,9 +16,9 @@ import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
-import org.grenu.formats.ShotReader;
 import org.grenu.formats.mapping.MappedReader;
 import org.grenu.formats.mapping.MappingJson;
+import org.grenu.formats.mapping.ShotFile;
 import org.grenu.formats.mapping.TableMapping;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -104,7 +104,7 @@ public final class AnalyseCommand implements Callable<Integer> {
 
     private List<ParsedShot> read(Path file) throws IOException, ImportFailure {
         byte[] bytes = BoundedFile.bytes(file);
-        return rules == null ? List.of(ShotReader.read(file.toString(), bytes))
+        return rules == null ? ShotFile.read(file.toString(), bytes)
                 : MappedReader.read(file.toString(), bytes, rules);
     }
 

@@ -24,13 +24,21 @@ public record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<
     private static final Pattern BRACKETED = Pattern.compile("(.*?)[\\[(]\\s*([^\\])]*)\\s*[\\])]\\s*");
     private static final Set<
             String> INTENDED = Set.of("target", "goal", "set", "setpoint", "setting", "planned", "limit");
-    private static final Set<String> TIME = Set.of("time", "t", "elapsed", "timestamp", "clock");
-    private static final Set<String> PRESSURE = Set.of("pressure", "press", "p");
-    private static final Set<String> FLOW = Set.of("flow", "flowrate");
+    private static final Set<String> TIME = Set.of("time", "elapsed", "timestamp", "clock", "zeit", "temps", "tiempo",
+            "tempo", "tijd");
+    private static final Set<String> PRESSURE = Set.of("pressure", "press", "p", "druck", "pression", "presion",
+            "presión", "pressione", "pressão", "druk");
+    private static final Set<String> FLOW = Set.of("flow", "flowrate", "q", "durchfluss", "fluss", "debit", "débit",
+            "caudal", "flusso", "portata", "vazão", "debiet");
     private static final Set<
-            String> CUP_SIDE = Set.of("cup", "out", "weight", "mass", "scale", "beverage", "gravimetric");
-    private static final Set<String> MASS = Set.of("mass", "weight", "grams", "scale");
-    private static final Set<String> TEMPERATURE = Set.of("temperature", "temp");
+            String> CUP_SIDE = Set.of("cup", "out", "weight", "mass", "scale", "beverage", "gravimetric", "tasse",
+                    "tazza", "taza");
+    private static final Set<String> MASS = Set.of("mass", "weight", "grams", "scale", "masse", "gewicht", "poids",
+            "peso", "massa", "waage");
+    private static final Set<String> TEMPERATURE = Set.of("temperature", "temp", "temperatur", "température",
+            "temperatura", "temperatuur");
+    /** What is measured by volume is no mass, however its numbers rise. */
+    private static final Set<String> VOLUME = Set.of("volume", "vol", "volumen", "ml", "cc", "pumped", "dispensed");
 
     /** Time or one of the channels. */
     public sealed interface Meaning {
@@ -85,16 +93,23 @@ public record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<
         if (has(words, PRESSURE) || words.equals(List.of("bar")) || words.equals(List.of("psi"))) {
             return Optional.of(new ChannelColumn(Channel.PRESSURE));
         }
-        if (has(words, TEMPERATURE)) {
+        // “t” alone is the time; beside another word, as in “basket_T”, it is a temperature.
+        boolean ofSomething = words.size() > 1 && words.contains("t") && Unit.find(unitText, Quantity.TIME).isEmpty();
+        if (has(words, TEMPERATURE) || ofSomething) {
             return Optional.of(new ChannelColumn(Channel.TEMPERATURE));
         }
-        if (has(words, MASS)) {
+        boolean grams = Unit.find(unitText, Quantity.MASS).isPresent();
+        if (has(words, VOLUME) && !grams) {
+            return Optional.empty();
+        }
+        if (has(words, MASS) || words.equals(List.of("cup")) || grams && has(words, CUP_SIDE)
+                || grams && has(words, Set.of("w", "m"))) {
             return Optional.of(new ChannelColumn(Channel.CUP_MASS));
         }
         if (words.equals(List.of("step")) || words.equals(List.of("profile", "step"))) {
             return Optional.of(new ChannelColumn(Channel.STEP));
         }
-        if (has(words, TIME) || words.equals(List.of("s")) || words.equals(List.of("ms"))
+        if (has(words, TIME) || words.contains("t") || words.equals(List.of("s")) || words.equals(List.of("ms"))
                 || words.equals(List.of("seconds")) || words.equals(List.of("sec"))) {
             return Optional.of(new TimeColumn());
         }
@@ -103,6 +118,11 @@ public record ColumnHeading(String heading, Optional<Meaning> meaning, Optional<
 
     private static boolean has(List<String> words, Set<String> known) {
         return words.stream().anyMatch(known::contains);
+    }
+
+    /** {@return whether the heading names a volume: such a column never is the cup's mass} */
+    public static boolean namesVolume(String heading) {
+        return has(words(heading), VOLUME);
     }
 
     /** {@code cupMass}, {@code cup_mass} and {@code Cup mass} are the same words. */

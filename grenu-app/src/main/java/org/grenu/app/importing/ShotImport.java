@@ -5,10 +5,12 @@ import java.nio.file.NoSuchFileException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grenu.formats.FileFacts;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
 import org.grenu.formats.mapping.MappedReader;
+import org.grenu.formats.mapping.ShotFile;
 import org.grenu.formats.mapping.TableMapping;
 import org.grenu.library.AddOutcome;
 import org.grenu.library.Library;
@@ -103,12 +105,12 @@ public final class ShotImport {
     }
 
     List<ParsedShot> read(String name, byte[] bytes) throws ImportFailure {
-        if (mapping.isPresent()) {
-            return MappedReader.read(name, bytes, mapping.get());
-        }
         String text = ShotReader.text(name, bytes);
-        Optional<TableMapping> kept = ShotReader.own(text) ? Optional.empty() : saved.fitting(name, text);
-        return kept.isPresent() ? MappedReader.readText(name, text, kept.get()) : List.of(ShotReader.read(name, bytes));
+        Optional<TableMapping> chosen = mapping.isPresent() || ShotReader.own(text) ? mapping
+                : saved.fitting(name, text);
+        return chosen.isPresent()
+                ? FileFacts.complete(name, text, MappedReader.readText(name, text, chosen.get()))
+                : ShotFile.read(name, bytes, text);
     }
 
     private static String words(String name, Throwable failure) {

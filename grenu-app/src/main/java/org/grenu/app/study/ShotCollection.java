@@ -16,7 +16,8 @@ import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.formats.BoundedFile;
 import org.grenu.formats.ImportFailure;
-import org.grenu.formats.ShotReader;
+import org.grenu.formats.ParsedShot;
+import org.grenu.formats.mapping.ShotFile;
 import org.grenu.formats.exchange.SafeZip;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
@@ -116,9 +117,10 @@ public final class ShotCollection {
 
     private void parse(String named, String fileName, byte[] bytes) {
         try {
-            Shot shot = ShotReader.read(named, bytes).shot();
             String own = fileName.substring(fileName.lastIndexOf('/') + 1).replaceFirst("\\.[a-z]+$", "");
-            add(shot.record().text(RecordField.NAME).orElse(own), shot);
+            for (ParsedShot parsed : ShotFile.read(named, bytes)) {
+                add(parsed.shot().record().text(RecordField.NAME).orElse(own), parsed.shot());
+            }
         } catch (ImportFailure failure) {
             failures.add(failure.getMessage());
         }

@@ -209,12 +209,14 @@ public final class FieldCodec {
         };
     }
 
-    private static LocalDateTime moment(Field field, String text) {
+    /** A day of which nobody knows the hour stays a day. */
+    private static Object moment(Field field, String text) {
         String plain = text.strip().replace(' ', 'T');
         try {
-            return plain.length() == 10 ? LocalDate.parse(plain).atStartOfDay() : LocalDateTime.parse(plain);
+            return plain.length() == 10 ? (Object) LocalDate.parse(plain) : LocalDateTime.parse(plain);
         } catch (DateTimeParseException notIso) {
-            throw new RefusedEntry(field.title() + " must be a date and time such as 2026-05-14 10:31.");
+            throw new RefusedEntry(
+                    field.title() + " must be a date such as 2026-05-14, or date and time such as 2026-05-14 10:31.");
         }
     }
 

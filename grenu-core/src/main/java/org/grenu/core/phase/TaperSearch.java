@@ -26,6 +26,14 @@ final class TaperSearch {
     /** How far the flow turns at least for what the pressure turns, both in logarithms. */
     private static final double FOLLOWS = 0.35;
     private static final double LEAST_TURN = 0.03;
+    private static final double FLOW_COURSE_SECONDS = 5;
+    /** By so many standard deviations the flow must have turned. */
+    private static final double CLEARLY = 2.5;
+    /** A flow that rose and now merely rises no longer was not brought down: by so many it must fall. */
+    private static final double FALLS_BY = 1.5;
+    private static final double HELD_SECONDS = 6;
+    private static final double HELD_SHARE = 0.01;
+    private static final double ROSE_PER_SECOND = 0.016;
     private static final double COURSE_SECONDS = 3;
     private static final double SHORTEST_COURSE_SECONDS = 1.2;
     private static final double CUP_DELAY_SECONDS = 0.4;
@@ -35,6 +43,7 @@ final class TaperSearch {
     private final UniformCurve pressure;
     private final Optional<UniformCurve> flow;
     private final double delay;
+    private final double flowNoise;
     private final double main;
     private final double off;
     private final double peak;
@@ -45,6 +54,8 @@ final class TaperSearch {
         Optional<UniformCurve> pump = measures.find(Channel.PUMP_FLOW);
         this.flow = pump.or(() -> measures.find(Channel.CUP_FLOW));
         this.delay = pump.isPresent() ? 0 : CUP_DELAY_SECONDS;
+        double u = measures.uncertainty(pump.isPresent() ? Channel.PUMP_FLOW : Channel.CUP_FLOW, (main + off) / 2);
+        this.flowNoise = Double.isFinite(u) ? u : 0;
         this.main = main;
         this.off = off;
         double[] sorted = pressure.values().toArray();
@@ -98,35 +109,63 @@ final class TaperSearch {
         }
         double at = time(piece.first());
         double span = Math.min(COURSE_SECONDS, Math.min(off - 0.3, time(piece.last())) - at);
-        double before = Math.min(COURSE_SECONDS, at - main);
-        double pressureTurn = turn(pressure, at, before, span);
-        double flowTurn = turn(flow.get(), at + delay, before, span);
-        return pressureTurn < -LEAST_TURN && !(flowTurn > FOLLOWS * pressureTurn);
+        Turn ofPressure = Turn.of(pressure, at, Math.min(COURSE_SECONDS, at - main), span, NOISE_BAR);
+        Turn ofFlow = Turn.of(flow.get(), at + delay, Math.min(FLOW_COURSE_SECONDS, at - main), span, flowNoise);
+        Turn fall = Turn.of(flow.get(), at + delay, Math.min(AVERAGED_SECONDS, at - main), span, flowNoise);
+        return ofPressure.by < -LEAST_TURN
+                && (ofFlow.slope < ROSE_PER_SECOND || fall.by < -FALLS_BY * fall.noise || !held(at))
+                && !(ofFlow.by > Math.min(-CLEARLY * ofFlow.noise, FOLLOWS * ofPressure.by));
     }
 
-    /** How far the curve comes to lie below its course before, in logarithms. */
-    private static double turn(UniformCurve curve, double at, double before, double span) {
-        double n = 0;
-        double sx = 0;
-        double sy = 0;
-        double sxx = 0;
-        double sxy = 0;
-        for (int i = 0; i < curve.size(); i++) {
-            double x = curve.time(i) - at;
-            double y = Math.log(curve.value(i));
-            if (x >= -before && x <= 0 && Double.isFinite(y)) {
-                n++;
-                sx += x;
-                sy += y;
-                sxx += x * x;
-                sxy += x * y;
-            }
+    /** A pump that was held back by its pressure limit and then gives its even flow was not brought down either. */
+    private boolean held(double at) {
+        double to = Math.min(off - 0.5, at + HELD_SECONDS);
+        if (delay > 0 || to - at < HELD_SECONDS / 2) {
+            return false;
         }
-        double slope = before < SHORTEST_COURSE_SECONDS ? 0 : (n * sxy - sx * sy) / (n * sxx - sx * sx);
-        double level = (sy - slope * sx) / n;
-        double[] after = curve.between(at + Math.max(span / 2, span - AVERAGED_SECONDS), at + span);
-        double reached = Arrays.stream(after).map(v -> Math.log(Math.max(0.02, v))).average().orElse(Double.NaN);
-        return reached - level - slope * (span - Math.min(span, AVERAGED_SECONDS) / 2);
+        double middle = (at + 0.5 + to) / 2;
+        double first = Arrays.stream(flow.orElseThrow().between(at + 0.5, middle)).average().orElse(Double.NaN);
+        double second = Arrays.stream(flow.orElseThrow().between(middle, to)).average().orElse(Double.NaN);
+        double samples = (to - middle) / pressure.step();
+        return Math.abs(second - first) < HELD_SHARE * first + 2 * flowNoise * Math.sqrt(2 / samples);
+    }
+
+    /**
+     * How far a curve comes to lie off its course before, in logarithms.
+     *
+     * @param noise its standard deviation
+     * @param slope of its course before, per second
+     */
+    private record Turn(double by, double noise, double slope) {
+
+        static Turn of(UniformCurve curve, double at, double before, double span, double noise) {
+            double n = 0;
+            double sx = 0;
+            double sy = 0;
+            double sxx = 0;
+            double sxy = 0;
+            for (int i = 0; i < curve.size(); i++) {
+                double x = curve.time(i) - at;
+                double y = Math.log(curve.value(i));
+                if (x >= -before && x <= 0 && Double.isFinite(y)) {
+                    n++;
+                    sx += x;
+                    sy += y;
+                    sxx += x * x;
+                    sxy += x * y;
+                }
+            }
+            boolean tooShort = before < SHORTEST_COURSE_SECONDS;
+            double spread = sxx - sx * sx / n;
+            double slope = tooShort ? 0 : (sxy - sx * sy / n) / spread;
+            double[] after = curve.between(at + Math.max(span / 2, span - AVERAGED_SECONDS), at + span);
+            double reached = Arrays.stream(after).map(v -> Math.log(Math.max(0.02, v))).average().orElse(Double.NaN);
+            double ahead = span - Math.min(span, AVERAGED_SECONDS) / 2 - sx / n;
+            double course = sy / n + slope * ahead;
+            double one = noise / Math.exp(sy / n);
+            double variance = 1.0 / after.length + 1 / n + (tooShort ? 0 : ahead * ahead / spread);
+            return new Turn(reached - course, one * Math.sqrt(variance), slope);
+        }
     }
 
     /** A dip that is made up for is no taper. */

@@ -17,8 +17,9 @@ public enum Unit {
     /** Exactly 6894.757293168 Pa: NIST SP 811, appendix B. */
     PSI("psi", Quantity.PRESSURE, 0.06894757293168, 0, List.of("psig", "lbf/in2")),
     GRAM("g", Quantity.MASS, 1, 0, List.of("gr", "gram", "grams")),
-    GRAM_PER_SECOND("g/s", Quantity.MASS_FLOW, 1, 0, List.of("gps", "g/sec", "g_s", "g per s")),
-    MILLILITRE_PER_SECOND("mL/s", Quantity.VOLUME_FLOW, 1, 0, List.of("mlps", "ml/sec", "ml_s", "cc/s", "ml per s")),
+    GRAM_PER_SECOND("g/s", Quantity.MASS_FLOW, 1, 0, List.of("gps", "g/sec", "g_s", "g per s", "gs")),
+    MILLILITRE_PER_SECOND("mL/s", Quantity.VOLUME_FLOW, 1, 0,
+            List.of("mlps", "ml/sec", "ml_s", "cc/s", "ml per s", "mls")),
     CELSIUS("°C", Quantity.TEMPERATURE, 1, 0, List.of("c", "degc", "deg c", "celsius", "ºc")),
     FAHRENHEIT("°F", Quantity.TEMPERATURE, 5.0 / 9.0, -160.0 / 9.0, List.of("f", "degf", "deg f", "fahrenheit", "ºf")),
     MINUTE("min", Quantity.TIME, 60, 0, List.of("mins", "minute", "minutes"), false),

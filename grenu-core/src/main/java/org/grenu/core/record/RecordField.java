@@ -19,6 +19,8 @@ public enum RecordField implements Field {
     BLOCK("block", "Block", FieldKind.TEXT),
     ORDER_DRAWN("order_drawn", "Random order", FieldKind.FLAG),
     NAME("name", "Name", FieldKind.TEXT),
+    /** The file that the log came in. */
+    FILE("file", "Log file", FieldKind.TEXT),
     PULLED_AT("pulled_at", "Pulled at", FieldKind.MOMENT),
     OPERATOR("operator", "Operator", FieldKind.TEXT),
     RECIPE("recipe", "Recipe", FieldKind.TEXT),

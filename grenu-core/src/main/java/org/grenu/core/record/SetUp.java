@@ -33,7 +33,7 @@ public final class SetUp {
      * change of what was done.
      */
     private static final Set<RecordField> SILENT = EnumSet.of(RecordField.STUDY, RecordField.ARM, RecordField.BLOCK,
-            RecordField.ORDER_DRAWN, RecordField.NAME, RecordField.PULLED_AT,
+            RecordField.ORDER_DRAWN, RecordField.NAME, RecordField.FILE, RecordField.PULLED_AT,
             RecordField.RECIPE, RecordField.ROASTED_ON, RecordField.PROFILE_STEPS, RecordField.BASKET_CAPACITY,
             RecordField.BASKET_FROM, RecordField.BASKET_TO, RecordField.BED_DIAMETER,
             RecordField.BED_DEPTH, RecordField.MOISTURE, RecordField.MOISTURE_U, RecordField.ROAST_LEVEL,

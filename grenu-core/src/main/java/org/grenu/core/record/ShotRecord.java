@@ -1,6 +1,7 @@
 package org.grenu.core.record;
 
 import java.time.LocalDate;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Collections;
@@ -159,9 +160,10 @@ public final class ShotRecord {
         return Boolean.TRUE.equals(entries.get(field));
     }
 
-    /** {@return when the shot was pulled, if known} */
+    /** {@return when the shot was pulled, if known; the day's beginning when only that is} */
     public Optional<LocalDateTime> pulledAt() {
-        return Optional.ofNullable((LocalDateTime) entries.get(RecordField.PULLED_AT));
+        Object at = entries.get(RecordField.PULLED_AT);
+        return Optional.ofNullable(at instanceof LocalDate day ? day.atStartOfDay() : (LocalDateTime) at);
     }
 
     /** {@return entries that Grenu has no field for, by key} */

@@ -20,7 +20,7 @@ class ShotRecordTest {
             BEVERAGE | 1.234,5 | “1.234,5” has two decimal marks. Write it without a thousands mark, such as 1234.5.
             READINGS | 9.4; 41 | Strength reading must lie between 0 and 40 %.
             ZERO     | 3       | Zero check must lie between -2 and 2 %.
-            PULLED_AT| soon    | Pulled at must be a date and time such as 2026-05-14 10:31.
+            PULLED_AT| soon    | Pulled at must be a date such as 2026-05-14, or date and time such as 2026-05-14 10:31.
             SIMULATED| perhaps | Simulated must be yes or no.
             """)
     void wrongEntriesAreRefusedInWords(RecordField field, String typed, String reason) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
@@ -77,7 +78,8 @@ public final class MappingViewModel implements AutoCloseable {
             String read = ShotReader.text(log.name(), log.read());
             Optional<TableMapping> kept = new SavedMappings(desk.library()).fitting(log.name(), read);
             MappingGuess guess = kept.isPresent()
-                    ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"))
+                    ? new MappingGuess(kept.get(), Map.of(MappingGuess.SHAPE, "as kept in “" + kept.get().name() + "”"),
+                            Set.of())
                     : MappingGuess.of(log.name(), read);
             return new Opened(read, made(log.name(), read, guess.mapping(), guess.reasons()));
         }, opened -> {

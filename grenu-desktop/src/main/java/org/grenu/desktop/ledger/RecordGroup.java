@@ -28,7 +28,8 @@ enum RecordGroup {
     SHELF("As the shelf tells it", RecordField.ROAST_LEVEL, RecordField.PROCESS, RecordField.COLOUR_WHOLE,
             RecordField.COLOUR_GROUND, RecordField.DENSITY, RecordField.BURRS,
             RecordField.HARDNESS, RecordField.ALKALINITY, RecordField.BASKET_FROM, RecordField.BASKET_TO),
-    LOG("What the log is told", RecordField.SCALE, RecordField.PUMP_ON, RecordField.PUMP_OFF, RecordField.SCALE_LAG,
+    LOG("What the log is told", RecordField.FILE, RecordField.SCALE, RecordField.PUMP_ON, RecordField.PUMP_OFF,
+            RecordField.SCALE_LAG,
             RecordField.PHASES,
             RecordField.MOMENT_NOTES);
 

@@ -17,6 +17,7 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.GuardedReading;
@@ -30,6 +31,7 @@ public final class MappedReader {
     private static final Pattern CLOCK = Pattern
             .compile("(?:.*[T ])?(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{1,2}(?:[.,]\\d{1,9})?)(?:Z|[+-]\\d{2}:?\\d{2})?");
     private static final int MOST_SHOTS = 2000;
+    private static final int LONGEST_NAME = 200;
     private static final double NEAR_ZERO_SECONDS = 600;
 
     private final String file;
@@ -175,7 +177,6 @@ public final class MappedReader {
 
     private ParsedShot shot(double[] seconds, int from, int to, String which) throws ImportFailure {
         Map<Channel, Samples> channels = new EnumMap<>(Channel.class);
-        Map<String, String> entries = new LinkedHashMap<>();
         ShotRecord record = ShotRecord.EMPTY;
         for (ColumnRule rule : mapping.columns()) {
             if (rule.role() instanceof ColumnRole.OfChannel of && !channels.containsKey(of.channel())) {
@@ -183,12 +184,8 @@ public final class MappedReader {
             } else if (rule.role() instanceof ColumnRole.OfEntry of) {
                 record = entered(record, of, rule, from, to);
             } else if (rule.role() instanceof ColumnRole.ShotId) {
-                entries.put("shot in file", table.cell(from, column(rule)).strip());
+                record = named(record, table.cell(from, column(rule)).strip());
             }
-        }
-        for (Map.Entry<String, String> entry : entries.entrySet()) {
-            record = entry.getValue().isEmpty() || entry.getValue().length() > 200 ? record
-                    : record.withExtra(entry.getKey(), entry.getValue());
         }
         List<String> said = new ArrayList<>();
         double[] time = Arrays.copyOfRange(seconds, from, to);
@@ -202,6 +199,12 @@ public final class MappedReader {
         ShotLog log = new ShotLog(Samples.of(time), channels);
         ShotReader.check(file + which, log);
         return new ParsedShot(new Shot(record, log), said);
+    }
+
+    /** What tells the shots of a file apart is their name, and nothing that was done to them. */
+    private static ShotRecord named(ShotRecord record, String name) {
+        return name.isEmpty() || name.length() > LONGEST_NAME || record.entry(RecordField.NAME).isPresent() ? record
+                : record.with(RecordField.NAME, name);
     }
 
     private Samples samples(ColumnRule rule, int from, int to) throws ImportFailure {

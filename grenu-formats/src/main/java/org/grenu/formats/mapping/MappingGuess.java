@@ -25,8 +25,9 @@ import org.grenu.formats.UsualUnit;
  *
  * @param mapping the guess
  * @param reasons why, by column heading; {@code shape} and {@code split} for those
+ * @param doubtful columns whose unit the numbers leave open
  */
-public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
+public record MappingGuess(TableMapping mapping, Map<String, String> reasons, Set<String> doubtful) {
 
     /** Key of the reason for the table's shape. */
     public static final String SHAPE = "shape";
@@ -37,11 +38,13 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
     private static final int LOOKED_AT = 60;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d*[.,]?\\d+([eE][+-]?\\d+)?");
     private static final Set<
-            String> ID_WORDS = Set.of("shot", "shot_id", "shotid", "id", "run", "brew", "shot number", "shot no");
+            String> ID_WORDS = Set.of("shot", "shot_id", "shotid", "id", "run", "run_id", "runid", "brew", "brew_id",
+                    "shot number", "shot no", "versuch", "bezug");
     private static final double LONG_PAUSE_SECONDS = 20;
 
     public MappingGuess {
         reasons = Map.copyOf(reasons);
+        doubtful = Set.copyOf(doubtful);
     }
 
     /**
@@ -69,6 +72,25 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         reasons.put(SHAPE,
                 "JSON; the largest table lies " + (path.isEmpty() ? "at its root" : "at “" + path + "”"));
         return new TableShape.Json(path);
+    }
+
+    /**
+     * {@return whether nothing of it is a guess by numbers alone: headings name the time and each channel, their units
+     * are named or the numbers leave no doubt, and shots are told apart by a column or there is but one}
+     */
+    public boolean sure() {
+        boolean channels = false;
+        boolean time = false;
+        for (ColumnRule rule : mapping.columns()) {
+            boolean read = rule.role() instanceof ColumnRole.OfChannel || rule.role() instanceof ColumnRole.Time;
+            if (read && ColumnHeading.parse(rule.column()).meaning().isEmpty() || doubtful.contains(rule.column())) {
+                return false;
+            }
+            channels |= rule.role() instanceof ColumnRole.OfChannel;
+            time |= rule.role() instanceof ColumnRole.Time;
+        }
+        return channels && time && (mapping.split().equals(ShotSplit.NONE)
+                || mapping.split().kind() == ShotSplit.Kind.ID);
     }
 
     /** {@return the guess for the columns of a table whose place the user has chosen} */
@@ -154,8 +176,12 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
         char mark = shape instanceof TableShape.Lines lines ? lines.decimalMark() : '.';
         List<ColumnRule> rules = new ArrayList<>();
         Set<ColumnRole> taken = new HashSet<>();
+        Set<String> doubtful = new HashSet<>();
         for (int c = 0; c < table.headings().size(); c++) {
             ColumnRule rule = rule(table, c, mark, reasons);
+            if (inDoubt(rule, table, c, mark)) {
+                doubtful.add(rule.column());
+            }
             boolean again = !(rule.role() instanceof ColumnRole.NotRead) && !taken.add(rule.role());
             if (again) {
                 reasons.put(rule.column(), "another column is read as " + rule.role().title() + " already");
@@ -178,7 +204,7 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
             }
         }
         TableMapping mapping = new TableMapping("", shape, rules, OptionalDouble.empty(), ShotSplit.NONE);
-        return new MappingGuess(mapping.with(split(table, mapping, mark, reasons)), reasons);
+        return new MappingGuess(mapping.with(split(table, mapping, mark, reasons)), reasons, doubtful);
     }
 
     private static ColumnRule rule(RawTable table, int c, char mark, Map<String, String> reasons) {
@@ -209,6 +235,11 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons) {
                         : "the unit by its numbers, up to " + DecimalText.exact(Math.rint(100 * max(numbers)) / 100));
         reasons.put(heading, why);
         return ColumnRule.of(heading, role.get(), Optional.of(unit));
+    }
+
+    private static boolean inDoubt(ColumnRule rule, RawTable table, int c, char mark) {
+        return rule.role().quantity().isPresent() && ColumnHeading.parse(rule.column()).unit().isEmpty()
+                && UsualUnit.of(rule.role().quantity().get(), numbers(table, c, mark)).inDoubt();
     }
 
     /** Without a heading that names it, the time is the first column that rises throughout. */

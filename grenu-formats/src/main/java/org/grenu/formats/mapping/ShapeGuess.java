@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
+import org.grenu.formats.ColumnHeading;
 
 /** What a column probably is when its heading does not say: by a unit in the heading, or by how its numbers run. */
 final class ShapeGuess {
@@ -29,6 +30,10 @@ final class ShapeGuess {
                 reasons.put(column, "its heading names " + named.get().symbol());
                 return ColumnRule.of(column, new ColumnRole.OfChannel(channel.get()), named);
             }
+        }
+        if (ColumnHeading.namesVolume(column)) {
+            reasons.put(column, "its heading names a volume, which is no mass");
+            return ColumnRule.of(column, new ColumnRole.NotRead(), Optional.empty());
         }
         return byNumbers(column, numbers, reasons);
     }
