@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
@@ -233,6 +234,13 @@ public record MappingGuess(TableMapping mapping, Map<String, String> reasons, Se
         String why = named.isPresent() ? "its heading says so, with the unit" : "its heading says so; "
                 + (numbers.length == 0 ? "no numbers to tell the unit"
                         : "the unit by its numbers, up to " + DecimalText.exact(Math.rint(100 * max(numbers)) / 100));
+        if (role.get().equals(new ColumnRole.OfChannel(Channel.CUP_MASS))) {
+            ColumnRule byNumbers = ShapeGuess.of(heading, numbers, reasons);
+            // A scale that counts down is a filling cup all the same.
+            if (byNumbers.negated()) {
+                return byNumbers;
+            }
+        }
         reasons.put(heading, why);
         return ColumnRule.of(heading, role.get(), Optional.of(unit));
     }

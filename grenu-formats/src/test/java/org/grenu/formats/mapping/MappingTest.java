@@ -82,7 +82,7 @@ class MappingTest {
         List<ParsedShot> shots = read(byId.replace("time s", "time ms"));
         assertThat(shots).hasSize(3);
         assertThat(shots.get(2).shot().record().number(RecordField.DOSE)).hasValue(18.2);
-        assertThat(shots.get(2).shot().record().extras()).containsEntry("shot in file", "9");
+        assertThat(shots.get(2).shot().record().text(RecordField.NAME)).hasValue("9");
         String byReset = "time ms,pressure psi,weight\n" + rows("%.0f,%.2f,%.1f", 0, Locale.ROOT) + "\n"
                 + rows("%.0f,%.2f,%.1f", 0, Locale.ROOT);
         assertThat(MappingGuess.of("log", byReset).mapping().split().kind()).isEqualTo(ShotSplit.Kind.RESET);

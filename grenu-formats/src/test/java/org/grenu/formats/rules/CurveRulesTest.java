@@ -3,6 +3,7 @@ package org.grenu.formats.rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
@@ -30,8 +31,14 @@ class CurveRulesTest {
             columns[2][i] = mass.applyAsDouble(i / 10.0);
         }
         Shot shot = new Shot(record, new ShotLog(Samples.of(columns[0]),
-                Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS, Samples.of(columns[2]))));
+                Map.of(Channel.PRESSURE, Samples.of(columns[1]), Channel.CUP_MASS, Samples.of(columns[2]),
+                        Channel.PUMP_FLOW, Samples.of(pumped(columns[1])))));
         return ShippedPacks.findings(record, ShotMeasures.of(shot));
+    }
+
+    /** Where there is pressure the pump runs; the rules about waiting need to know since when. */
+    private static double[] pumped(double[] pressure) {
+        return Arrays.stream(pressure).map(p -> p > 2 ? 1.8 : 0).toArray();
     }
 
     private static List<String> rules(double seconds, DoubleUnaryOperator pressure, DoubleUnaryOperator mass) {
@@ -39,7 +46,7 @@ class CurveRulesTest {
     }
 
     private static DoubleUnaryOperator nineUntil(double off) {
-        return t -> t < off ? 9 : 9 * Math.exp(-(t - off) / 0.5);
+        return t -> t < 0.3 ? 0 : t < off ? 9 : 9 * Math.exp(-(t - off) / 0.5);
     }
 
     private static DoubleUnaryOperator pour(double drip, double flow, double off) {
