@@ -110,6 +110,17 @@ public final class ShotStore {
         return journal.make("New shot " + taken.number(), List.of(ShotIntake.made(taken.id())), "");
     }
 
+    /** Changes shots and makes new ones without a log, together as one step. */
+    public StoredStep join(String words, List<ShotRecord> made, List<Change> changes, String reason) {
+        List<Change> all = new ArrayList<>(changes);
+        for (ShotRecord record : made) {
+            ShotIntake.Taken taken = intake.write(record, ShotState.RECORDED, 0, journal.now());
+            within.writing().execute("UPDATE shot SET binned_at = ? WHERE id = ?", Change.NEVER, taken.id());
+            all.add(ShotIntake.made(taken.id()));
+        }
+        return journal.make(words, all, reason);
+    }
+
     /**
      * Gives a shot the log it was pulled with, as a step of its own.
      *

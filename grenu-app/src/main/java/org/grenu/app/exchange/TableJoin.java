@@ -2,6 +2,7 @@ package org.grenu.app.exchange;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.JoinedTable;
 import org.grenu.library.Change;
@@ -46,16 +47,20 @@ public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Pla
 
     /** {@return the plan in sentences} */
     public List<String> words() {
-        long own = table.columns().stream().filter(column -> JoinedTable.field(column).isEmpty()).count()
-                - (JoinedTable.field(table.columns().get(key)).isEmpty() ? 1 : 0);
+        long own = IntStream.range(0, table.columns().size())
+                .filter(i -> i != key && JoinedTable.use(table.columns().get(i)).startsWith("your own"))
+                .count();
         String matched = matched();
-        String columns = own == 1 ? "1 column becomes an entry of your own."
+        String columns = own == 0 ? "" : own == 1 ? "1 column becomes an entry of your own."
                 : own + " columns become entries of your own.";
         String unmatched = unmatched();
         String refused = plan.refused().isEmpty() ? ""
                 : plan.refused().size() + " cells are left out: "
                         + plan.refused().stream().limit(3).collect(Collectors.joining(" "));
-        return List.of(matched, columns, unmatched, refused).stream().filter(text -> !text.isEmpty()).toList();
+        String created = plan.created().isEmpty() ? ""
+                : plan.created().size() == 1 ? "1 row becomes a new shot without a log."
+                        : plan.created().size() + " rows become new shots without a log.";
+        return List.of(matched, created, columns, unmatched, refused).stream().filter(text -> !text.isEmpty()).toList();
     }
 
     private String matched() {

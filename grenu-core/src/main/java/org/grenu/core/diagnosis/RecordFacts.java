@@ -6,6 +6,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
+import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.hydraulics.Water;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotMeasures;
@@ -19,6 +21,10 @@ final class RecordFacts {
     private static final double BASKET_UNDER = 3;
     private static final Set<String> UNDER = Set.of("sour", "salty", "sharp", "thin", "quick");
     private static final Set<String> OVER = Set.of("bitter", "dry", "hollow", "empty", "burnt", "ashy");
+
+    private static final Set<String> DARK = Set.of("dark", "darker", "french", "italian", "dunkel");
+    private static final Pattern SOAK = Pattern.compile("soak|pre-?infus|pre-?wet|bloom|soft start",
+            Pattern.CASE_INSENSITIVE);
 
     static final List<Fact> ALL = List.of(
             new Fact("dose_g", 1, "dose", c -> number(c, RecordField.DOSE)),
@@ -55,6 +61,10 @@ final class RecordFacts {
             new Fact("grind_changed", 1, "change of the grind since the shot before, without sign",
                     RecordFacts::grindChanged),
             new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, RecordField.PURGE)),
+            new Fact("roast_dark", 0, "1 when the roast level is written down as dark, 0 as another",
+                    RecordFacts::roastDark),
+            new Fact("soak_meant", 0, "1 when the profile names a soak or pre-infusion, else 0",
+                    RecordFacts::soakMeant),
             new Fact("taste_under", 0, "taste words of too little extraction", c -> taste(c, UNDER)),
             new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, OVER)));
 
@@ -145,9 +155,28 @@ final class RecordFacts {
         return context.record()
                 .text(RecordField.TASTE)
                 .flatMap(taste -> FactValue.of(
-                        Arrays.stream(taste.toLowerCase(Locale.ROOT).split("[^\\p{L}]+"))
-                                .filter(words::contains)
-                                .distinct()
-                                .count()));
+                        TasteWords.meant(taste).stream().filter(words::contains).distinct().count()));
+    }
+
+    /** Empty when nobody wrote down the roast: a rule for dark roasts then has nothing to say. */
+    private static Optional<FactValue> roastDark(ShotContext context) {
+        return context.record()
+                .text(RecordField.ROAST_LEVEL)
+                .flatMap(level -> FactValue.of(
+                        Arrays.stream(level.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).anyMatch(DARK::contains) ? 1
+                                : 0));
+    }
+
+    /** A profile that names a soak, in its steps or in words. */
+    private static Optional<FactValue> soakMeant(ShotContext context) {
+        boolean inSteps = context.record()
+                .profileSteps()
+                .map(profile -> profile.steps()
+                        .stream()
+                        .anyMatch(step -> PhaseKind.ofStep(step.name()) == PhaseKind.SOAK || SOAK.matcher(step.name())
+                                .find()))
+                .orElse(false);
+        boolean inWords = context.record().text(RecordField.PROFILE).filter(p -> SOAK.matcher(p).find()).isPresent();
+        return FactValue.of(inSteps || inWords ? 1 : 0);
     }
 }

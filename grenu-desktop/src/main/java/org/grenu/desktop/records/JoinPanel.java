@@ -56,7 +56,7 @@ public final class JoinPanel extends VBox {
                 String heading = shown.table().columns().get(column);
                 entries.getChildren()
                         .add(new Label(heading + "  →  "
-                                + JoinedTable.field(heading).map(field -> field.title()).orElse("your own entry")));
+                                + JoinedTable.use(heading)));
             }
         }
         VBox words = new VBox(3);

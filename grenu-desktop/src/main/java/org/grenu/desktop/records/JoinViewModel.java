@@ -43,7 +43,11 @@ public final class JoinViewModel {
     /** Enters what the table says, as one step. */
     void apply() {
         TableJoin now = shown.get();
-        desk.change("Table " + now.file(), now.changes(), "joined from " + now.file());
+        desk.step(() -> desk.library()
+                .write(tx -> tx.shots()
+                        .join("Table " + now.file(), now.plan().created(),
+                                now.changes(), "joined from " + now.file())),
+                step -> {});
         shown.set(null);
     }
 }

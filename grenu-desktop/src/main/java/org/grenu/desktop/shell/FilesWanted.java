@@ -14,7 +14,7 @@ public enum FilesWanted {
     /** A log whose columns are to be named. */
     LOG("Name the columns of a log", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** A table with a row for each shot. */
-    TABLE("Join a table to the shots", "Tables", "*.csv", "*.tsv", "*.txt"),
+    TABLE("Join a table to the shots", "Tables", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** A data package or another library. */
     PACKAGE("Merge a package or another library", "Packages and libraries", "*.zip", "*.sqlite"),
     /** A copy that was made of this library. */

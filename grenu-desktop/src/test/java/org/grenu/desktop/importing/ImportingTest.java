@@ -86,7 +86,8 @@ class ImportingTest extends BenchFixture {
         Mockito.verify(over).acceptTransferModes(TransferMode.COPY);
         finished();
         until("the shot is open", () -> text("shot-title").equals("Shot 1"));
-        assertThat(text("wanting")).isEqualTo("Unknown. Enter the dose and a strength reading below.");
+        assertThat(text("wanting"))
+                .isEqualTo("Unknown. Enter the dose, the beverage mass and a strength reading below.");
     }
 
     @Test

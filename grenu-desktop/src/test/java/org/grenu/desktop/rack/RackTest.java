@@ -29,7 +29,7 @@ class RackTest extends BenchFixture {
         SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), RecordFactor.PROFILE,
                 StudySettings.USUAL);
         assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
-        assertThat(text.time()).isEqualTo("45.5 s");
+        assertThat(text.time()).isEqualTo("45.6 s");
         assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
         assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)),

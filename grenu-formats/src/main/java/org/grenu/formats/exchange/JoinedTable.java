@@ -4,18 +4,11 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalDouble;
-import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.formats.EntryHeading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ShotReader;
 
@@ -27,7 +20,6 @@ import org.grenu.formats.ShotReader;
  */
 public record JoinedTable(List<String> columns, List<Line> lines) {
 
-    private static final List<String> KEYS = List.of("shot", "number", "shot number", "no", "name");
     private static final int MOST_ROWS = 200_000;
 
     /** A row: where it stands, and its cells. */
@@ -50,8 +42,10 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
      * @param unmatched rows that belong to none, by what stands in their key
      * @param replaced  edits that replace another entry
      * @param refused   cells that are not possible, with their line
+     * @param created   shots without a log that rows of no shot tell of
      */
-    public record Plan(List<Joined> edits, int matched, List<String> unmatched, int replaced, List<String> refused) {
+    public record Plan(List<Joined> edits, int matched, List<String> unmatched, int replaced, List<String> refused,
+            List<ShotRecord> created) {
     }
 
     public JoinedTable {
@@ -99,11 +93,17 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return tabs >= Math.max(commas, semicolons) && tabs > 0 ? '\t' : semicolons > commas ? ';' : ',';
     }
 
+    /** {@return what each heading says, with the reason} */
+    public List<EntryHeading> headings() {
+        return columns.stream().map(EntryHeading::parse).toList();
+    }
+
     /** {@return the column that says which shot a row belongs to, as far as can be guessed; else the first} */
     public int guessedKey() {
-        for (String key : KEYS) {
+        List<EntryHeading> headings = headings();
+        for (Class<?> key : List.of(EntryHeading.LogFile.class, EntryHeading.ShotName.class)) {
             for (int i = 0; i < columns.size(); i++) {
-                if (columns.get(i).equalsIgnoreCase(key)) {
+                if (headings.get(i).meaning().filter(key::isInstance).isPresent()) {
                     return i;
                 }
             }
@@ -111,72 +111,30 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return 0;
     }
 
-    /**
-     * {@return the field that a heading names, by key or title, with or without a unit in brackets; else it is an
-     * entry of the user's own}
-     */
-    public static Optional<RecordField> field(String heading) {
-        String plain = heading.replaceAll("\\s*\\[[^]]*]\\s*$", "").strip();
-        return Arrays.stream(RecordField.values())
-                .filter(field -> field.key().equalsIgnoreCase(plain) || field.title().equalsIgnoreCase(plain))
-                .findFirst();
+    /** {@return what that column is read as, in words} */
+    public static String use(String heading) {
+        EntryHeading.Meaning meaning = EntryHeading.parse(heading).meaning().orElse(null);
+        if (meaning instanceof EntryHeading.Entry entry) {
+            return entry.field().title();
+        }
+        if (meaning instanceof EntryHeading.StrengthReading) {
+            return RecordField.READINGS.title();
+        }
+        if (meaning instanceof EntryHeading.Day || meaning instanceof EntryHeading.TimeOfDay) {
+            return RecordField.PULLED_AT.title();
+        }
+        if (meaning instanceof EntryHeading.LogFile) {
+            return RecordField.FILE.title();
+        }
+        return meaning instanceof EntryHeading.ShotName ? RecordField.NAME.title() : "your own entry";
     }
 
     /**
-     * {@return what joining would do} A row belongs to the shot whose number, name or time of pulling stands in
-     * that column; empty cells change nothing.
+     * {@return what joining would do} A row belongs to the shot whose number, name, time of pulling or log file stands in
+     * that column; where a file holds several shots, their name in it tells them apart. A row without any of these that
+     * tells of a shot becomes a new one without a log. Empty cells change nothing.
      */
     public Plan plan(int key, List<Candidate> shots) {
-        Map<String, Candidate> byKey = new HashMap<>();
-        for (Candidate shot : shots) {
-            shot.record.text(RecordField.NAME).ifPresent(name -> byKey.put(name.toLowerCase(Locale.ROOT), shot));
-            shot.record.entry(RecordField.PULLED_AT).ifPresent(at -> byKey.put(at.toLowerCase(Locale.ROOT), shot));
-        }
-        shots.forEach(shot -> byKey.put(Integer.toString(shot.number), shot));
-        Map<Long, ShotRecord> sheets = new HashMap<>();
-        List<Joined> edits = new ArrayList<>();
-        List<String> unmatched = new ArrayList<>();
-        List<String> refused = new ArrayList<>();
-        int matched = 0;
-        int replaced = 0;
-        for (Line line : lines) {
-            String wanted = key < line.cells.size() ? line.cells.get(key) : "";
-            Candidate shot = byKey.get(plain(wanted));
-            if (shot == null) {
-                unmatched.add(wanted.isEmpty() ? "line " + line.number + " (empty)" : wanted);
-                continue;
-            }
-            matched++;
-            for (int i = 0; i < Math.min(columns.size(), line.cells.size()); i++) {
-                if (i == key || line.cells.get(i).isEmpty() || columns.get(i).isBlank()) {
-                    continue;
-                }
-                try {
-                    RecordEdit edit = edit(sheets.getOrDefault(shot.id, shot.record), columns.get(i),
-                            line.cells.get(i));
-                    if (edit.changes()) {
-                        edits.add(new Joined(shot.id, edit));
-                        replaced += edit.before().isEmpty() ? 0 : 1;
-                        sheets.put(shot.id, edit.apply(sheets.getOrDefault(shot.id, shot.record)));
-                    }
-                } catch (RefusedEntry impossible) {
-                    refused.add("line " + line.number + ", " + columns.get(i) + ": " + impossible.getMessage());
-                }
-            }
-        }
-        return new Plan(List.copyOf(edits), matched, List.copyOf(unmatched), replaced, List.copyOf(refused));
-    }
-
-    private static RecordEdit edit(ShotRecord record, String column, String cell) {
-        Optional<RecordField> field = field(column);
-        return field.isPresent() ? RecordEdit.of(record, field.get(), cell) : RecordEdit.ofOwn(record,
-                column.replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip().replaceAll("\\s+", " "), cell);
-    }
-
-    /** A spreadsheet writes the number 3 as 3.0 now and then. */
-    private static String plain(String key) {
-        OptionalDouble number = DecimalText.parse(key);
-        return number.isPresent() && number.getAsDouble() == Math.rint(number.getAsDouble())
-                ? Long.toString((long) number.getAsDouble()) : key.toLowerCase(Locale.ROOT);
+        return new JoinPlan(this, key, shots).plan();
     }
 }

@@ -166,6 +166,54 @@ class SpreadsheetsTest {
                     .containsExactly(11L, 13L);
         }
 
+        /** A laboratory's own notebook: its headings, three readings a row, days of its own form, shots without a log. */
+        @Test
+        void aNotebookIsUnderstoodAsItIsWritten() throws ImportFailure {
+            List<Candidate> logged = List.of(
+                    new Candidate(1, 1,
+                            ShotRecord.EMPTY.with(RecordField.FILE, "lab_1.csv")
+                                    .with(RecordField.PULLED_AT, "2024-05-13")),
+                    new Candidate(2, 2, ofCampaign("C1")), new Candidate(3, 3, ofCampaign("C2")));
+            JoinedTable table = JoinedTable.read("notebook.csv", """
+                    Log file,Run,Date,Time,Dose (g),Yield (g),TDS 1,TDS 2,TDS 3,Grind,Temp °C,EY %,Who,Remark
+                    lab_1.csv,,13.05.2024,09:10,18.1,38.2,9.57,9.60,9.55,2.2,93,20.1,Operator 1,
+                    campaign.csv,C2,16.05.2024,09:15,18.1,38.4,8.80,8.81,,2.6,93,,Operator 1,"late, but fine"
+                    ,,23.05.2024,08:10,18,37.9,9.20,9.18,9.22,2.4,93,,Operator 1,no log kept
+                    gone.csv,,23.05.2024,08:20,18,37.9,9.20,9.18,9.22,2.4,93,,Operator 1,
+                    """.getBytes(StandardCharsets.UTF_8));
+            assertThat(table.columns().get(table.guessedKey())).isEqualTo("Log file");
+            JoinedTable.Plan plan = table.plan(table.guessedKey(), logged);
+            assertThat(plan.matched()).isEqualTo(2);
+            assertThat(plan.unmatched()).containsExactly("gone.csv");
+            assertThat(plan.refused()).isEmpty();
+            ShotRecord first = joined(plan, 1, logged.get(0).record());
+            assertThat(first.entry(RecordField.PULLED_AT)).hasValue("2024-05-13T09:10");
+            assertThat(first.readings()).hasSize(3);
+            assertThat(first.number(RecordField.DOSE)).hasValue(18.1);
+            assertThat(first.number(RecordField.BEVERAGE)).hasValue(38.2);
+            assertThat(first.number(RecordField.TEMPERATURE)).hasValue(93);
+            assertThat(first.text(RecordField.OPERATOR)).hasValue("Operator 1");
+            assertThat(first.extras()).as("a stated yield is kept apart").containsEntry("EY", "20.1");
+            assertThat(plan.edits()).extracting(JoinedTable.Joined::shot).doesNotContain(2L).contains(3L);
+            assertThat(plan.created()).singleElement().satisfies(shot -> {
+                assertThat(shot.text(RecordField.NOTE)).hasValue("no log kept");
+                assertThat(shot.entry(RecordField.PULLED_AT)).hasValue("2024-05-23T08:10");
+                assertThat(shot.readings()).hasSize(3);
+            });
+        }
+
+        private static ShotRecord ofCampaign(String name) {
+            return ShotRecord.EMPTY.with(RecordField.FILE, "campaign.csv").with(RecordField.NAME, name);
+        }
+
+        private static ShotRecord joined(JoinedTable.Plan plan, long shot, ShotRecord before) {
+            ShotRecord record = before;
+            for (JoinedTable.Joined joined : plan.edits()) {
+                record = joined.shot() == shot ? joined.edit().apply(record) : record;
+            }
+            return record;
+        }
+
         @Test
         void impossibleCellsAreNamedAndLeftOut() throws ImportFailure {
             JoinedTable.Plan plan = plan("shot,dose_g,note\n1,heavy,fine\n\n2,18,ok\n", 0);

@@ -81,7 +81,7 @@ class CurveRulesTest {
         List<Finding> fast = findings(ShotRecord.EMPTY, 25, nineUntil(14), pour(4, 4.2, 14.3));
         assertThat(fast).singleElement().satisfies(finding -> {
             assertThat(finding.rule()).isEqualTo("fast_flow");
-            assertThat(finding.evidence()).startsWith("4.1 g/s");
+            assertThat(finding.evidence()).startsWith("3.9 g/s");
             assertThat(finding.atSeconds()).isPresent();
         });
         assertThat(rules(25, nineUntil(14), pour(4, 2.9, 14.3))).isEmpty();
