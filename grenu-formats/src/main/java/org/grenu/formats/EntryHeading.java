@@ -55,6 +55,14 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
     public record ComputedYield() implements Meaning {
     }
 
+    /** An entry of the user's own, under that heading. */
+    public record OwnEntry() implements Meaning {
+    }
+
+    /** Nothing that is entered. */
+    public record NotEntered() implements Meaning {
+    }
+
     private static final Pattern BRACKETED = Pattern.compile("(.*?)\\s*[\\[(]\\s*([^\\])]*)\\s*[\\])]\\s*");
     private static final Map<String, Meaning> WORDS = words();
 
@@ -116,6 +124,46 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
 
     private static void say(Map<String, Meaning> words, Meaning meaning, String... said) {
         Arrays.stream(said).forEach(word -> words.put(word, meaning));
+    }
+
+    /** {@return everything that a column of a table about shots may be, in the order of the record} */
+    public static List<Meaning> all() {
+        List<Meaning> all = new ArrayList<>(List.of(new NotEntered(), new OwnEntry(), new LogFile(), new ShotName(),
+                new Day(), new TimeOfDay(), new StrengthReading()));
+        Arrays.stream(RecordField.values())
+                .filter(field -> field != RecordField.NAME && field != RecordField.FILE
+                        && field != RecordField.READINGS)
+                .forEach(field -> all.add(new Entry(field)));
+        return all;
+    }
+
+    /** {@return this heading, understood as the user says} */
+    public EntryHeading meaning(Meaning chosen) {
+        return new EntryHeading(heading, Optional.of(chosen), unit, "as chosen");
+    }
+
+    /** {@return what it is read as, in words} */
+    public String use() {
+        Meaning said = meaning.orElse(new OwnEntry());
+        if (said instanceof Entry entry) {
+            return entry.field.title();
+        }
+        if (said instanceof StrengthReading) {
+            return RecordField.READINGS.title();
+        }
+        if (said instanceof Day) {
+            return RecordField.PULLED_AT.title() + ": day";
+        }
+        if (said instanceof TimeOfDay) {
+            return RecordField.PULLED_AT.title() + ": time";
+        }
+        if (said instanceof LogFile) {
+            return RecordField.FILE.title();
+        }
+        if (said instanceof ShotName) {
+            return "Shot number or name";
+        }
+        return said instanceof NotEntered ? "not entered" : "your own entry";
     }
 
     /** {@return what that heading says} */

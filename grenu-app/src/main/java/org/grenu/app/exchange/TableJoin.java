@@ -3,6 +3,7 @@ package org.grenu.app.exchange;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grenu.formats.EntryHeading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.exchange.JoinedTable;
 import org.grenu.library.Change;
@@ -18,6 +19,7 @@ import org.grenu.library.ShotSummary;
 public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Plan plan) {
 
     private static final int NAMED = 6;
+    private static final String OWN = "your own entry";
 
     /**
      * {@return the table joined by the column that is most likely meant}
@@ -34,6 +36,12 @@ public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Pla
         return new TableJoin(file, table, column, table.plan(column, candidates(shots)));
     }
 
+    /** {@return the table with one column read as the user says} */
+    public TableJoin reading(int column, EntryHeading.Meaning meaning, List<ShotSummary> shots) {
+        JoinedTable other = table.with(column, meaning);
+        return new TableJoin(file, other, key, other.plan(key, candidates(shots)));
+    }
+
     private static List<JoinedTable.Candidate> candidates(List<ShotSummary> shots) {
         return shots.stream()
                 .map(shot -> new JoinedTable.Candidate(shot.id(), shot.number(), shot.written()))
@@ -48,7 +56,7 @@ public record TableJoin(String file, JoinedTable table, int key, JoinedTable.Pla
     /** {@return the plan in sentences} */
     public List<String> words() {
         long own = IntStream.range(0, table.columns().size())
-                .filter(i -> i != key && JoinedTable.use(table.columns().get(i)).startsWith("your own"))
+                .filter(i -> i != key && table.headings().get(i).use().equals(OWN))
                 .count();
         String matched = matched();
         String columns = own == 0 ? "" : own == 1 ? "1 column becomes an entry of your own."

@@ -42,8 +42,8 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
             return Optional.empty();
         }
         double from = drip.get().seconds() + SETTLE_SECONDS;
-        // The cup hears of the stop with the flow's own smoothing; the last half second before it is no steady flow.
-        double to = Math.min(running.get().until() - 0.5, flow.get().end());
+        // The smoothed flow hears of the stop half a window before it.
+        double to = Math.min(running.get().until() - CurveMeasures.FLOW_WINDOW_SECONDS / 2, flow.get().end());
         if (!(to - from >= LEAST_SECONDS)) {
             return Optional.empty();
         }

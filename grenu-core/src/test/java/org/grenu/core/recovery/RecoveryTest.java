@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  */
 class RecoveryTest {
 
-    private static final int SHOTS = 360;
+    private static final int SHOTS = 240;
     /** Two standard deviations of a share of so many shots. */
     private static final double CHANCE = 2;
 

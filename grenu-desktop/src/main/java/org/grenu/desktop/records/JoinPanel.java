@@ -2,10 +2,13 @@ package org.grenu.desktop.records;
 
 import org.grenu.app.exchange.TableJoin;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -13,10 +16,13 @@ import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
-import org.grenu.formats.exchange.JoinedTable;
+import org.grenu.formats.EntryHeading;
 
 /** Says what joining a table would do before it is done. */
 public final class JoinPanel extends VBox {
+
+    private static final List<EntryHeading.Meaning> MEANINGS = EntryHeading.all();
+    private static final double MOST_HEIGHT = 420;
 
     private final JoinViewModel model;
 
@@ -26,7 +32,7 @@ public final class JoinPanel extends VBox {
         this.model = model;
         setId("join-panel");
         getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(560, Region.USE_PREF_SIZE);
+        setMaxSize(640, Region.USE_PREF_SIZE);
         visibleProperty().bind(model.shownProperty().isNotNull());
         managedProperty().bind(visibleProperty());
         model.shownProperty().addListener((o, was, is) -> show());
@@ -50,15 +56,9 @@ public final class JoinPanel extends VBox {
                 Choices.of("join-key", "Column of the shot", columns, shown.key(),
                         column -> shown.table().columns().get(column), model::chooseKey));
         key.setAlignment(Pos.CENTER_LEFT);
-        VBox entries = new VBox(2);
-        for (int column : columns) {
-            if (column != shown.key() && !shown.table().columns().get(column).isBlank()) {
-                String heading = shown.table().columns().get(column);
-                entries.getChildren()
-                        .add(new Label(heading + "  →  "
-                                + JoinedTable.use(heading)));
-            }
-        }
+        ScrollPane entries = new ScrollPane(columns(shown));
+        entries.setFitToWidth(true);
+        entries.setMaxHeight(MOST_HEIGHT);
         VBox words = new VBox(3);
         words.setId("join-words");
         shown.words().forEach(sentence -> {
@@ -68,12 +68,42 @@ public final class JoinPanel extends VBox {
             words.getChildren().add(line);
         });
         Button close = button("join-close", "Close", this::putAway);
-        Button apply = button("join-apply", "Enter " + shown.plan().edits().size() + " entries", model::apply);
+        int made = shown.plan().created().size();
+        Button apply = button("join-apply", "Enter " + shown.plan().edits().size() + " entries"
+                + (made == 0 ? "" : made == 1 ? " and 1 new shot" : " and " + made + " new shots"), model::apply);
         apply.getStyleClass().add(Styles.PRIMARY);
-        apply.setDisable(shown.plan().edits().isEmpty());
+        apply.setDisable(shown.plan().edits().isEmpty() && made == 0);
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         getChildren().addAll(title, key, entries, words, new HBox(8, gap, close, apply));
+    }
+
+    /** A row for each column: its heading, what it is read as, and why. */
+    private GridPane columns(TableJoin shown) {
+        GridPane rows = new GridPane(10, 2);
+        for (int column = 0; column < shown.table().columns().size(); column++) {
+            EntryHeading heading = shown.table().headings().get(column);
+            if (column == shown.key() || heading.heading().isBlank()) {
+                continue;
+            }
+            int read = column;
+            Label reason = new Label(heading.reason());
+            reason.getStyleClass().add(Styles.MUTED);
+            rows.addRow(column, new Label(heading.heading()),
+                    Choices.of("join-column-" + column, "What “" + heading.heading() + "” is", MEANINGS,
+                            meaning(heading),
+                            JoinPanel::words, meaning -> model.read(read, meaning)),
+                    reason);
+        }
+        return rows;
+    }
+
+    private static EntryHeading.Meaning meaning(EntryHeading heading) {
+        return heading.meaning().filter(MEANINGS::contains).orElse(new EntryHeading.OwnEntry());
+    }
+
+    private static String words(EntryHeading.Meaning meaning) {
+        return new EntryHeading("", Optional.of(meaning), Optional.empty(), "").use();
     }
 
     private static Button button(String id, String words, Runnable action) {

@@ -6,6 +6,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.app.exchange.TableJoin;
 import org.grenu.formats.BoundedFile;
+import org.grenu.formats.EntryHeading;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.ShotSummary;
@@ -38,6 +39,11 @@ public final class JoinViewModel {
     /** Joins by another column. */
     void chooseKey(int column) {
         shown.set(shown.get().by(column, desk.shots()));
+    }
+
+    /** Reads a column as something else. */
+    void read(int column, EntryHeading.Meaning meaning) {
+        shown.set(shown.get().reading(column, meaning, desk.shots()));
     }
 
     /** Enters what the table says, as one step. */

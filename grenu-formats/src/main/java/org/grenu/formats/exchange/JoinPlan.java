@@ -139,7 +139,8 @@ final class JoinPlan {
         if (meaning instanceof EntryHeading.Entry entry) {
             return Optional.of(RecordEdit.of(record, entry.field(), typed(cell)));
         }
-        if (meaning == null || meaning instanceof EntryHeading.ComputedYield) {
+        if (meaning == null || meaning instanceof EntryHeading.OwnEntry
+                || meaning instanceof EntryHeading.ComputedYield) {
             String own = table.columns().get(column).replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip();
             return Optional.of(RecordEdit.ofOwn(record, own.replaceAll("\\s+", " "), cell));
         }

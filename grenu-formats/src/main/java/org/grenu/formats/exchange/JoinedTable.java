@@ -6,7 +6,6 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
 import java.util.List;
 import org.grenu.core.record.RecordEdit;
-import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.EntryHeading;
 import org.grenu.formats.ImportFailure;
@@ -17,8 +16,9 @@ import org.grenu.formats.ShotReader;
  *
  * @param columns its headings
  * @param lines   a row each, with its line in the file
+ * @param headings what each column is read as, and why
  */
-public record JoinedTable(List<String> columns, List<Line> lines) {
+public record JoinedTable(List<String> columns, List<Line> lines, List<EntryHeading> headings) {
 
     private static final int MOST_ROWS = 200_000;
 
@@ -51,6 +51,7 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
     public JoinedTable {
         columns = List.copyOf(columns);
         lines = List.copyOf(lines);
+        headings = List.copyOf(headings);
     }
 
     /**
@@ -82,7 +83,7 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
             throw new ImportFailure(name, 1, "There is no table with a heading and rows.",
                     "The first row names the columns; one of them is the shot.");
         }
-        return new JoinedTable(heading, lines);
+        return new JoinedTable(heading, lines, heading.stream().map(EntryHeading::parse).toList());
     }
 
     private static char separator(String text) {
@@ -93,14 +94,8 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return tabs >= Math.max(commas, semicolons) && tabs > 0 ? '\t' : semicolons > commas ? ';' : ',';
     }
 
-    /** {@return what each heading says, with the reason} */
-    public List<EntryHeading> headings() {
-        return columns.stream().map(EntryHeading::parse).toList();
-    }
-
     /** {@return the column that says which shot a row belongs to, as far as can be guessed; else the first} */
     public int guessedKey() {
-        List<EntryHeading> headings = headings();
         for (Class<?> key : List.of(EntryHeading.LogFile.class, EntryHeading.ShotName.class)) {
             for (int i = 0; i < columns.size(); i++) {
                 if (headings.get(i).meaning().filter(key::isInstance).isPresent()) {
@@ -111,22 +106,11 @@ public record JoinedTable(List<String> columns, List<Line> lines) {
         return 0;
     }
 
-    /** {@return what that column is read as, in words} */
-    public static String use(String heading) {
-        EntryHeading.Meaning meaning = EntryHeading.parse(heading).meaning().orElse(null);
-        if (meaning instanceof EntryHeading.Entry entry) {
-            return entry.field().title();
-        }
-        if (meaning instanceof EntryHeading.StrengthReading) {
-            return RecordField.READINGS.title();
-        }
-        if (meaning instanceof EntryHeading.Day || meaning instanceof EntryHeading.TimeOfDay) {
-            return RecordField.PULLED_AT.title();
-        }
-        if (meaning instanceof EntryHeading.LogFile) {
-            return RecordField.FILE.title();
-        }
-        return meaning instanceof EntryHeading.ShotName ? RecordField.NAME.title() : "your own entry";
+    /** {@return this table with one column read as the user says} */
+    public JoinedTable with(int column, EntryHeading.Meaning meaning) {
+        List<EntryHeading> chosen = new ArrayList<>(headings);
+        chosen.set(column, headings.get(column).meaning(meaning));
+        return new JoinedTable(columns, lines, chosen);
     }
 
     /**
