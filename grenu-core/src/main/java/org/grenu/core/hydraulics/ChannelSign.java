@@ -38,6 +38,8 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         private static final double WINDOW_SECONDS = 5;
         private static final double MARGIN_SECONDS = 1.2;
         private static final double COARSE_SECONDS = 0.3;
+        /** The model does not know everything that looks alike. */
+        private static final double MOST_LIKELIHOOD = 0.99;
         private static final double PRIOR = 0.1;
         /** Samples of a smoothed flow repeat each other; about one in this many seconds is new. */
         private static final double NEW_EVERY_SECONDS = 0.8;
@@ -77,7 +79,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             return best.flatMap(step -> clearest(Math.max(from, step.at - COARSE_SECONDS),
                     Math.min(to, step.at + COARSE_SECONDS), r.step()))
                     .map(step -> new ChannelSign(moment(step), 1 - Math.exp(-step.fell), FALL_SECONDS,
-                            step.likelihood));
+                            step.likelihood()));
         }
 
         private Optional<Step> clearest(double from, double to, double every) {
@@ -85,7 +87,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             for (double t = from; t <= to; t += every) {
                 if (!isBridged(t)) {
                     Step step = step(t);
-                    best = step != null && (best == null || step.likelihood > best.likelihood) ? step : best;
+                    best = step != null && (best == null || step.clearer(best)) ? step : best;
                 }
             }
             return Optional.ofNullable(best);
@@ -103,7 +105,15 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
          * @param fell       in logarithms
          * @param pressureFell in logarithms
          */
-        private record Step(double at, double fell, double pressureFell, double likelihood) {
+        private record Step(double at, double fell, double pressureFell, double logOdds) {
+
+            boolean clearer(Step other) {
+                return logOdds > other.logOdds;
+            }
+
+            double likelihood() {
+                return Math.min(MOST_LIKELIHOOD, 1 / (1 + Math.exp(-logOdds)));
+            }
         }
 
         /** Least squares of ln r on 1, t, t² and a ramped step at t: the step's share of the explanation decides. */
@@ -148,7 +158,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             double evidence = (without - with) / n * effective / variance;
             // Bayesian information criterion: one more parameter, placed anywhere in the window.
             double logOdds = evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
-            return new Step(t, fell, fell - flowRose, 1 / (1 + Math.exp(-logOdds)));
+            return new Step(t, fell, fell - flowRose, logOdds);
         }
 
         /** The pressure shows it at once, the cup later by its delay. */
