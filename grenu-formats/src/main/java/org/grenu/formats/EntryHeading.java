@@ -80,6 +80,18 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
                 "stärke", "tds reading", "strength reading", "beverage tds", "beverage strength");
         say(words, new ComputedYield(), "ey", "extraction", "extraction yield", "ext", "ext yield", "extraktion",
                 "yield percent");
+        entries(words);
+        for (RecordField field : RecordField.values()) {
+            Meaning meaning = field == RecordField.READINGS ? new StrengthReading()
+                    : field == RecordField.NAME ? new ShotName()
+                            : field == RecordField.FILE ? new LogFile() : new Entry(field);
+            words.putIfAbsent(plain(field.title()), meaning);
+            words.putIfAbsent(plain(field.key()), meaning);
+        }
+        return Map.copyOf(words);
+    }
+
+    private static void entries(Map<String, Meaning> words) {
         entry(words, RecordField.DOSE, "dose", "dose in", "dry dose", "coffee in", "dose weight", "dose mass",
                 "einwaage", "dosis", "dosierung", "in", "ground coffee");
         entry(words, RecordField.BEVERAGE, "yield", "yield out", "beverage", "beverage mass", "beverage weight", "out",
@@ -108,14 +120,6 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         entry(words, RecordField.SCALE, "scale", "waage");
         entry(words, RecordField.PREPARATION, "prep", "preparation", "puck prep", "vorbereitung");
         entry(words, RecordField.MOISTURE, "moisture", "feuchte");
-        for (RecordField field : RecordField.values()) {
-            Meaning meaning = field == RecordField.READINGS ? new StrengthReading()
-                    : field == RecordField.NAME ? new ShotName()
-                            : field == RecordField.FILE ? new LogFile() : new Entry(field);
-            words.putIfAbsent(plain(field.title()), meaning);
-            words.putIfAbsent(plain(field.key()), meaning);
-        }
-        return Map.copyOf(words);
     }
 
     private static void entry(Map<String, Meaning> words, RecordField field, String... said) {
