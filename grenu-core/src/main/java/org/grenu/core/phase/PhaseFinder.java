@@ -27,6 +27,7 @@ final class PhaseFinder {
     private static final double SHORTEST_SOAK = 0.8;
     private static final double BEND_SECONDS = 1.2;
     private static final double FLOW_HELD_SECONDS = 2;
+    private static final double FLOW_SETTLES_SECONDS = 0.6;
     private static final double TAPER_SLOPE = -0.10;
 
     private final UniformCurve pressure;
@@ -125,7 +126,7 @@ final class PhaseFinder {
         if (flow.isEmpty() || to - from < FLOW_HELD_SECONDS) {
             return false;
         }
-        double[] held = flow.get().between(from + 0.3, to);
+        double[] held = flow.get().between(from + FLOW_SETTLES_SECONDS, to);
         double most = flow.get().values().max();
         double mean = Arrays.stream(held).average().orElse(0);
         double spread = Math.sqrt(Arrays.stream(held).map(q -> (q - mean) * (q - mean)).average().orElse(0));
@@ -143,7 +144,7 @@ final class PhaseFinder {
         double middle = (from + to) / 2;
         double first = pressure.at(middle) - pressure.at(from);
         double second = pressure.at(to) - pressure.at(middle);
-        return second < 0.9 * first;
+        return second < 0.97 * first;
     }
 
     private double time(int index) {

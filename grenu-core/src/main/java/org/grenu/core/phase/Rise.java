@@ -14,7 +14,7 @@ record Rise(double begin, double reached) {
     private static final double SMOOTH_SECONDS = 0.5;
     private static final double SLOPE_SECONDS = 0.2;
     private static final double LOOK_AHEAD_SECONDS = 0.5;
-    private static final double HIGH = 0.6;
+    private static final double HIGH = 0.7;
     private static final double LOW = 0.45;
     /** A height that lasts shorter, with another one to come, is the group filling before a pause. */
     private static final double SHORTEST_HEIGHT_SECONDS = 4;
