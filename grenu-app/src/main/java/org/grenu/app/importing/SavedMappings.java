@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.mapping.MappedReader;
 import org.grenu.formats.mapping.MappingJson;
@@ -25,9 +26,65 @@ public final class SavedMappings {
         this.library = library;
     }
 
-    /** Keeps the mapping under its name. */
-    public void keep(TableMapping mapping) {
+    /** {@return those that can be read, in the order of their names} */
+    public List<TableMapping> all() {
+        List<TableMapping> mappings = new ArrayList<>();
+        library.read(tx -> tx.settings().all()).forEach((key, text) -> {
+            if (key.startsWith(KEY)) {
+                try {
+                    mappings.add(MappingJson.read(key, text));
+                } catch (ImportFailure fromAnotherVersion) {
+                    LOG.warn("A kept mapping is passed over: {}", fromAnotherVersion.getMessage());
+                }
+            }
+        });
+        return mappings;
+    }
+
+    /** {@return whether it is kept: not where another one has that name, which stays as it is} */
+    public boolean keep(TableMapping mapping) {
+        if (named(mapping.name()).filter(other -> !other.equals(mapping)).isPresent()) {
+            return false;
+        }
+        replace(mapping);
+        return true;
+    }
+
+    /** Keeps it, in the place of the one with its name, if there is one. */
+    public void replace(TableMapping mapping) {
         library.store(tx -> tx.settings().keep(Map.of(KEY + mapping.name(), MappingJson.write(mapping))));
+    }
+
+    /** {@return whether it has that name now: not where another one has it} */
+    public boolean rename(TableMapping mapping, String name) {
+        if (mapping.name().equals(name)) {
+            return true;
+        }
+        if (name.isBlank() || named(name).isPresent()) {
+            return false;
+        }
+        library.store(tx -> tx.settings()
+                .keep(Map.of(KEY + mapping.name(), "", KEY + name, MappingJson.write(mapping.named(name)))));
+        return true;
+    }
+
+    /** Forgets it. */
+    public void delete(TableMapping mapping) {
+        library.store(tx -> tx.settings().keep(Map.of(KEY + mapping.name(), "")));
+    }
+
+    /** {@return a name like that one which no mapping has: “Logger”, “Logger 2”, “Logger 3”, …} */
+    public String freeName(String like) {
+        List<String> taken = all().stream().map(TableMapping::name).toList();
+        return Stream.iterate(1, i -> i + 1)
+                .map(i -> i == 1 ? like : like + " " + i)
+                .filter(name -> !taken.contains(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Optional<TableMapping> named(String name) {
+        return all().stream().filter(mapping -> mapping.name().equals(name)).findFirst();
     }
 
     /** {@return the first kept mapping by which that log can be read} */
@@ -46,19 +103,5 @@ public final class SavedMappings {
             }
         }
         return Optional.empty();
-    }
-
-    private List<TableMapping> all() {
-        List<TableMapping> mappings = new ArrayList<>();
-        library.read(tx -> tx.settings().all()).forEach((key, text) -> {
-            if (key.startsWith(KEY)) {
-                try {
-                    mappings.add(MappingJson.read(key, text));
-                } catch (ImportFailure fromAnotherVersion) {
-                    LOG.warn("A kept mapping is passed over: {}", fromAnotherVersion.getMessage());
-                }
-            }
-        });
-        return mappings;
     }
 }

@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -27,6 +28,7 @@ public final class ImportPanel extends VBox {
     public ImportPanel(ImportViewModel model, MappingViewModel mapping) {
         this.model = model;
         this.mapping = mapping;
+        telling = model.outcomes().filtered(outcome -> !outcome.withoutRemark());
         getStyleClass().add(Styles.OVERLAY);
         setId("import-panel");
         Label summary = new Label();
@@ -50,9 +52,8 @@ public final class ImportPanel extends VBox {
         close.managedProperty().bind(close.visibleProperty());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox top = new HBox(8, summary, gap, cancel, close);
+        HBox top = new HBox(8, summary, gap, again(), cancel, close);
         top.setAlignment(Pos.CENTER_LEFT);
-        telling = model.outcomes().filtered(outcome -> !outcome.withoutRemark());
         ListView<ImportOutcome> words = words();
         getChildren().addAll(top, progress, words);
         setMaxSize(620, USE_PREF_SIZE);
@@ -63,6 +64,23 @@ public final class ImportPanel extends VBox {
                     && model.progressProperty().get() >= 1;
             setVisible(running || !nothingToTell);
         });
+    }
+
+    /** Where several were refused: one of them mapped, and the mapping kept, may have been enough for all. */
+    private Button again() {
+        Button again = new Button("Try refused files again");
+        again.setId("import-again");
+        again.getStyleClass().add(Styles.ACTION);
+        again.setTooltip(new Tooltip("Map the columns of one and keep the mapping; those that it fits are read by it"));
+        again.setOnAction(event -> model.tryRefusedAgain());
+        again.visibleProperty()
+                .bind(model.runningProperty()
+                        .not()
+                        .and(Bindings.createBooleanBinding(
+                                () -> telling.stream().anyMatch(told -> told instanceof ImportOutcome.Failed),
+                                telling)));
+        again.managedProperty().bind(again.visibleProperty());
+        return again;
     }
 
     /** Hides the report, unless files are still coming in. */
@@ -109,10 +127,7 @@ public final class ImportPanel extends VBox {
         OutcomeCell() {
             map.getStyleClass().add(Styles.LINK);
             map.managedProperty().bind(map.visibleProperty());
-            map.setOnAction(event -> model.refused(getItem().file()).ifPresent(source -> {
-                ImportPanel.this.setVisible(false);
-                mapping.open(source);
-            }));
+            map.setOnAction(event -> model.refused(getItem().file()).ifPresent(mapping::open));
             setPrefWidth(0);
             words.setWrappingWidth(WRAP);
             words.getStyleClass().add(Styles.OUTCOME);

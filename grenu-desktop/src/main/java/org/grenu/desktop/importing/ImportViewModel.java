@@ -4,13 +4,16 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -63,7 +66,7 @@ public final class ImportViewModel implements AutoCloseable {
 
     // Observables
 
-    /** {@return what became of each file of the last batch} */
+    /** {@return what became of each file of the last batch, those refused first} */
     public ObservableList<ImportOutcome> outcomes() {
         return outcomes;
     }
@@ -95,9 +98,19 @@ public final class ImportViewModel implements AutoCloseable {
         start(() -> sources, Optional.empty());
     }
 
-    /** Imports the shots that the mapping makes of that log. */
+    /** Imports the shots that the mapping makes of that log; if it was refused, the others stay in the report. */
     public void importMapped(ShotSource source, TableMapping mapping) {
-        start(() -> List.of(source), Optional.of(mapping));
+        if (refused.containsKey(source.name())) {
+            goOn(() -> List.of(source), Optional.of(mapping));
+        } else {
+            start(() -> List.of(source), Optional.of(mapping));
+        }
+    }
+
+    /** Tries those again that were refused; a mapping kept meanwhile may fit them. */
+    public void tryRefusedAgain() {
+        List<ShotSource> again = refused.values().stream().sorted(Comparator.comparing(ShotSource::name)).toList();
+        goOn(() -> again, Optional.empty());
     }
 
     /** {@return the file of that name that could not be read in the last batch, to map its columns} */
@@ -129,6 +142,26 @@ public final class ImportViewModel implements AutoCloseable {
         }
         outcomes.clear();
         refused.clear();
+        run(listing, mapping);
+    }
+
+    /** Goes on with the last batch: its report stays, but for what is tried again. */
+    private void goOn(Listing listing, Optional<TableMapping> mapping) {
+        if (running.get()) {
+            waiting.add(() -> goOn(listing, mapping));
+            return;
+        }
+        run(() -> {
+            List<ShotSource> sources = listing.list();
+            Set<String> again = sources.stream().map(ShotSource::name).collect(Collectors.toSet());
+            refused.keySet().removeAll(again);
+            worker.onInterface(() -> outcomes.removeIf(
+                    outcome -> outcome instanceof ImportOutcome.Failed && again.contains(outcome.file())));
+            return sources;
+        }, mapping);
+    }
+
+    private void run(Listing listing, Optional<TableMapping> mapping) {
         filesDone = 0;
         imported.clear();
         openAtStart = desk.openProperty().get();
@@ -185,6 +218,15 @@ public final class ImportViewModel implements AutoCloseable {
         }
     }
 
+    /** What was refused needs a look: it stands before the rest. */
+    private void report(List<ImportOutcome> more) {
+        Map<Boolean, List<ImportOutcome>> byRefusal = more.stream()
+                .collect(Collectors.partitioningBy(outcome -> outcome instanceof ImportOutcome.Failed));
+        int before = (int) outcomes.stream().takeWhile(outcome -> outcome instanceof ImportOutcome.Failed).count();
+        outcomes.addAll(before, byRefusal.get(true));
+        outcomes.addAll(byRefusal.get(false));
+    }
+
     private int left(int total) {
         return total - filesDone;
     }
@@ -225,7 +267,7 @@ public final class ImportViewModel implements AutoCloseable {
             added = new ArrayList<>();
             lastShown = System.nanoTime();
             worker.onInterface(() -> {
-                outcomes.addAll(shownOutcomes);
+                report(shownOutcomes);
                 filesDone = files;
                 progress.set(share);
                 if (!shownShots.isEmpty()) {

@@ -86,7 +86,26 @@ public final class MappingPanel extends BorderPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox foot = new HBox(8, name, keep, share, gap, cancel, take);
         foot.setAlignment(Pos.CENTER_LEFT);
-        return foot;
+        return new VBox(8, taken(), foot);
+    }
+
+    /** What to do where another mapping has the name already. */
+    private Node taken() {
+        Label words = new Label();
+        words.setId("mapping-taken");
+        words.getStyleClass().add(Styles.REFUSAL);
+        HBox line = new HBox(8, words, action("mapping-replace", "Replace it", model::replaceTaken),
+                action("mapping-beside", "Keep both", model::keepBeside),
+                action("mapping-leave", "Leave it", model::leaveTaken));
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.setVisible(false);
+        line.managedProperty().bind(line.visibleProperty());
+        model.takenProperty().addListener((o, was, is) -> {
+            line.setVisible(is != null);
+            words.setText(
+                    is == null ? "" : "A mapping called “" + is.name() + "” is kept already and reads otherwise.");
+        });
+        return line;
     }
 
     private void makeName() {

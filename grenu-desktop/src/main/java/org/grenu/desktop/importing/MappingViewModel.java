@@ -46,6 +46,7 @@ public final class MappingViewModel implements AutoCloseable {
     private final AtomicLong asked = new AtomicLong();
     private final ReadOnlyObjectWrapper<MappingPreview> preview = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<ShotSource> source = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<TableMapping> taken = new ReadOnlyObjectWrapper<>();
     private String text = "";
 
     /** Maps logs and hands them to that importer. */
@@ -101,6 +102,7 @@ public final class MappingViewModel implements AutoCloseable {
     /** Puts the log away. */
     public void putAway() {
         asked.incrementAndGet();
+        taken.set(null);
         source.set(null);
         preview.set(null);
         text = "";
@@ -142,16 +144,53 @@ public final class MappingViewModel implements AutoCloseable {
         return preview.get().mapping();
     }
 
-    /** Keeps the mapping in the library under that name. */
+    /** {@return the mapping that is to be kept under a name that another one has; null while there is none} */
+    ReadOnlyObjectProperty<TableMapping> takenProperty() {
+        return taken.getReadOnlyProperty();
+    }
+
+    /** Keeps the mapping in the library under that name, unless another one has it: then the user is asked. */
     void keep(String name) {
         TableMapping named = mapping().named(name.strip());
+        worker.run(() -> new SavedMappings(desk.library()).keep(named), done -> {
+            if (done) {
+                kept(named);
+            } else {
+                taken.set(named);
+            }
+        }, desk::failed);
+    }
+
+    /** Keeps it in the place of the one that has its name. */
+    void replaceTaken() {
+        TableMapping named = taken.get();
         worker.run(() -> {
-            new SavedMappings(desk.library()).keep(named);
+            new SavedMappings(desk.library()).replace(named);
             return named;
-        }, kept -> desk.noticeProperty()
-                .set(Notice
-                        .done("Mapping “" + kept.name() + "” is kept: logs that it fits are read by it from now on.")),
-                desk::failed);
+        }, this::kept, desk::failed);
+    }
+
+    /** Keeps it beside the one that has its name, under a name like it. */
+    void keepBeside() {
+        TableMapping named = taken.get();
+        worker.run(() -> {
+            SavedMappings saved = new SavedMappings(desk.library());
+            TableMapping renamed = named.named(saved.freeName(named.name()));
+            saved.replace(renamed);
+            return renamed;
+        }, this::kept, desk::failed);
+    }
+
+    /** Leaves the one that has the name as it is. */
+    void leaveTaken() {
+        taken.set(null);
+    }
+
+    private void kept(TableMapping mapping) {
+        taken.set(null);
+        desk.noticeProperty()
+                .set(Notice.done(
+                        "Mapping “" + mapping.name() + "” is kept: logs that it fits are read by it from now on."));
     }
 
     /** {@return the mapping as a file to share} */

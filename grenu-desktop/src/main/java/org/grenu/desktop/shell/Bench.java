@@ -13,6 +13,7 @@ import org.grenu.desktop.desk.ShotsByHand;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.importing.ImportViewModel;
+import org.grenu.desktop.importing.KeptMappingsViewModel;
 import org.grenu.desktop.importing.MappingViewModel;
 import org.grenu.desktop.ledger.LedgerViewModel;
 import org.grenu.desktop.rack.RackViewModel;
@@ -40,6 +41,7 @@ public final class Bench implements AutoCloseable {
     private final SeriesViewModel series;
     private final ImportViewModel importing;
     private final MappingViewModel mapping;
+    private final KeptMappingsViewModel keptMappings;
     private final ExportActions exports;
     private final CompareExports compareExports;
     private final LibraryActions library;
@@ -64,6 +66,7 @@ public final class Bench implements AutoCloseable {
         studies = new StudyViewModel(desk, shelf, rack::shown, rack.rows());
         importing = new ImportViewModel(desk, interfaceThread);
         mapping = new MappingViewModel(desk, importing, interfaceThread);
+        keptMappings = new KeptMappingsViewModel(desk, interfaceThread);
         exports = new ExportActions(desk, read, appearance, interfaceThread);
         compareExports = new CompareExports(desk, compare, appearance, interfaceThread);
         library = new LibraryActions(desk, interfaceThread);
@@ -147,6 +150,11 @@ public final class Bench implements AutoCloseable {
         return mapping;
     }
 
+    /** {@return the mappings that the library keeps} */
+    public KeptMappingsViewModel keptMappings() {
+        return keptMappings;
+    }
+
     /** {@return what is saved of the open shot} */
     public ExportActions exports() {
         return exports;
@@ -177,6 +185,7 @@ public final class Bench implements AutoCloseable {
     public void close() {
         importing.close();
         mapping.close();
+        keptMappings.close();
         exports.close();
         compareExports.close();
         library.close();

@@ -51,6 +51,9 @@ final class BenchActions {
         /** What is in the bin. */
         void bin();
 
+        /** The mappings that the library keeps. */
+        void keptMappings();
+
         /** The find-or-do field. */
         void findOrDo();
     }
@@ -155,6 +158,8 @@ final class BenchActions {
                 Action.of("library-backup", "Back up…", "A copy that is read back and compared", files::backUp),
                 Action.of("library-restore", "Restore a backup…", "The library as it is now is kept beside it",
                         files::restore),
+                Action.of("library-mappings", "Kept mappings…",
+                        "How logs of other programs are read: to rename, share and delete", reach::keptMappings),
                 Action.of("library-bin", "Bin…", "What was put away, to take out again", reach::bin));
     }
 

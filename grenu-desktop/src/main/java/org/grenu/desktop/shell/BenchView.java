@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.MenuButton;
@@ -33,6 +32,7 @@ import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.find.FindOrDoPanel;
 import org.grenu.desktop.find.FindOrDoViewModel;
 import org.grenu.desktop.importing.ImportPanel;
+import org.grenu.desktop.importing.KeptMappingsPanel;
 import org.grenu.desktop.importing.MappingPanel;
 import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
@@ -73,6 +73,7 @@ public final class BenchView extends StackPane {
     private final BulkPanel bulk;
     private final BinPanel bin;
     private final JoinPanel join;
+    private final KeptMappingsPanel keptMappings;
     private final FindOrDoViewModel finding;
 
     /** The whole window's content. */
@@ -95,6 +96,8 @@ public final class BenchView extends StackPane {
         bin = new BinPanel(bench.desk());
         join = new JoinPanel(joining);
         mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
+        keptMappings = new KeptMappingsPanel(bench.keptMappings(), files::saveText,
+                () -> dialogs.filesToOpen(FilesWanted.MAPPINGS));
         bulk = new BulkPanel(new BulkViewModel(bench.desk()));
         BorderPane page = new BorderPane(columns(rooms()));
         page.setTop(new Header(bench.desk(), actions, libraryMenu()));
@@ -157,8 +160,8 @@ public final class BenchView extends StackPane {
         overlays.add(bulk, () -> bulk.setVisible(false));
         overlays.add(bin, () -> bin.setVisible(false));
         overlays.add(join, join::putAway);
+        overlays.add(keptMappings, () -> keptMappings.setVisible(false));
         overlays.add(new FindOrDoPanel(finding), finding::putAway);
-        overlays.addAbove(new NoticeBar(bench.desk().noticeProperty()), Pos.BOTTOM_CENTER);
     }
 
     /** {@return everything that can be done, for the table of keys} */
@@ -209,6 +212,11 @@ public final class BenchView extends StackPane {
             @Override
             public void bin() {
                 bin.open();
+            }
+
+            @Override
+            public void keptMappings() {
+                keptMappings.open();
             }
 
             @Override

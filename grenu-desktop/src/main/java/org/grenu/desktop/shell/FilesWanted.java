@@ -13,6 +13,8 @@ public enum FilesWanted {
     LATE_LOG("The log of this shot", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.json", "*.xlsx"),
     /** A log whose columns are to be named. */
     LOG("Name the columns of a log", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
+    /** Mappings that somebody shared, several at once. */
+    MAPPINGS("Take mappings from files", "Mappings", "*.json"),
     /** A table with a row for each shot. */
     TABLE("Join a table to the shots", "Tables", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** A data package or another library. */
@@ -47,6 +49,6 @@ public enum FilesWanted {
     }
 
     boolean several() {
-        return this == LOGS || this == PHOTOS;
+        return this == LOGS || this == PHOTOS || this == MAPPINGS;
     }
 }

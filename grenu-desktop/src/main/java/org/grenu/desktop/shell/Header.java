@@ -10,6 +10,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.action.ActionButton;
 import org.grenu.desktop.action.Actions;
@@ -29,8 +30,13 @@ final class Header extends HBox {
         name.getStyleClass().add(Styles.WORDMARK);
         name.setMinWidth(Region.USE_PREF_SIZE);
         study.getStyleClass().add(Styles.MUTED);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
+        NoticeBar notice = new NoticeBar(desk.noticeProperty());
+        study.visibleProperty().bind(notice.visibleProperty().not());
+        study.managedProperty().bind(study.visibleProperty());
+        // The notice has its place whether there is one or not: nothing moves when it comes, and it covers nothing.
+        StackPane told = new StackPane(study, notice);
+        StackPane.setAlignment(study, Pos.CENTER_LEFT);
+        HBox.setHgrow(told, Priority.ALWAYS);
         Button find = ActionButton.icon(actions.get("find-or-do"), Icon.SEARCH);
         Button undo = ActionButton.icon(actions.get("undo"), Icon.UNDO);
         Button redo = ActionButton.icon(actions.get("redo"), Icon.REDO);
@@ -44,7 +50,7 @@ final class Header extends HBox {
         Button write = ActionButton.words(actions.get("new-shot"));
         Button map = ActionButton.words(actions.get("map-log"));
         Button take = ActionButton.words(actions.get("import")).with(Icon.IMPORT);
-        getChildren().addAll(name, study, gap, find, undo, redo, settings, library, write, map, take);
+        getChildren().addAll(name, told, find, undo, redo, settings, library, write, map, take);
         desk.shots().addListener((Observable o) -> describe(desk));
         describe(desk);
     }

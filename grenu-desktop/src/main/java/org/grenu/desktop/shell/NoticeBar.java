@@ -5,6 +5,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.util.Duration;
@@ -12,8 +13,10 @@ import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Notice;
 
-/** What was done, for a while, or went wrong, until it is closed: over the foot of the window. */
+/** What was done, for a while, or went wrong, until it is closed: in the head of the window, where it covers nothing. */
 final class NoticeBar extends HBox {
+
+    private static final double HEIGHT = 36;
 
     NoticeBar(ObjectProperty<Notice> notice) {
         getStyleClass().add(Styles.NOTICE);
@@ -21,6 +24,8 @@ final class NoticeBar extends HBox {
         Label text = new Label();
         text.setId("notice");
         text.setWrapText(true);
+        text.setMinWidth(0);
+        text.setMaxHeight(HEIGHT);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
         Button close = new Button();
@@ -39,6 +44,7 @@ final class NoticeBar extends HBox {
             setVisible(is != null);
             if (is != null) {
                 text.setText(is.text());
+                text.setTooltip(new Tooltip(is.text()));
                 getStyleClass().remove(Styles.FAILED);
                 if (is.kind() == Notice.Kind.FAILED) {
                     getStyleClass().add(Styles.FAILED);
@@ -46,6 +52,9 @@ final class NoticeBar extends HBox {
             }
         });
         setVisible(false);
-        setMaxSize(560, USE_PREF_SIZE);
+        setMaxHeight(HEIGHT);
+        setPrefHeight(HEIGHT);
+        setMinWidth(0);
+        setPrefWidth(0);
     }
 }

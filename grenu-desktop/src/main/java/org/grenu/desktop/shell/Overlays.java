@@ -61,14 +61,6 @@ final class Overlays {
         });
     }
 
-    /** Something that lies over all of them, such as a notice. */
-    void addAbove(Node node, Pos place) {
-        StackPane.setAlignment(node, place);
-        StackPane.setMargin(node, new Insets(0, 0, 24, 0));
-        node.setViewOrder(Double.NEGATIVE_INFINITY);
-        over.getChildren().add(node);
-    }
-
     /** {@return whether one stood there; the topmost no longer does} */
     boolean putTopmostAway() {
         return all.stream()

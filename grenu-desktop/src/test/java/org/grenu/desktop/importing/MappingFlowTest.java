@@ -11,12 +11,19 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import org.grenu.core.curve.Channel;
+import org.grenu.app.importing.ImportOutcome;
+import org.grenu.app.importing.SavedMappings;
+import org.grenu.app.importing.ShotSource;
 import org.grenu.desktop.BenchFixture;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.mapping.ColumnRole;
 import org.grenu.formats.mapping.MappingJson;
+import org.grenu.formats.mapping.TableMapping;
 import org.junit.jupiter.api.Test;
 
 /** From a log that nobody recognises to shots in the rack, and once more by itself. */
@@ -85,5 +92,99 @@ class MappingFlowTest extends BenchFixture {
         interact(() -> bench.importing().importPaths(List.of(second)));
         until("the next log is read by it", () -> bench.desk().shots().size() == 4);
         assertThat(bench.desk().shots().get(3).digest().beverage().orElseThrow().value()).isBetween(32.0, 32.6);
+    }
+
+    private void map(String button) {
+        interact(() -> lookup(button).queryButton().fire());
+        until("the guess is there", () -> bench.mapping().previewProperty().get() != null);
+        choose("column-Kanal_1-role", new ColumnRole.OfChannel(Channel.PRESSURE));
+        choose("column-Kanal_2-role", new ColumnRole.OfChannel(Channel.CUP_MASS));
+        until("it can be read", () -> !lookup("#mapping-import").query().isDisabled());
+    }
+
+    private void keepAs(String name) {
+        interact(() -> lookup("#mapping-name").queryAs(TextInputControl.class).setText(name));
+        interact(() -> lookup("#mapping-keep").queryButton().fire());
+    }
+
+    private List<String> kept() {
+        return new SavedMappings(bench.desk().library()).all().stream().map(TableMapping::name).toList();
+    }
+
+    /** One of three refused files is mapped: the others stand in the report, and the mapping serves the next. */
+    @Test
+    void theReportStaysWhileOneOfItsFilesIsMapped() throws IOException {
+        List<Path> files = List.of(log("a.txt", 2), Files.writeString(folder.resolve("b.csv"), "time,pressure\n0,x\n"),
+                log("c.txt", 1.7));
+        interact(() -> bench.importing().importPaths(files));
+        until("all are refused", () -> lookup("#map-c-txt").tryQuery().isPresent());
+        map("#map-a-txt");
+        assertThat(lookup("#import-panel").query().isVisible()).isTrue();
+        keepAs("Station");
+        until("it is kept", () -> kept().contains("Station"));
+        interact(() -> lookup("#mapping-import").queryButton().fire());
+        until("its two shots are in", () -> bench.desk().shots().size() == 2);
+        until("the batch is done", () -> !bench.importing().runningProperty().get());
+        assertThat(bench.importing().outcomes()).extracting(ImportOutcome::file)
+                .as("refused first")
+                .containsExactly("b.csv", "c.txt", "a.txt", "a.txt");
+        assertThat(lookup("#import-panel").query().isVisible()).isTrue();
+        clickOn("#import-again");
+        until("the kept mapping fits the next", () -> bench.desk().shots().size() == 4);
+        until("the batch is done", () -> !bench.importing().runningProperty().get());
+        assertThat(text("import-summary")).isEqualTo("4 shots imported · 1 file could not be read");
+    }
+
+    @Test
+    void keptMappingsAreRenamedSharedTakenAndDeletedAndNeverOverwrittenUnasked() throws IOException, ImportFailure {
+        Path log = log("a.txt", 2);
+        interact(() -> bench.mapping().open(ShotSource.of(log)));
+        until("the guess is there", () -> bench.mapping().previewProperty().get() != null);
+        keepAs("Station");
+        until("it is kept", () -> kept().equals(List.of("Station")));
+        choose("column-Ventil-role", new ColumnRole.OfChannel(Channel.TEMPERATURE));
+        until("the valve is read",
+                () -> bench.mapping().mapping().columns().get(3).role() instanceof ColumnRole.OfChannel);
+        keepAs("Station");
+        until("the name is taken",
+                () -> text("mapping-taken").startsWith("A mapping called “Station” is kept already"));
+        assertThat(new SavedMappings(bench.desk().library()).all().get(0).columns().get(3).role())
+                .as("the first is as it was")
+                .isInstanceOf(ColumnRole.NotRead.class);
+        interact(() -> lookup("#mapping-beside").queryButton().fire());
+        until("both are kept", () -> kept().equals(List.of("Station", "Station 2")));
+        interact(() -> lookup("#mapping-cancel").queryButton().fire());
+
+        interact(() -> lookup("#library-menu").queryAs(MenuButton.class)
+                .getItems()
+                .stream()
+                .filter(item -> "library-mappings".equals(item.getId()))
+                .forEach(MenuItem::fire));
+        until("they are listed", () -> lookup("#kept-name-Station-2").tryQuery().isPresent());
+        interact(() -> {
+            TextField name = lookup("#kept-name-Station-2").queryAs(TextField.class);
+            name.setText("Station");
+            name.getOnAction().handle(null);
+        });
+        until("a taken name is refused in words", () -> text("notice").equals(
+                "Another mapping is called “Station”. This one is still “Station 2”."));
+        interact(() -> {
+            TextField name = lookup("#kept-name-Station-2").queryAs(TextField.class);
+            name.setText("With valve");
+            name.getOnAction().handle(null);
+        });
+        until("it is renamed", () -> kept().equals(List.of("Station", "With valve")));
+        until("the list shows it", () -> lookup("#kept-save-With-valve").tryQuery().isPresent());
+        chosenTarget = folder.resolve("valve.json");
+        interact(() -> lookup("#kept-save-With-valve").queryButton().fire());
+        until("it is shared", () -> Files.exists(chosenTarget));
+        interact(() -> lookup("#kept-delete-With-valve").queryButton().fire());
+        until("it is gone", () -> kept().equals(List.of("Station")) && lookup("#kept-put-back").tryQuery().isPresent());
+        interact(() -> lookup("#kept-put-back").queryButton().fire());
+        until("it is back", () -> kept().equals(List.of("Station", "With valve")));
+        chosenFiles.add(Files.writeString(folder.resolve("other.json"),
+                Files.readString(chosenTarget).replace("Ventil", "Valve")));
+        interact(() -> lookup("#kept-mappings-take").queryButton().fire());
+        until("the shared one stands beside", () -> kept().equals(List.of("Station", "With valve", "With valve 2")));
     }
 }

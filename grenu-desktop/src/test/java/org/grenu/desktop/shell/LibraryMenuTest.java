@@ -126,7 +126,7 @@ class LibraryMenuTest extends BenchFixture {
         assertThat(FilesWanted.LOGS.patterns()).contains("*.csv", "*.CSV", "*.xlsx");
         assertThat(FilesWanted.PHOTOS.patterns()).contains("*.jpg", "*.JPG").doesNotContain("*.csv");
         assertThat(Set.of(FilesWanted.values()).stream().filter(FilesWanted::several))
-                .containsExactlyInAnyOrder(FilesWanted.LOGS, FilesWanted.PHOTOS);
+                .containsExactlyInAnyOrder(FilesWanted.LOGS, FilesWanted.MAPPINGS, FilesWanted.PHOTOS);
         assertThat(FilesWanted.values()).allSatisfy(wanted -> assertThat(wanted.title()).isNotBlank());
     }
 }
