@@ -51,10 +51,6 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
     public record ShotName() implements Meaning {
     }
 
-    /** An extraction yield that somebody else computed. */
-    public record ComputedYield() implements Meaning {
-    }
-
     /** An entry of the user's own, under that heading. */
     public record OwnEntry() implements Meaning {
     }
@@ -78,7 +74,8 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         say(words, new StrengthReading(), "tds", "strength", "reading", "refractometer reading", "refractometer",
                 "konzentration", "staerke",
                 "stärke", "tds reading", "strength reading", "beverage tds", "beverage strength");
-        say(words, new ComputedYield(), "ey", "extraction", "extraction yield", "ext", "ext yield", "extraktion",
+        say(words, new Entry(RecordField.STATED_YIELD), "ey", "extraction", "extraction yield", "ext", "ext yield",
+                "extraktion",
                 "yield percent");
         entries(words);
         for (RecordField field : RecordField.values()) {
@@ -190,9 +187,11 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         return new EntryHeading(heading, Optional.empty(), Optional.empty(), "its heading is not understood");
     }
 
-    /** A yield in percent is no mass. */
+    /** A yield in percent is no mass; and it is no result of Grenu's. */
     private static Meaning inPercent(Meaning meaning) {
-        return meaning instanceof Entry entry && entry.field == RecordField.BEVERAGE ? new ComputedYield() : meaning;
+        return meaning instanceof Entry entry && entry.field == RecordField.BEVERAGE
+                ? new Entry(RecordField.STATED_YIELD)
+                : meaning;
     }
 
     private record Split(String name, String unit) {

@@ -11,13 +11,15 @@ import java.util.Set;
  * @param pumpOff        stated end of the pump, s on the log's axis
  * @param massResolution display step of the scale under the cup, g
  * @param scaleLag       stated delay of the scale, s; empty: found from the log
+ * @param pressureAtRest what the sensor shows without pressure, as its machine's entry says, bar; counts where the log
+ *                       itself does not show it
  */
 public record CurveSettings(Set<RepairKind> repairsOff, OptionalDouble pumpOn, OptionalDouble pumpOff,
-        double massResolution, OptionalDouble scaleLag) {
+        double massResolution, OptionalDouble scaleLag, OptionalDouble pressureAtRest) {
 
     /** Nothing stated, all repairs on, a 0.1 g scale. */
     public static final CurveSettings STANDARD = new CurveSettings(Set.of(), OptionalDouble.empty(),
-            OptionalDouble.empty(), 0.1, OptionalDouble.empty());
+            OptionalDouble.empty(), 0.1, OptionalDouble.empty(), OptionalDouble.empty());
 
     public CurveSettings {
         repairsOff = Set.copyOf(repairsOff);

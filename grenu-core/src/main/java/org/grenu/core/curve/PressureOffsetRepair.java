@@ -7,7 +7,8 @@ import java.util.OptionalDouble;
 import org.grenu.core.numbers.Samples;
 
 /**
- * Subtracts the pressure that the sensor shows at rest. Rest is the log's last second, when it lies still, the
+ * Subtracts the pressure that the sensor shows at rest, by the log or, where the log never comes to rest, by what is
+ * written down of the machine. Rest is the log's last second, when it lies still, the
  * pressure
  * has fallen to it from a height, no pump flows, and nothing in the log lies below it.
  */
@@ -29,9 +30,21 @@ final class PressureOffsetRepair implements CurveRepair {
             return new RepairedLog(log, List.of());
         }
         OptionalDouble before = atStart(log, pressure);
-        OptionalDouble offset = before.isPresent() ? before : atEnd(log, pressure);
-        return offset.isEmpty() || Math.abs(offset.getAsDouble()) < SMALLEST_BAR ? new RepairedLog(log, List.of())
-                : shifted(log, pressure, offset.getAsDouble(), settings);
+        OptionalDouble shown = before.isPresent() ? before : atEnd(log, pressure);
+        if (shown.isPresent()) {
+            return Math.abs(shown.getAsDouble()) < SMALLEST_BAR ? new RepairedLog(log, List.of())
+                    : shifted(log, pressure, shown.getAsDouble(), "the sensor showed %.2f bar at rest", settings);
+        }
+        OptionalDouble stated = settings.pressureAtRest();
+        return stated.isPresent() && stated.getAsDouble() != 0 && fits(stated.getAsDouble(), pressure)
+                ? shifted(log, pressure, stated.getAsDouble(),
+                        "the sensor shows %.2f bar at rest, as the machine's entry says", settings)
+                : new RepairedLog(log, List.of());
+    }
+
+    /** A log that goes below a sensor's rest was zeroed already. */
+    private static boolean fits(double stated, Samples pressure) {
+        return Math.abs(stated) <= LARGEST_BAR && lowestMean(pressure) >= stated - LOWER_BAR;
     }
 
     /** What the sensor shows before the pump's flow begins, if the log begins early enough; within an offset's size. */
@@ -70,11 +83,12 @@ final class PressureOffsetRepair implements CurveRepair {
         return rests ? OptionalDouble.of(offset) : OptionalDouble.empty();
     }
 
-    private static RepairedLog shifted(ShotLog log, Samples pressure, double offset, CurveSettings settings) {
+    private static RepairedLog shifted(ShotLog log, Samples pressure, double offset, String words,
+            CurveSettings settings) {
         double end = log.time().get(log.size() - 1);
         boolean applied = settings.applies(RepairKind.PRESSURE_OFFSET);
         Repair repair = new Repair(RepairKind.PRESSURE_OFFSET, end - REST_SECONDS, end,
-                String.format(Locale.ROOT, "the sensor showed %.2f bar at rest", offset).replace('-', '\u2212'),
+                String.format(Locale.ROOT, words, offset).replace('-', '\u2212'),
                 applied);
         double[] shifted = Arrays.stream(pressure.toArray()).map(p -> p - offset).toArray();
         return new RepairedLog(applied ? log.with(Channel.PRESSURE, Samples.of(shifted)) : log, List.of(repair));

@@ -86,6 +86,7 @@ public final class DemoStudy {
             String readings = shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; "));
             record = record.with(RecordField.READINGS, readings)
                     .with(RecordField.ZERO, shot.zero())
+                    .with(RecordField.ZERO_WATER, "brewing")
                     .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
         }
         return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(record, shot.log()),

@@ -21,6 +21,9 @@ import org.grenu.core.quantity.Reported;
 public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, Optional<Fact> at,
         FindingWords words) {
 
+    private static final String TASTE = "taste_";
+    /** Words picked out of a note are likely meant so, and not more than that (common practice, no source). */
+    private static final double TASTE_AS_READ = 0.85;
     private static final int MOST_DECIMALS = 3;
     static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
 
@@ -38,9 +41,12 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
             }
         }
         OptionalDouble seconds = seconds(shot);
-        FindingWords said = new FindingWords(filled(words.statement(), shot), filled(words.evidence(), shot),
+        boolean taste = conditions.stream().anyMatch(condition -> condition.fact().name().startsWith(TASTE));
+        FindingWords said = new FindingWords(filled(words.statement(), shot),
+                filled(words.evidence(), shot) + (taste ? "; " + RecordFacts.tasteAsRead(shot) : ""),
                 filled(words.toTry(), shot), filled(words.next(), shot));
-        return Optional.of(new Finding(name, severity, said, seconds, confidence, school));
+        return Optional.of(new Finding(name, severity, said, seconds,
+                taste ? Math.min(confidence, TASTE_AS_READ) : confidence, school));
     }
 
     private OptionalDouble seconds(ShotContext shot) {

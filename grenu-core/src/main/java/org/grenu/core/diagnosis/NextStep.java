@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grenu.core.extraction.Input;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.quantity.Title;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.ShotRecord;
 
 /**
  * The one thing to do next; two where schools disagree.
@@ -46,6 +48,25 @@ public record NextStep(String change, String reason, String school) {
             return unknown.get();
         }
         return asking.isEmpty() ? repeat(masses, siblings) : advised(asking);
+    }
+
+    /**
+     * {@return this step where that shot's grinder can take it; at the end of its scale that this is the limit, and
+     * what can still move}
+     */
+    public NextStep withinReach(ShotRecord record) {
+        String words = change.toLowerCase(Locale.ROOT);
+        boolean finer = words.startsWith("grind") && words.contains("finer");
+        boolean coarser = words.startsWith("grind") && words.contains("coarser");
+        return GrinderScale.of(record)
+                .filter(scale -> finer && scale.atFinest() || coarser && scale.atCoarsest())
+                .map(scale -> new NextStep(
+                        "Not by grinding: the grinder stands at its " + (finer ? "finest" : "coarsest"),
+                        reason + " “" + change + "” cannot be carried out: " + DecimalText.exact(scale.set())
+                                + " is the end of the grinder's scale. What can still move: dose, ratio, temperature"
+                                + " and profile.",
+                        school))
+                .orElse(this);
     }
 
     private static List<Finding> asking(List<Finding> findings) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.hydraulics.Water;
 import org.grenu.core.record.RecordField;
@@ -61,6 +62,20 @@ final class RecordFacts {
             new Fact("grind_changed", 1, "change of the grind since the shot before, without sign",
                     RecordFacts::grindChanged),
             new Fact("purge_g", 1, "coffee purged before the dose", c -> number(c, RecordField.PURGE)),
+            new Fact("retention_g", 1, "coffee that the grinder keeps", c -> number(c, RecordField.RETENTION)),
+            new Fact("purge_short_g", 1, "what was purged less than the grinder keeps",
+                    c -> difference(c, RecordField.RETENTION, RecordField.PURGE)),
+            new Fact("grind", 1, "grinder setting", c -> number(c, RecordField.GRIND)),
+            new Fact("grind_finest", 1, "the grinder's finest setting", c -> number(c, RecordField.FINEST)),
+            new Fact("grind_coarsest", 1, "the grinder's coarsest setting", c -> number(c, RecordField.COARSEST)),
+            new Fact("grind_beyond", 1, "how far the setting lies beyond the grinder's scale, 0 within it",
+                    c -> GrinderScale.of(c.record())
+                            .flatMap(scale -> FactValue.entered(OptionalDouble.of(scale.beyond())))),
+            new Fact("switched_on_min", 0, "minutes that the machine was on", c -> number(c, RecordField.MINUTES_ON)),
+            new Fact("warm_up_min", 0, "minutes that the machine takes to warm up",
+                    c -> number(c, RecordField.WARM_UP)),
+            new Fact("warm_up_short_min", 0, "minutes wanting to that",
+                    c -> difference(c, RecordField.WARM_UP, RecordField.MINUTES_ON)),
             new Fact("roast_dark", 0, "1 when the roast level is written down as dark, 0 as another",
                     RecordFacts::roastDark),
             new Fact("soak_meant", 0, "1 when the profile names a soak or pre-infusion, else 0",
@@ -156,6 +171,25 @@ final class RecordFacts {
                 .text(RecordField.TASTE)
                 .flatMap(taste -> FactValue.of(
                         TasteWords.meant(taste).stream().filter(words::contains).distinct().count()));
+    }
+
+    /**
+     * {@return which words of the tasting note were taken for a taste, and which were not since they are negated} Words
+     * are picked out, not understood: who relies on them is told which.
+     */
+    static String tasteAsRead(ShotContext context) {
+        TasteWords.Read read = TasteWords.read(context.record().text(RecordField.TASTE).orElse(""));
+        String counted = named(read.meant());
+        String negated = named(read.negated());
+        return "words picked out of the note, which may be misread: " + (counted.isEmpty() ? "none" : counted)
+                + (negated.isEmpty() ? "" : "; not counted, as negated: " + negated);
+    }
+
+    private static String named(List<String> words) {
+        return words.stream()
+                .filter(word -> UNDER.contains(word) || OVER.contains(word))
+                .distinct()
+                .collect(Collectors.joining(", "));
     }
 
     /** Empty when nobody wrote down the roast: a rule for dark roasts then has nothing to say. */

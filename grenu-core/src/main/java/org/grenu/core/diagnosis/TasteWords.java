@@ -22,19 +22,34 @@ final class TasteWords {
 
     /** {@return the words that are said to be there, in lower case} */
     static List<String> meant(String note) {
+        return read(note).meant();
+    }
+
+    /**
+     * A note as it was read.
+     *
+     * @param meant   words that are said to be there, in lower case
+     * @param negated words that are said not to be
+     */
+    record Read(List<String> meant, List<String> negated) {
+    }
+
+    /** {@return the note's words, by whether they are said to be there} */
+    static Read read(String note) {
         List<String> meant = new ArrayList<>();
+        List<String> not = new ArrayList<>();
         for (String clause : note.toLowerCase(Locale.ROOT).replace('’', '\'').split("[,;.:!?()\\n]+")) {
             boolean negated = false;
             String before = "";
             for (String word : clause.split("[^\\p{L}']+")) {
                 boolean takenBack = TAKEN_BACK.contains(word) && NEGATIONS.contains(before);
                 negated = !takenBack && (NEGATIONS.contains(word) || negated && !NEXT_CLAUSE.contains(word));
-                if (!negated && !word.isEmpty()) {
-                    meant.add(word);
+                if (!word.isEmpty()) {
+                    (negated ? not : meant).add(word);
                 }
                 before = word;
             }
         }
-        return meant;
+        return new Read(meant, not);
     }
 }

@@ -9,15 +9,17 @@ import org.grenu.core.quantity.Measured;
  * The masses and the strength of one beverage, and what follows from them.
  *
  * <p>EY as dosed = c·m_b/m_d; EY dry = c·m_b/(m_d·(1 − w)). Uncertainty by the law of propagation for the product
- * model
- * (JCGM 100:2008, 5.1.6): (u(EY)/EY)² = (u(c)/c)² + (u(m_b)/m_b)² + (u(m_d)/m_d)² + (u(w)/(1 − w))².
+ * model (JCGM 100:2008, 5.1.6): (u(EY)/EY)² = (u(c)/c)² + (u(m_b)/m_b)² + (u(m_d)/m_d)² + (u(w)/(1 − w))². Where one
+ * scale weighed both masses, its bias b is one error and counts once: u(b)²·(1/m_b − 1/m_d)² (5.2.2, correlation 1).
  *
  * @param dose     dry ground coffee, g, in (0, ∞)
  * @param beverage mass in the cup, g, in [0, ∞)
  * @param strength dissolved solids in the beverage, % m/m
+ * @param oneScale whether dose and beverage were weighed on one scale
  * @param moisture share of the dose that is not dry coffee, % m/m in [0, 100), when it is known
  */
-public record Brew(Measured dose, Measured beverage, Measured strength, Optional<Measured> moisture) {
+public record Brew(Measured dose, Measured beverage, Measured strength, boolean oneScale,
+        Optional<Measured> moisture) {
 
     /** @throws IllegalArgumentException if a value is outside its range */
     public Brew {
@@ -36,7 +38,7 @@ public record Brew(Measured dose, Measured beverage, Measured strength, Optional
 
     /** {@return brew ratio R = m_b/m_d} */
     public Measured ratio() {
-        return beverage.dividedBy(dose);
+        return oneScale ? beverage.dividedByOfOneInstrument(dose) : beverage.dividedBy(dose);
     }
 
     /** {@return dissolved solids m_s = c·m_b, g} */
@@ -46,7 +48,7 @@ public record Brew(Measured dose, Measured beverage, Measured strength, Optional
 
     /** {@return the extraction yield as dosed, %} */
     public ExtractionYield asDosed() {
-        Measured percent = strength.times(beverage).dividedBy(dose);
+        Measured percent = strength.times(ratio());
         return new ExtractionYield(Basis.AS_DOSED, percent, UncertaintyBudget.ofVariances(relativeVariances()));
     }
 
@@ -54,7 +56,7 @@ public record Brew(Measured dose, Measured beverage, Measured strength, Optional
     public Optional<ExtractionYield> dry() {
         return moisture.map(w -> {
             Measured dryShare = new Measured(1 - w.value() / 100, w.independent() / 100, w.shared() / 100);
-            Measured percent = strength.times(beverage).dividedBy(dose).dividedBy(dryShare);
+            Measured percent = strength.times(ratio()).dividedBy(dryShare);
             Map<Input, Double> variances = relativeVariances();
             variances.put(Input.MOISTURE, dryShare.relativeVariance());
             return new ExtractionYield(Basis.DRY, percent, UncertaintyBudget.ofVariances(variances));
@@ -69,9 +71,18 @@ public record Brew(Measured dose, Measured beverage, Measured strength, Optional
     private Map<Input, Double> relativeVariances() {
         Map<Input, Double> variances = new EnumMap<>(Input.class);
         variances.put(Input.STRENGTH, finite(strength.relativeVariance()));
-        variances.put(Input.BEVERAGE, finite(beverage.relativeVariance()));
-        variances.put(Input.DOSE, finite(dose.relativeVariance()));
+        variances.put(Input.BEVERAGE, finite(own(beverage).relativeVariance()));
+        variances.put(Input.DOSE, finite(own(dose).relativeVariance()));
+        if (oneScale) {
+            double ratio = ratio().shared() / ratio().value();
+            variances.put(Input.SCALE, finite(ratio * ratio));
+        }
         return variances;
+    }
+
+    /** Without what the scale gets wrong in both masses. */
+    private Measured own(Measured mass) {
+        return oneScale ? Measured.independent(mass.value(), mass.independent()) : mass;
     }
 
     /** A zero strength or beverage has no relative variance; its budget stays empty rather than infinite. */

@@ -32,15 +32,22 @@ public record MonteCarloYield(int draws, long seed) {
     }
 
     private static double drawn(Brew brew, Basis basis, RandomGenerator random) {
-        double dose = draw(brew.dose(), random);
+        double bias = random.nextGaussian();
+        double dose = brew.oneScale() ? onOneScale(brew.dose(), bias, random) : draw(brew.dose(), random);
+        double beverage = brew.oneScale() ? onOneScale(brew.beverage(), bias, random) : draw(brew.beverage(), random);
         if (basis == Basis.DRY) {
             dose *= 1 - draw(brew.moisture().get(), random) / 100;
         }
-        return draw(brew.strength(), random) * draw(brew.beverage(), random) / dose;
+        return draw(brew.strength(), random) * beverage / dose;
     }
 
     private static double draw(Measured input, RandomGenerator random) {
         return input.value() + input.u() * random.nextGaussian();
+    }
+
+    /** Two masses on one scale share the same draw of its bias. */
+    private static double onOneScale(Measured mass, double bias, RandomGenerator random) {
+        return mass.value() + mass.shared() * bias + mass.independent() * random.nextGaussian();
     }
 
     /** Mean, standard uncertainty and the ends of the 95 % coverage interval, all in %. */

@@ -56,6 +56,12 @@ public record Measured(double value, double independent, double shared) {
         return new Measured(value * factor, independent * Math.abs(factor), shared * Math.abs(factor));
     }
 
+    /** {@return the sum of two quantities measured independently of each other} */
+    public Measured plus(Measured other) {
+        return new Measured(value + other.value, Math.hypot(independent, other.independent),
+                Math.hypot(shared, other.shared));
+    }
+
     /**
      * {@return the product of two quantities measured independently of each other} First-order propagation; the
      * independent and shared parts are carried separately.
@@ -64,6 +70,19 @@ public record Measured(double value, double independent, double shared) {
         return new Measured(value * other.value,
                 Math.hypot(independent * other.value, value * other.independent),
                 Math.hypot(shared * other.value, value * other.shared));
+    }
+
+    /**
+     * {@return the quotient of two quantities whose shared parts are one error, such as a scale's bias in two
+     * weighings} It moves both the same way, so that in their quotient it mostly cancels: its sensitivity is
+     * (1 − this/divisor)/divisor where both have the same (JCGM 100:2008, 5.2.2, with a correlation of 1).
+     *
+     * @throws IllegalArgumentException if the divisor's value is zero
+     */
+    public Measured dividedByOfOneInstrument(Measured divisor) {
+        Measured apart = dividedBy(divisor);
+        double d = divisor.value;
+        return new Measured(apart.value, apart.independent, Math.abs(shared / d - value * divisor.shared / (d * d)));
     }
 
     /**

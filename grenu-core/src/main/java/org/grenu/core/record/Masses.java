@@ -52,7 +52,7 @@ public record Masses(Optional<Measured> dose, Optional<Measured> beverage, Bever
     /** {@return dose, beverage and strength together, when all three are known} */
     public Optional<Brew> brew() {
         return dose.isPresent() && beverage.isPresent() && strength.isPresent()
-                ? Optional.of(new Brew(dose.get(), beverage.get(), strength.get(), moisture))
+                ? Optional.of(new Brew(dose.get(), beverage.get(), strength.get(), oneScale(), moisture))
                 : Optional.empty();
     }
 
@@ -74,7 +74,14 @@ public record Masses(Optional<Measured> dose, Optional<Measured> beverage, Bever
     /** {@return brew ratio, when dose and beverage mass are known} */
     public Optional<Measured> ratio() {
         return dose.isPresent() && beverage.isPresent()
-                ? Optional.of(beverage.get().dividedBy(dose.get())) : Optional.empty();
+                ? Optional.of(oneScale() ? beverage.get().dividedByOfOneInstrument(dose.get())
+                        : beverage.get().dividedBy(dose.get()))
+                : Optional.empty();
+    }
+
+    /** A record names one scale: what was weighed for it was weighed on that. */
+    private boolean oneScale() {
+        return beverageSource == BeverageSource.WEIGHED || beverageSource == BeverageSource.SLICES;
     }
 
     /** {@return dissolved solids, g, when beverage mass and strength are known} */

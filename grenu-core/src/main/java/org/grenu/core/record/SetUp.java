@@ -26,7 +26,9 @@ public final class SetUp {
                     RecordField.REFRACTOMETER_REPEATABILITY,
                     RecordField.REFRACTOMETER_BIAS, RecordField.REFRACTOMETER_READS, RecordField.REFRACTOMETER_LINE,
                     RecordField.SAMPLE_FILTERED, RecordField.SCALE,
-                    RecordField.SCALE_RESOLUTION, RecordField.SCALE_BIAS));
+                    RecordField.SCALE_RESOLUTION, RecordField.SCALE_REPEATABILITY, RecordField.SCALE_BIAS,
+                    RecordField.PRESSURE_AT_REST, RecordField.ZERO_WATER, RecordField.BLANK, RecordField.WARM_UP,
+                    RecordField.FINEST, RecordField.COARSEST, RecordField.RETENTION));
 
     /**
      * Entries that name or count the shot, that came of it, or that follow from others: a change of them is no
@@ -43,8 +45,11 @@ public final class SetUp {
             RecordField.DILUTION_BEVERAGE, RecordField.DILUTION_WATER, RecordField.REFRACTOMETER_RESOLUTION,
             RecordField.REFRACTOMETER_REPEATABILITY, RecordField.REFRACTOMETER_BIAS,
             RecordField.REFRACTOMETER_READS, RecordField.REFRACTOMETER_LINE, RecordField.COMPENSATED_FROM,
-            RecordField.COMPENSATED_TO, RecordField.SCALE_RESOLUTION, RecordField.SCALE_BIAS,
-            RecordField.PUMP_ON, RecordField.PUMP_OFF, RecordField.SCALE_LAG, RecordField.PHASES,
+            RecordField.COMPENSATED_TO, RecordField.SCALE_RESOLUTION, RecordField.SCALE_REPEATABILITY,
+            RecordField.SCALE_BIAS, RecordField.PRESSURE_AT_REST, RecordField.ZERO_WATER, RecordField.BLANK,
+            RecordField.WARM_UP, RecordField.FINEST, RecordField.COARSEST, RecordField.RETENTION,
+            RecordField.STATED_YIELD, RecordField.PUMP_ON, RecordField.PUMP_OFF, RecordField.SCALE_LAG,
+            RecordField.PHASES,
             RecordField.MOMENT_NOTES,
             RecordField.TASTE, RecordField.REPAIRS_OFF, RecordField.FAULT,
             RecordField.FAULT_ON_PURPOSE, RecordField.SIMULATED, RecordField.NOTE);

@@ -57,6 +57,8 @@ public final class ShotRecord {
     private final Map<RecordField, Object> entries;
     private final SortedMap<String, String> extras;
 
+    private static final String ZERO_WITH_BREWING_WATER = "brewing";
+
     private ShotRecord(Map<RecordField, Object> entries, SortedMap<String, String> extras) {
         this.entries = entries;
         this.extras = Collections.unmodifiableSortedMap(extras);
@@ -233,7 +235,7 @@ public final class ShotRecord {
 
     /** {@return the cup's own readings with their instrument; what is not said of it is taken as usual} */
     public StrengthSeries strengthSeries() {
-        return new StrengthSeries(readings(), number(RecordField.ZERO), refractometer(), dilution());
+        return new StrengthSeries(readings(), number(RecordField.ZERO), refractometer(), dilution(), blank());
     }
 
     /** {@return the samples beside the cup's own series, in the order they were entered} */
@@ -246,7 +248,15 @@ public final class ShotRecord {
     public StrengthSeries series(Sample sample) {
         return new StrengthSeries(sample.taken(), sample.zero().isPresent() ? sample.zero() : number(RecordField.ZERO),
                 refractometer(), sample.dilution()
-                        .map(parts -> new SampleDilution(weighed(parts.beverage()), weighed(parts.water()))));
+                        .map(parts -> new SampleDilution(weighed(parts.beverage()), weighed(parts.water()))),
+                blank());
+    }
+
+    /** What the water shows by itself, unless the zero check was made with that water and has it already. */
+    private OptionalDouble blank() {
+        boolean inZero = has(RecordField.ZERO)
+                && text(RecordField.ZERO_WATER).filter(ZERO_WITH_BREWING_WATER::equals).isPresent();
+        return inZero ? OptionalDouble.empty() : number(RecordField.BLANK);
     }
 
     private Refractometer refractometer() {
@@ -275,9 +285,13 @@ public final class ShotRecord {
                 : Optional.empty();
     }
 
-    /** {@return a mass read on the scale: display step/√12 independent, bias limit/√3 shared; g} */
+    /**
+     * {@return a mass read on the scale: what one weighing scatters by, never less than display step/√12, independent;
+     * bias limit/√3 shared; g}
+     */
     public Measured weighed(double grams) {
-        return new Measured(grams, scaleResolution() / Math.sqrt(12),
+        double scatter = number(RecordField.SCALE_REPEATABILITY).orElse(0);
+        return new Measured(grams, Math.max(scatter, scaleResolution() / Math.sqrt(12)),
                 number(RecordField.SCALE_BIAS).orElse(0) / Math.sqrt(3));
     }
 
@@ -307,8 +321,7 @@ public final class ShotRecord {
     /** {@return what the record says about the log} */
     public CurveSettings curveSettings() {
         return new CurveSettings(repairsOff(), number(RecordField.PUMP_ON), number(RecordField.PUMP_OFF),
-                scaleResolution(),
-                number(RecordField.SCALE_LAG));
+                scaleResolution(), number(RecordField.SCALE_LAG), number(RecordField.PRESSURE_AT_REST));
     }
 
     private double scaleResolution() {

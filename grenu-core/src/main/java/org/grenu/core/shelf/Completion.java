@@ -41,18 +41,15 @@ final class Completion {
             number(RecordField.DENSITY, coffee.number(ShelfField.DENSITY));
         });
         version(ShelfKind.GRINDER)
-                .ifPresent(grinder -> text(RecordField.BURRS, grinder.entries().text(ShelfField.BURRS)));
+                .ifPresent(grinder -> grinder(grinder.entries()));
         version(ShelfKind.WATER).ifPresent(water -> {
             number(RecordField.HARDNESS, water.entries().number(ShelfField.HARDNESS));
             number(RecordField.ALKALINITY, water.entries().number(ShelfField.ALKALINITY));
+            number(RecordField.BLANK, water.entries().number(ShelfField.BLANK));
         });
         order();
         version(ShelfKind.BASKET).ifPresent(basket -> basket(basket.entries()));
-        version(ShelfKind.SCALE).ifPresent(scale -> {
-            number(RecordField.SCALE_RESOLUTION, scale.entries().number(ShelfField.SCALE_STEP));
-            number(RecordField.SCALE_BIAS, scale.entries().number(ShelfField.SCALE_BIAS));
-            number(RecordField.SCALE_LAG, scale.entries().number(ShelfField.SCALE_LAG));
-        });
+        version(ShelfKind.SCALE).ifPresent(scale -> scale(scale.entries()));
         version(ShelfKind.REFRACTOMETER).ifPresent(instrument -> refractometer(instrument.entries()));
         version(ShelfKind.SITE)
                 .ifPresent(site -> number(RecordField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
@@ -118,7 +115,27 @@ final class Completion {
                 said.size() == 1 && !said.get(0).isEmpty() ? Optional.of(said.get(0)) : Optional.empty());
     }
 
+    private void grinder(Entries grinder) {
+        text(RecordField.BURRS, grinder.text(ShelfField.BURRS));
+        number(RecordField.FINEST, grinder.number(ShelfField.FINEST));
+        number(RecordField.COARSEST, grinder.number(ShelfField.COARSEST));
+        number(RecordField.RETENTION, grinder.number(ShelfField.RETENTION));
+    }
+
+    private void scale(Entries scale) {
+        CheckWeights checked = CheckWeights.of(scale, recorded.pulledAt().map(LocalDateTime::toLocalDate));
+        number(RecordField.SCALE_RESOLUTION, scale.number(ShelfField.SCALE_STEP));
+        OptionalDouble repeatability = scale.number(ShelfField.SCALE_REPEATABILITY);
+        number(RecordField.SCALE_REPEATABILITY, repeatability.isPresent() ? repeatability : checked.repeatability());
+        number(RecordField.SCALE_BIAS, checked.bias(scale.number(ShelfField.SCALE_BIAS)));
+        number(RecordField.SCALE_LAG, scale.number(ShelfField.SCALE_LAG));
+    }
+
     private void machine() {
+        version(ShelfKind.MACHINE).ifPresent(machine -> {
+            number(RecordField.PRESSURE_AT_REST, machine.entries().number(ShelfField.SENSOR_OFFSET));
+            number(RecordField.WARM_UP, machine.entries().number(ShelfField.WARM_UP));
+        });
         recorded.text(RecordField.MACHINE)
                 .flatMap(name -> shelf.find(ShelfKind.MACHINE, name))
                 .filter(item -> item.versions().size() > 1)

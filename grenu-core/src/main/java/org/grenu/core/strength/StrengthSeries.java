@@ -22,9 +22,12 @@ import org.grenu.core.quantity.Measured;
  * @param zero          what the instrument showed for the rinse water, when it was checked
  * @param refractometer the instrument
  * @param dilution      of the sample, when it was diluted
+ * @param blank         what the brewing water shows by itself, % m/m, where the zero check does not hold it already: it
+ *                      dissolved nothing of the coffee, so it is subtracted for the water's share of the beverage,
+ *                      with one reading's uncertainty that all shots with that water share
  */
 public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractometer refractometer,
-        Optional<SampleDilution> dilution) {
+        Optional<SampleDilution> dilution, OptionalDouble blank) {
 
     public StrengthSeries {
         taken = List.copyOf(taken);
@@ -32,7 +35,8 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
 
     /** {@return a series of an undiluted sample of which only the values are known} */
     public static StrengthSeries of(List<Double> values, OptionalDouble zero, Refractometer refractometer) {
-        return new StrengthSeries(values.stream().map(Reading::of).toList(), zero, refractometer, Optional.empty());
+        return new StrengthSeries(values.stream().map(Reading::of).toList(), zero, refractometer, Optional.empty(),
+                OptionalDouble.empty());
     }
 
     /** {@return the readings' values} */
@@ -56,7 +60,17 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
         Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero),
                 refractometer.bias() / Math.sqrt(3));
         Measured sample = refractometer.line().strength(read);
-        return Optional.of(dilution.map(diluted -> diluted.before(sample)).orElse(sample));
+        return Optional.of(withoutBlank(dilution.map(diluted -> diluted.before(sample)).orElse(sample)));
+    }
+
+    private Measured withoutBlank(Measured strength) {
+        if (blank.isEmpty()) {
+            return strength;
+        }
+        double waterShare = Math.max(0, 1 - strength.value() / 100);
+        double u = Math.max(refractometer.repeatability(), refractometer.stepUncertainty());
+        return new Measured(strength.value() - waterShare * blank.getAsDouble(), strength.independent(),
+                Math.hypot(strength.shared(), waterShare * u));
     }
 
     /** {@return the mean reading before the zero check is subtracted; NaN without a reading} */

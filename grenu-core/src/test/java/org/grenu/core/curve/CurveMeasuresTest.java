@@ -53,7 +53,8 @@ class CurveMeasuresTest {
         Set<RepairKind> kinds = EnumSet.noneOf(RepairKind.class);
         kinds.addAll(Set.of(off));
         return CurveMeasures.of(log,
-                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty(),
+                        OptionalDouble.empty()));
     }
 
     @Nested
@@ -105,7 +106,7 @@ class CurveMeasuresTest {
         void statedOnesGoBeforeFoundOnes() {
             CurveMeasures found = CurveMeasures.of(log(10, 0, t -> 0),
                     new CurveSettings(Set.of(), OptionalDouble.of(0.2), OptionalDouble.of(25.5), 0.1,
-                            OptionalDouble.empty()));
+                            OptionalDouble.empty(), OptionalDouble.empty()));
             assertThat(TimeConvention.PUMP_ON_TO_PUMP_OFF.of(found.times()).getAsDouble()).isCloseTo(25.3,
                     within(1e-12));
         }

@@ -91,7 +91,8 @@ class RepairsTest {
         Set<RepairKind> kinds = EnumSet.noneOf(RepairKind.class);
         kinds.addAll(List.of(off));
         return CurveMeasures.of(log,
-                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+                new CurveSettings(kinds, OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty(),
+                        OptionalDouble.empty()));
     }
 
     private static List<RepairKind> kinds(CurveMeasures measures) {
@@ -240,7 +241,7 @@ class RepairsTest {
         void aDelayThatIsEnteredGoesBeforeWhatIsFound() {
             ShotLog log = new Columns(5).log();
             CurveMeasures moved = CurveMeasures.of(log, new CurveSettings(Set.of(), OptionalDouble.empty(),
-                    OptionalDouble.empty(), 0.1, OptionalDouble.of(2)));
+                    OptionalDouble.empty(), 0.1, OptionalDouble.of(2), OptionalDouble.empty()));
             CurveMeasures plain = measured(log);
             assertThat(moved.repaired().repairs()).singleElement()
                     .extracting(Repair::evidence)
@@ -268,6 +269,20 @@ class RepairsTest {
             assertThat(measures.find(Channel.PRESSURE).orElseThrow().at(15)).isCloseTo(9, within(0.08));
             assertThat(measured(log, RepairKind.PRESSURE_OFFSET).find(Channel.PRESSURE).orElseThrow().at(15))
                     .isCloseTo(9.42, within(0.08));
+        }
+
+        /** Where the log never rests the machine's entry counts, but not in a log that was zeroed already. */
+        @ParameterizedTest
+        @CsvSource({"0.42, 0.42, true", "0, 0.42, false", "0.42, 0, false"})
+        void theRestThatIsWrittenDownCountsWhereTheLogShowsNone(double shift, double stated, boolean shifted) {
+            Columns columns = new Columns(5);
+            Arrays.setAll(columns.pressure, i -> columns.pressure[i] + shift);
+            CurveMeasures measures = CurveMeasures.of(columns.without(290, ROWS), new CurveSettings(Set.of(),
+                    OptionalDouble.empty(), OptionalDouble.empty(), 0.1, OptionalDouble.empty(),
+                    OptionalDouble.of(stated)));
+            assertThat(kinds(measures).contains(RepairKind.PRESSURE_OFFSET)).isEqualTo(shifted);
+            assertThat(measures.find(Channel.PRESSURE).orElseThrow().at(15))
+                    .isCloseTo(shifted ? 9 : 9 + shift, within(0.08));
         }
 
         /** A log that ends while the pressure still falls shows no rest: what is left is no offset. */
@@ -325,7 +340,7 @@ class RepairsTest {
             assertCourse(measures, 0.35);
             CurveMeasures off = CurveMeasures.of(new Columns(5).without(150, 185),
                     new CurveSettings(Set.of(RepairKind.GAP), OptionalDouble.empty(),
-                            OptionalDouble.empty(), 0.1, OptionalDouble.empty()));
+                            OptionalDouble.empty(), 0.1, OptionalDouble.empty(), OptionalDouble.empty()));
             assertThat(off.find(Channel.PRESSURE).orElseThrow().at(16)).as("switched off: open").isNaN();
             CurveMeasures longer = measured(new Columns(5).without(120, 200));
             assertThat(longer.repaired().repairs()).singleElement().satisfies(repair -> {

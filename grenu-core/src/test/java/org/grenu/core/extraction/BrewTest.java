@@ -20,7 +20,7 @@ class BrewTest {
     private static final Measured STEP = Measured.independent(0, 0.1 / Math.sqrt(12));
     private static final Brew WORKED = new Brew(Measured.independent(18, STEP.u()),
             Measured.independent(41.2, STEP.u()),
-            Measured.independent(9.41, 0.03), Optional.of(Measured.exact(3.5)));
+            Measured.independent(9.41, 0.03), true, Optional.of(Measured.exact(3.5)));
 
     @Nested
     class HandbookValues {
@@ -30,7 +30,7 @@ class BrewTest {
         void yieldOnBothBases() {
             assertThat(WORKED.asDosed().percent().value()).isCloseTo(21.54, within(0.005));
             assertThat(WORKED.dry().orElseThrow().percent().value()).isCloseTo(22.32, within(0.005));
-            Brew round = new Brew(Measured.exact(24), Measured.exact(48), Measured.exact(10), Optional.empty());
+            Brew round = new Brew(Measured.exact(24), Measured.exact(48), Measured.exact(10), true, Optional.empty());
             assertThat(round.solids().value()).isCloseTo(4.8, within(1e-12));
             assertThat(round.asDosed().percent().value()).isCloseTo(20, within(1e-12));
             assertThat(round.dry()).isEmpty();
@@ -91,7 +91,7 @@ class BrewTest {
 
         @Test
         void monteCarloAgreesWithTheProductFormula() {
-            Brew brew = new Brew(WORKED.dose(), WORKED.beverage(), new Measured(9.41, 0.02, 0.02),
+            Brew brew = new Brew(WORKED.dose(), WORKED.beverage(), new Measured(9.41, 0.02, 0.02), true,
                     Optional.of(new Measured(3.5, 0, 0.3)));
             for (Basis basis : Basis.values()) {
                 MonteCarloYield.Result drawn = new MonteCarloYield(200_000, 7).of(brew, basis);
@@ -99,6 +99,26 @@ class BrewTest {
                 assertThat(drawn.mean()).isCloseTo(formula.value(),
                         within(5 * formula.u() / Math.sqrt(200_000) + 2e-4));
                 assertThat(drawn.u()).isCloseTo(formula.u(), within(0.01 * formula.u()));
+            }
+        }
+
+        /** A bias of the one scale raises dose and beverage alike: most of it cancels. Of two scales it does not. */
+        @Test
+        void aScalesBiasCountsOnce() {
+            Measured dose = new Measured(18, STEP.u(), 0.1);
+            Measured beverage = new Measured(36, STEP.u(), 0.1);
+            Brew one = new Brew(dose, beverage, Measured.exact(10), true, Optional.empty());
+            Brew two = new Brew(dose, beverage, Measured.exact(10), false, Optional.empty());
+            assertThat(one.asDosed().percent().shared()).as("20 · (0.1/18 − 0.1/36)").isCloseTo(0.05556, within(1e-5));
+            assertThat(two.asDosed().percent().shared()).as("20 · √(0.1²/18² + 0.1²/36²)")
+                    .isCloseTo(0.12423, within(1e-5));
+            assertThat(one.asDosed().budget().share(Input.SCALE)).isGreaterThan(0.1);
+            assertThat(two.asDosed().budget().shares()).doesNotContainKey(Input.SCALE);
+            for (Brew brew : List.of(one, two)) {
+                assertThat(new MonteCarloYield(200_000, 3).of(brew, Basis.AS_DOSED).u())
+                        .isCloseTo(brew.asDosed().percent().u(), within(0.01 * brew.asDosed().percent().u()));
+                assertThat(brew.asDosed().budget().shares().values().stream().mapToDouble(Double::doubleValue).sum())
+                        .isCloseTo(1, within(1e-12));
             }
         }
 
@@ -133,7 +153,8 @@ class BrewTest {
         @Test
         void sharedAndIndependentPartsStayApart() {
             Measured strength = new Measured(10, 0, 0.05);
-            Measured yield = new Brew(Measured.independent(20, 0.1), Measured.exact(40), strength, Optional.empty())
+            Measured yield = new Brew(Measured.independent(20, 0.1), Measured.exact(40), strength, true,
+                    Optional.empty())
                     .asDosed()
                     .percent();
             assertThat(yield.shared()).isCloseTo(20 * 0.05 / 10, within(1e-12));
@@ -144,11 +165,11 @@ class BrewTest {
     @Test
     void impossibleMassesAreRefused() {
         Measured one = Measured.exact(1);
-        assertThatThrownBy(() -> new Brew(Measured.exact(0), one, one, Optional.empty()))
+        assertThatThrownBy(() -> new Brew(Measured.exact(0), one, one, true, Optional.empty()))
                 .hasMessageContaining("dose must be positive");
-        assertThatThrownBy(() -> new Brew(one, Measured.exact(-1), one, Optional.empty()))
+        assertThatThrownBy(() -> new Brew(one, Measured.exact(-1), one, true, Optional.empty()))
                 .hasMessageContaining("must not be negative");
-        assertThatThrownBy(() -> new Brew(one, one, one, Optional.of(Measured.exact(100))))
+        assertThatThrownBy(() -> new Brew(one, one, one, true, Optional.of(Measured.exact(100))))
                 .hasMessageContaining("moisture");
         assertThatThrownBy(() -> new Measured(Double.NaN, 0, 0)).hasMessageContaining("finite");
         assertThatThrownBy(() -> new Measured(1, -1, 0)).hasMessageContaining("not negative");

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.entry.Entries;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.junit.jupiter.api.Test;
@@ -60,6 +61,44 @@ class ShelfTest {
         assertThat(complete.number(RecordField.ALTITUDE)).hasValue(1370);
         assertThat(complete.strengthSeries().strength().orElseThrow().value()).as("0.85 points per °Brix")
                 .isCloseTo(9.35, within(1e-9));
+    }
+
+    /** Check weights, repeatability, rest and blank are no decoration: they are in the numbers of the shot. */
+    @Test
+    void whatIsKeptOfGearIsUsed() {
+        Entries scale = Entries.NONE.with(ShelfField.SCALE_STEP, "0.01")
+                .with(ShelfField.SCALE_BIAS, "0.02")
+                .with(ShelfField.CHECK_WEIGHTS,
+                        "2026-05-01 20 20.05; 2026-05-02 20 20.07; 2026-05-03 20 20.06; 2026-05-20 20 20.90");
+        Shelf shelf = new Shelf(List.of(item(ShelfKind.SCALE, "S-2", scale),
+                item(ShelfKind.MACHINE, "Rig 2",
+                        Entries.NONE.with(ShelfField.SENSOR_OFFSET, "0.4").with(ShelfField.WARM_UP, "30")),
+                item(ShelfKind.WATER, "Tap", Entries.NONE.with(ShelfField.BLANK, "0.05")),
+                item(ShelfKind.GRINDER, "Mill", Entries.NONE.with(ShelfField.FINEST, "1")
+                        .with(ShelfField.COARSEST, "9")
+                        .with(ShelfField.RETENTION, "0.7"))));
+        ShotRecord shot = ShotRecord.EMPTY.with(RecordField.PULLED_AT, "2026-05-13T09:00")
+                .with(RecordField.SCALE, "S-2")
+                .with(RecordField.MACHINE, "Rig 2")
+                .with(RecordField.WATER, "Tap")
+                .with(RecordField.GRINDER, "Mill")
+                .with(RecordField.READINGS, "10");
+        ShotRecord complete = shelf.complete(shot);
+        Measured weighed = complete.weighed(18);
+        assertThat(weighed.shared()).as("off by 0.06 g until that day, more than the 0.02 g stated")
+                .isCloseTo(0.06 / Math.sqrt(3), within(1e-9));
+        assertThat(weighed.independent()).as("three showings of one weight").isCloseTo(0.01, within(1e-9));
+        assertThat(complete.curveSettings().pressureAtRest()).hasValue(0.4);
+        assertThat(complete.number(RecordField.WARM_UP)).hasValue(30);
+        assertThat(complete.number(RecordField.RETENTION)).hasValue(0.7);
+        assertThat(complete.number(RecordField.COARSEST)).hasValue(9);
+        Measured strength = complete.strengthSeries().strength().orElseThrow();
+        assertThat(strength.value()).as("the water's share of the blank").isCloseTo(10 - 0.9 * 0.05, within(1e-9));
+        assertThat(strength.shared()).as("0.045/√3 of the bias, 0.9 · 0.015 of the blank")
+                .isCloseTo(Math.hypot(0.045 / Math.sqrt(3), 0.9 * 0.015), within(1e-9));
+        ShotRecord zeroed = shelf.complete(shot.with(RecordField.ZERO, "0.05").with(RecordField.ZERO_WATER, "brewing"));
+        assertThat(zeroed.strengthSeries().strength().orElseThrow().value()).as("the zero check had it already")
+                .isCloseTo(9.95, within(1e-9));
     }
 
     @Test

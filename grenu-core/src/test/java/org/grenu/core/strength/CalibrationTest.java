@@ -70,7 +70,7 @@ class CalibrationTest {
         double diluted = Dilution.strengthAfter(9.41, 5.0, 20.0);
         SampleDilution sample = new SampleDilution(Measured.independent(5.0, 0.03), Measured.independent(20.0, 0.03));
         StrengthSeries series = new StrengthSeries(List.of(Reading.of(diluted)), OptionalDouble.empty(),
-                Refractometer.USUAL, Optional.of(sample));
+                Refractometer.USUAL, Optional.of(sample), OptionalDouble.empty());
         Measured strength = series.strength().orElseThrow();
         assertThat(strength.value()).isCloseTo(9.41, within(1e-9));
         assertThat(strength.shared()).as("the bias grows with the dilution")

@@ -73,6 +73,6 @@ class SeriesAdviceTest {
     }
 
     private static StrengthSeries series(List<Reading> readings) {
-        return new StrengthSeries(readings, OptionalDouble.of(0), SURE, Optional.empty());
+        return new StrengthSeries(readings, OptionalDouble.of(0), SURE, Optional.empty(), OptionalDouble.empty());
     }
 }

@@ -14,7 +14,7 @@ class SeriesWarningsTest {
 
     private static List<String> of(double zero, String... readings) {
         StrengthSeries series = new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(),
-                OptionalDouble.of(zero), Refractometer.USUAL, Optional.empty());
+                OptionalDouble.of(zero), Refractometer.USUAL, Optional.empty(), OptionalDouble.empty());
         return new SeriesWarnings(series, OptionalDouble.of(15), OptionalDouble.of(40))
                 .sentences(DisplayUnits.CANONICAL);
     }

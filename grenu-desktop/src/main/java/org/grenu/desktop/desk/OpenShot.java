@@ -50,7 +50,7 @@ public record OpenShot(ShotAnalysis analysis, List<Finding> findings) {
 
     /** {@return the one thing to do next, seen beside shots of the same recipe} */
     public NextStep next(Siblings siblings) {
-        return NextStep.of(findings, measures().masses(), doubts(), siblings);
+        return NextStep.of(findings, measures().masses(), doubts(), siblings).withinReach(summary().record());
     }
 
     /** {@return entries that were hardly meant} */

@@ -117,6 +117,7 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
             case BEVERAGE -> "the beverage mass";
             case STRENGTH -> "a strength reading";
             case MOISTURE -> "the coffee's moisture";
+            case SCALE -> "the scale's bias limit";
         };
     }
 
@@ -139,7 +140,11 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
 
     private static List<Share> budget(ExtractionYield yield) {
         List<Share> shares = new ArrayList<>();
-        yield.budget().shares().forEach((input, share) -> shares.add(new Share(input, share)));
+        yield.budget().shares().forEach((input, share) -> {
+            if (share > 0) {
+                shares.add(new Share(input, share));
+            }
+        });
         shares.sort((a, b) -> Double.compare(b.share(), a.share()));
         return shares;
     }

@@ -64,7 +64,7 @@ final class YieldSection extends Section {
         Optional<Reported> yield = text == null ? Optional.empty() : text.made().yield();
         value.setText(yield.map(Reported::value).orElse("–"));
         percent.setText(yield.isPresent() ? "%" : "");
-        expanded.setText(yield.map(y -> "±" + y.expanded()).orElse(""));
+        expanded.setText(yield.map(Reported::half).orElse(""));
         other.setText(text == null ? "" : text.made().otherBasis());
         other.setManaged(!other.getText().isEmpty());
         wanting.setText(text == null ? "" : text.made().wanting());
@@ -101,7 +101,7 @@ final class YieldSection extends Section {
 
         void show(Optional<Reported> reported) {
             value.setText(reported.map(r -> (unit.isEmpty() ? "1:" : "") + r.value()).orElse("–"));
-            rest.setText(reported.map(r -> "±" + r.expanded()).orElse(""));
+            rest.setText(reported.map(Reported::half).orElse(""));
         }
     }
 }

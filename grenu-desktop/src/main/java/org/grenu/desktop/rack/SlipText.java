@@ -43,7 +43,7 @@ record SlipText(String number, String masses, String time, Optional<Reported> ma
 
     /** {@return {@code ±0.16}} */
     String expanded() {
-        return made.map(reported -> "±" + reported.expanded()).orElse("");
+        return made.map(Reported::half).orElse("");
     }
 
     static SlipText of(ShotSummary shot, DerivedValues.Derived derived, Factor colourBy, StudySettings settings) {

@@ -166,7 +166,8 @@ class ShelfFiguresTest {
 
     private static SeriesFigure series(String... readings) {
         return SeriesFigure.of(new StrengthSeries(Stream.of(readings).map(Reading::parse).toList(),
-                OptionalDouble.empty(), Refractometer.USUAL, Optional.empty()), "% shown");
+                OptionalDouble.empty(), Refractometer.USUAL, Optional.empty(),
+                OptionalDouble.empty()), "% shown");
     }
 
     private static BufferedImage painted(ShelfFigure figure, Theme theme) {

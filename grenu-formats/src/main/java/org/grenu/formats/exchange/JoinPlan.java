@@ -1,5 +1,6 @@
 package org.grenu.formats.exchange;
 
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -32,6 +33,7 @@ final class JoinPlan {
     private final int key;
     private final List<EntryHeading> headings;
     private final Map<String, Candidate> byKey = new HashMap<>();
+    private final JoinedMoments moments;
     private final Map<Long, ShotRecord> sheets = new HashMap<>();
     private final List<Joined> edits = new ArrayList<>();
     private final List<String> unmatched = new ArrayList<>();
@@ -43,6 +45,7 @@ final class JoinPlan {
         this.table = table;
         this.key = key;
         this.headings = table.headings();
+        this.moments = new JoinedMoments(shots);
         for (Candidate shot : shots) {
             Optional<String> name = shot.record().text(RecordField.NAME);
             name.ifPresent(n -> byKey.put(n.toLowerCase(Locale.ROOT), shot));
@@ -79,13 +82,31 @@ final class JoinPlan {
             return null;
         }
         String ofFile = file(wanted);
-        String named = first(EntryHeading.ShotName.class, line);
-        Candidate within = named.isEmpty() ? null : byKey.get(ofFile + OF_FILE + named.toLowerCase(Locale.ROOT));
+        String name = first(EntryHeading.ShotName.class, line);
+        Candidate within = name.isEmpty() ? null : byKey.get(ofFile + OF_FILE + name.toLowerCase(Locale.ROOT));
         if (within != null) {
             return within;
         }
         Candidate plain = byKey.get(plain(wanted));
-        return plain != null ? plain : byKey.get(ofFile);
+        Candidate named = plain != null ? plain : byKey.get(ofFile);
+        return named == null && byMoment() ? moments.take(day(line), clock(line)).orElse(null) : named;
+    }
+
+    /** Whether rows say when they were pulled and not which shot they are. */
+    private boolean byMoment() {
+        Meaning meaning = headings.get(key).meaning().orElse(null);
+        return meaning instanceof EntryHeading.Day || meaning instanceof EntryHeading.TimeOfDay
+                || meaning instanceof EntryHeading.Entry entry && entry.field() == RecordField.PULLED_AT;
+    }
+
+    private Optional<WrittenMoment> day(Line line) {
+        String day = first(EntryHeading.Day.class, line);
+        return WrittenMoment.find(day.isEmpty() ? cell(line, key) : day);
+    }
+
+    private Optional<LocalTime> clock(Line line) {
+        Optional<LocalTime> beside = WrittenMoment.clock(first(EntryHeading.TimeOfDay.class, line));
+        return beside.or(() -> day(line).flatMap(WrittenMoment::time));
     }
 
     /** Without a name, number or file of its own, but with something measured. */
@@ -96,7 +117,7 @@ final class JoinPlan {
                 .anyMatch(meaning -> meaning instanceof EntryHeading.StrengthReading
                         || meaning instanceof EntryHeading.Entry entry
                                 && (entry.field() == RecordField.DOSE || entry.field() == RecordField.BEVERAGE));
-        return measured && cell(line, key).isEmpty();
+        return measured && (cell(line, key).isEmpty() || byMoment() && !moments.several(day(line), clock(line)));
     }
 
     private void create(Line line) {
@@ -139,8 +160,7 @@ final class JoinPlan {
         if (meaning instanceof EntryHeading.Entry entry) {
             return Optional.of(RecordEdit.of(record, entry.field(), typed(cell)));
         }
-        if (meaning == null || meaning instanceof EntryHeading.OwnEntry
-                || meaning instanceof EntryHeading.ComputedYield) {
+        if (meaning == null || meaning instanceof EntryHeading.OwnEntry) {
             String own = table.columns().get(column).replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip();
             return Optional.of(RecordEdit.ofOwn(record, own.replaceAll("\\s+", " "), cell));
         }
@@ -156,7 +176,7 @@ final class JoinPlan {
         return attempt(line, "date", () -> {
             WrittenMoment moment = WrittenMoment.find(day)
                     .orElseThrow(() -> new RefusedEntry("“" + day + "” is not a date such as 2026-05-14."));
-            Optional<java.time.LocalTime> clock = WrittenMoment.clock(first(EntryHeading.TimeOfDay.class, line));
+            Optional<LocalTime> clock = WrittenMoment.clock(first(EntryHeading.TimeOfDay.class, line));
             return Optional.of(RecordEdit.of(record, RecordField.PULLED_AT,
                     moment.with(clock.or(moment::time)).entry()));
         });

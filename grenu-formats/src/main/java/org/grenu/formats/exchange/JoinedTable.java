@@ -5,7 +5,9 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import org.grenu.core.record.RecordEdit;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.formats.EntryHeading;
 import org.grenu.formats.ImportFailure;
@@ -96,9 +98,13 @@ public record JoinedTable(List<String> columns, List<Line> lines, List<EntryHead
 
     /** {@return the column that says which shot a row belongs to, as far as can be guessed; else the first} */
     public int guessedKey() {
-        for (Class<?> key : List.of(EntryHeading.LogFile.class, EntryHeading.ShotName.class)) {
+        List<Predicate<EntryHeading.Meaning>> telling = List.of(EntryHeading.LogFile.class::isInstance,
+                EntryHeading.ShotName.class::isInstance,
+                meaning -> meaning instanceof EntryHeading.Entry entry && entry.field() == RecordField.PULLED_AT,
+                EntryHeading.Day.class::isInstance, EntryHeading.TimeOfDay.class::isInstance);
+        for (Predicate<EntryHeading.Meaning> tells : telling) {
             for (int i = 0; i < columns.size(); i++) {
-                if (headings.get(i).meaning().filter(key::isInstance).isPresent()) {
+                if (headings.get(i).meaning().filter(tells).isPresent()) {
                     return i;
                 }
             }
@@ -115,7 +121,8 @@ public record JoinedTable(List<String> columns, List<Line> lines, List<EntryHead
 
     /**
      * {@return what joining would do} A row belongs to the shot whose number, name, time of pulling or log file stands in
-     * that column; where a file holds several shots, their name in it tells them apart. A row without any of these that
+     * that column; where a file holds several shots, their name in it tells them apart. By
+     * day and time, or either alone, it belongs to the one shot that fits. A row without any of these that
      * tells of a shot becomes a new one without a log. Empty cells change nothing.
      */
     public Plan plan(int key, List<Candidate> shots) {

@@ -1,8 +1,10 @@
 package org.grenu.formats.mapping;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.record.RecordField;
 import org.grenu.formats.EntryHeading;
 import org.grenu.formats.FileFacts;
@@ -15,6 +17,8 @@ import org.grenu.formats.ShotReader;
  * which the guess is sure. What else the file tells of its shots is taken over, with the place it stood.
  */
 public final class ShotFile {
+
+    private static final Set<RecordField> OF_SHOTS = EnumSet.of(RecordField.DOSE, RecordField.STATED_YIELD);
 
     private ShotFile() {
     }
@@ -66,8 +70,8 @@ public final class ShotFile {
         long ofShots = Arrays.stream(heading.split("[,;\t]"))
                 .map(cell -> EntryHeading.parse(cell.strip().replaceAll("^\"|\"$", "")).meaning().orElse(null))
                 .filter(meaning -> meaning instanceof EntryHeading.StrengthReading
-                        || meaning instanceof EntryHeading.LogFile || meaning instanceof EntryHeading.ComputedYield
-                        || meaning instanceof EntryHeading.Entry entry && entry.field() == RecordField.DOSE)
+                        || meaning instanceof EntryHeading.LogFile
+                        || meaning instanceof EntryHeading.Entry entry && OF_SHOTS.contains(entry.field()))
                 .count();
         if (ofShots > 1) {
             throw new ImportFailure(name, 0, "The file is a table with a row for each shot, not a log.",

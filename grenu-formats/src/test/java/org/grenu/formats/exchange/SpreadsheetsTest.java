@@ -32,6 +32,8 @@ import org.grenu.formats.ShotReader;
 import org.grenu.formats.exchange.JoinedTable.Candidate;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.api.io.TempDir;
 
 class SpreadsheetsTest {
@@ -193,13 +195,34 @@ class SpreadsheetsTest {
             assertThat(first.number(RecordField.BEVERAGE)).hasValue(38.2);
             assertThat(first.number(RecordField.TEMPERATURE)).hasValue(93);
             assertThat(first.text(RecordField.OPERATOR)).hasValue("Operator 1");
-            assertThat(first.extras()).as("a stated yield is kept apart").containsEntry("EY", "20.1");
+            assertThat(first.number(RecordField.STATED_YIELD)).as("a stated yield is kept apart").hasValue(20.1);
             assertThat(plan.edits()).extracting(JoinedTable.Joined::shot).doesNotContain(2L).contains(3L);
             assertThat(plan.created()).singleElement().satisfies(shot -> {
                 assertThat(shot.text(RecordField.NOTE)).hasValue("no log kept");
                 assertThat(shot.entry(RecordField.PULLED_AT)).hasValue("2024-05-23T08:10");
                 assertThat(shot.readings()).hasSize(3);
             });
+        }
+
+        /** By day and time, within what clocks differ by; several that fit are none; what fits none is a shot of its own. */
+        @ParameterizedTest
+        @CsvSource(delimiter = '|', value = {"Date,Time,Dose (g);13.05.2024,09:11,18.1 | 1 | 0",
+                "Date,Time,Dose (g);13.05.2024,09:22,18.1 | 2 | 0", "Time,Dose (g);09:10,18.1 | 1 | 0",
+                "Date,Dose (g);14.05.2024,18.1 | 3 | 0", "Date,Dose (g);13.05.2024,18.1 | | 0",
+                "Date,Time,Dose (g);13.05.2024,15:00,18.1 | | 1", "Pulled at,Dose (g);2024-05-14 09:05,18 | 3 | 0"})
+        void aRowFindsItsShotByWhenItWasPulled(String table, Long shot, int created) throws ImportFailure {
+            List<Candidate> shots = List.of(pulled(1, "2024-05-13T09:10"), pulled(2, "2024-05-13T09:22"),
+                    pulled(3, "2024-05-14T09:05"));
+            JoinedTable joined = JoinedTable.read("notebook.csv",
+                    table.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
+            JoinedTable.Plan plan = joined.plan(joined.guessedKey(), shots);
+            assertThat(plan.edits().stream().map(JoinedTable.Joined::shot).distinct())
+                    .containsExactlyElementsOf(shot == null ? List.of() : List.of(shot));
+            assertThat(plan.created()).hasSize(created);
+        }
+
+        private static Candidate pulled(long id, String at) {
+            return new Candidate(id, (int) id, ShotRecord.EMPTY.with(RecordField.PULLED_AT, at));
         }
 
         private static ShotRecord ofCampaign(String name) {

@@ -64,6 +64,8 @@ class RulePackTest {
             "common | taste=bitter;strength_readings_pct=7.4 | taste_bitter_low",
             "common | profile_steps=main: pressure 12 | pressure_not_reached",
             "common | profile_steps=soak: pressure 9 until 60 g or 20 s; main: pressure 9 | steps_ran_out",
+            "common | grinder_finest=3;grinder_coarsest=9 | grind_off_scale",
+            "common | machine_warm_up_min=30;switched_on_min=12 | not_warm",
             "time_20_25 | pump_off_s=40 | shot_late", "time_25_30 | pump_off_s=12 | shot_early",
             "time_fast | dose_g=18 | shot_late",
             "sour_under | taste=Sour. | sour_under",
@@ -110,6 +112,43 @@ class RulePackTest {
                         pack("common")))
                 .extracting(Finding::rule)
                 .doesNotContain("no_purge");
+    }
+
+    @Test
+    void lessThanTheGrinderKeepsIsNoWholePurge() {
+        ShotRecord record = SHOT.record().with(RecordField.PURGE, "2").with(RecordField.RETENTION, "3");
+        ShotRecord before = record.with(RecordField.GRIND, 2.6);
+        assertThat(findings(record, before, pack("common"))).extracting(Finding::rule)
+                .contains("purge_under_retention");
+        assertThat(findings(record.with(RecordField.RETENTION, "1.5"), before, pack("common")))
+                .extracting(Finding::rule)
+                .doesNotContain("purge_under_retention", "no_purge");
+    }
+
+    /** What cannot be carried out is not advised; the finest may be the smaller or the larger number. */
+    @ParameterizedTest
+    @CsvSource({"2.4, 0.8, true", "0.8, 0.8, false", "0.8, 5, true", "5, 5, false", "6, 5, false"})
+    void adviceEndsWhereTheGrindersScaleDoes(double grind, double finest, boolean possible) {
+        ShotRecord record = SHOT.record()
+                .with(RecordField.GRIND, grind)
+                .with(RecordField.FINEST, finest)
+                .with(RecordField.COARSEST, finest < 3 ? 9 : 0);
+        NextStep advised = new NextStep("Grind one notch finer", "It was early.", "some school").withinReach(record);
+        assertThat(advised.change()).isEqualTo(possible ? "Grind one notch finer"
+                : "Not by grinding: the grinder stands at its finest");
+        if (!possible) {
+            assertThat(advised.reason()).startsWith("It was early.").contains("What can still move: dose, ratio");
+        }
+    }
+
+    /** Words are picked out of a note, not understood: the finding says which, and is not sure. */
+    @Test
+    void aTasteReadFromANoteIsSaidWithItsDoubt() {
+        Finding sour = findings(SHOT.record().with(RecordField.TASTE, "sour, not bitter"), null, pack("sour_under"))
+                .get(0);
+        assertThat(sour.evidence()).endsWith("words picked out of the note, which may be misread: sour;"
+                + " not counted, as negated: bitter");
+        assertThat(sour.confidenceWords()).isEqualTo("likely");
     }
 
     /**
