@@ -15,8 +15,11 @@ import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
+import org.grenu.core.extraction.StatedYield;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.record.Assumed;
 import org.grenu.core.record.Masses;
+import org.grenu.core.record.StatedYields;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The JSON of {@code analyse}. Field names are part of the interface: add, never rename; see docs/cli.md. */
@@ -52,8 +55,13 @@ final class AnalysisJson {
         Optional<ExtractionYield> dry = brew.flatMap(Brew::dry);
         extraction(node, "ey_as_dosed_pct", asDosed);
         extraction(node, "ey_dry_pct", dry);
+        stated(node, StatedYields.of(shot.shot().record(), shot.measures()));
         budget(node, "budget", asDosed, masses.moisture().isPresent());
         budget(node, "budget_dry", dry, true);
+        ArrayNode assumed = node.putArray("assumed");
+        Assumed.in(shot.shot().record())
+                .forEach(one -> assumed.addObject().put("entry", one.field().key()).put("value", one.value()));
+        node.put("curve_beverage_withheld", shot.measures().curve().beverageWithheld());
         times(node, shot);
         put(node, "peak_pressure_bar", shot.measures().curve().peakPressure());
         put(node, "mean_pressure_bar", shot.measures().curve().meanPressure());
@@ -63,6 +71,26 @@ final class AnalysisJson {
         repairs(node.putArray("repairs"), shot.measures().curve().repaired().repairs());
         findings(node.putArray("findings"), ShippedPacks.findings(shot.shot().record(), shot.measures()));
         shot.assumptions().forEach(node.putArray("assumptions")::add);
+    }
+
+    /** An extraction yield that the file stated, against the shot's own; null where there is none. */
+    private static void stated(ObjectNode node, Optional<StatedYield> stated) {
+        if (stated.isEmpty()) {
+            node.putNull("stated_yield");
+            return;
+        }
+        ObjectNode held = node.putObject("stated_yield")
+                .put("stated_pct", stated.get().stated())
+                .put("own_as_dosed_pct", stated.get().own())
+                .put("agrees", stated.get().agrees());
+        ArrayNode explanations = held.putArray("explanations");
+        stated.get()
+                .explanations()
+                .forEach(one -> explanations.addObject()
+                        .put("assumption", one.assumption().name().toLowerCase(Locale.ROOT))
+                        .put("number", one.number())
+                        .put("written_down_as", one.source().orElse(null))
+                        .put("words", one.words()));
     }
 
     private static void times(ObjectNode node, AnalysedShot shot) {

@@ -11,7 +11,9 @@ import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Assumed;
 import org.grenu.core.record.Masses;
+import org.grenu.core.record.StatedYields;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The table of {@code analyse}, for people: one line a shot, findings below. */
@@ -51,10 +53,28 @@ final class AnalysisTable {
                             .append(" (")
                             .append(repair.evidence())
                             .append(")\n"));
+            StatedYields.of(shot.shot().record(), shot.measures())
+                    .ifPresent(stated -> out.append(shot.file()).append(": ").append(stated.words()).append('\n'));
+            if (shot.measures().curve().beverageWithheld()) {
+                out.append(shot.file())
+                        .append(": The curve's beverage mass is withheld: the log ends while the cup may still fill.\n");
+            }
             shot.assumptions()
                     .forEach(assumption -> out.append(shot.file()).append(": ").append(assumption).append('\n'));
         }
+        assumed(shots, out);
         return out.append("± is the expanded uncertainty, k = 2.\n").toString();
+    }
+
+    /** What every shot assumes is said once. */
+    private static void assumed(List<AnalysedShot> shots, StringBuilder out) {
+        List<String> each = shots.stream().map(shot -> Assumed.words(Assumed.in(shot.shot().record()))).toList();
+        boolean same = each.stream().distinct().count() == 1;
+        for (int i = 0; i < (same ? 1 : each.size()); i++) {
+            if (!each.get(i).isEmpty()) {
+                out.append(same ? "" : shots.get(i).file() + ": ").append(each.get(i)).append('\n');
+            }
+        }
     }
 
     private static List<String> row(AnalysedShot shot) {

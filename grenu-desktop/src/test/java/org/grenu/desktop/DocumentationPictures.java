@@ -6,6 +6,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.ScrollPane;
@@ -25,6 +26,7 @@ import org.grenu.desktop.compare.Answered;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.compare.ReportHead;
 import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
@@ -240,7 +242,9 @@ class DocumentationPictures extends BenchFixture {
         Answered answered = bench.compare().answeredProperty().get();
         CompareSheet sheet = answered.sheet(bench.appearance().scale().get());
         Files.write(TARGET.resolve("report.png"),
-                FigureExport.write(ReportPages.of(sheet, Product.VERSION).get(1), Theme.LIGHT, FigureFormat.PNG));
+                FigureExport.write(ReportPages.of(sheet,
+                        new ReportHead("Operator 1", LocalDate.of(2026, 6, 1), Product.VERSION)).get(0), Theme.LIGHT,
+                        FigureFormat.PNG));
     }
 
     private void compare(String filter, int shots) {

@@ -18,8 +18,8 @@ import java.util.List;
 @AnalyzeClasses(packages = "org.grenu", importOptions = {DoNotIncludeTests.class, LayersTest.WithoutOthersTests.class})
 class LayersTest {
 
-    private static final List<String> ROOMS = List.of("compare", "importing", "ledger", "rack", "read", "records",
-            "shelf", "strength");
+    private static final List<String> ROOMS = List.of("calculator", "compare", "importing", "ledger", "rack", "read",
+            "records", "shelf", "strength");
     private static final DescribedPredicate<JavaClass> DRAW = DescribedPredicate.describe("draw",
             type -> type.getPackageName().startsWith("org.grenu.desktop") && type.getDirectDependenciesFromSelf()
                     .stream()

@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.function.Supplier;
-import org.grenu.app.Product;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Shot;
 import org.grenu.figures.compare.CompareSheet;
+import org.grenu.figures.compare.ReportHead;
 import org.grenu.figures.compare.ReportPages;
 import org.grenu.figures.export.FigureExport;
 import org.grenu.figures.export.FigureFormat;
@@ -28,7 +28,7 @@ public enum ComparisonExport {
             from -> EffectTableWriter.csv(from.canonical()).getBytes(StandardCharsets.UTF_8)),
     EFFECTS_XLSX("Table of effects as XLSX…", "effects.xlsx", from -> EffectTableWriter.xlsx(from.canonical())),
     REPORT("Report as PDF…", "report.pdf",
-            from -> FigureExport.pdf(ReportPages.of(from.sheet, Product.VERSION), from.sheet.title(), Theme.LIGHT)),
+            from -> FigureExport.pdf(ReportPages.of(from.sheet, from.head), from.sheet.title(), Theme.LIGHT)),
     PACKAGE("Data package, to compute it again…", "comparison.zip",
             from -> ComparisonPackage.write(from.canonical(), from.shots.get()));
 
@@ -50,9 +50,11 @@ public enum ComparisonExport {
      * What is exported from.
      *
      * @param sheet its figures, in the light theme
+     * @param head  what stands over its report
      * @param shots by name, with their logs; read when they are wanted
      */
-    public record Subject(Comparison comparison, CompareSheet sheet, Supplier<Map<String, Shot>> shots) {
+    public record Subject(Comparison comparison, CompareSheet sheet, ReportHead head,
+            Supplier<Map<String, Shot>> shots) {
 
         /** Tables and packages are read by programs, which know one unit of each quantity. */
         private Comparison canonical() {

@@ -30,14 +30,16 @@ import org.grenu.formats.rules.ShippedPacks;
  * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
  * @param display     how the window shows whatever it shows
+ * @param author      whose the reports are; empty: who pulled the shots is named
  */
 public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks,
         Map<String, String> editedPacks,
-        List<String> searches, String compare, Display display) {
+        List<String> searches, String compare, Display display,
+        String author) {
 
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", Display.USUAL);
+            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", Display.USUAL, "");
 
     private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find,
             TimeConvention::key, USUAL.convention);
@@ -52,6 +54,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()),
             searches -> String.join("\n", searches), List.of());
     private static final Setting<String> COMPARE = new Setting<>("compare", Optional::of, text -> text, "");
+    private static final Setting<String> AUTHOR = new Setting<>("report_author", Optional::of, text -> text, "");
     private static final Setting<Integer> TEXT_SIZE = new Setting<>("text_size",
             text -> Display.TEXT_SIZES.stream().filter(size -> size.toString().equals(text)).findFirst(),
             String::valueOf,
@@ -84,7 +87,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept), units),
                 PACKS.in(kept),
                 edited,
-                SEARCHES.in(kept), COMPARE.in(kept), new Display(units, TEXT_SIZE.in(kept)));
+                SEARCHES.in(kept), COMPARE.in(kept), new Display(units, TEXT_SIZE.in(kept)), AUTHOR.in(kept));
     }
 
     private static Optional<List<Channel>> channels(String keys) {
@@ -102,6 +105,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         AXIS.put(kept, options.axis());
         STRIPS.put(kept, options.channels());
         COMPARE.put(kept, compare);
+        AUTHOR.put(kept, author);
         TEXT_SIZE.put(kept, display.textSize());
         TEMPERATURES.put(kept, display.units().temperature());
         PRESSURES.put(kept, display.units().pressure());
@@ -130,7 +134,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, display);
+        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, display, author);
     }
 
     /** {@return these settings with that search kept, or forgotten} */
@@ -140,18 +144,24 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (kept) {
             others.add(query);
         }
-        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, display);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, display, author);
     }
 
     /** {@return these settings with other choices for comparing} */
     public StudySettings withCompare(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, display);
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, display, author);
+    }
+
+    /** {@return these settings with reports by that name} */
+    public StudySettings withAuthor(String other) {
+        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, compare, display,
+                other.strip());
     }
 
     /** {@return these settings shown otherwise} */
     public StudySettings with(Display other) {
         return new StudySettings(convention, options.in(other.units()), chosenPacks, editedPacks, searches, compare,
-                other);
+                other, author);
     }
 
     /** {@return the units of temperatures and pressures} */
@@ -161,7 +171,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, display);
+        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, display, author);
     }
 
     /** {@return these settings with a school that speaks or is silent} */
@@ -171,7 +181,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (speaks) {
             chosen.add(pack.id());
         }
-        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, display);
+        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, display, author);
     }
 
     /**
@@ -186,6 +196,6 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             RulePack.parse(text);
             edited.put(pack.id(), text);
         }
-        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, display);
+        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, display, author);
     }
 }

@@ -82,6 +82,11 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         return pressures.meanPressure;
     }
 
+    /** {@return whether the cup filled and its end is not known: the log ends while more may still come} */
+    public boolean beverageWithheld() {
+        return beverage.isEmpty() && times.firstDrip().isPresent() && find(Channel.CUP_MASS).isPresent();
+    }
+
     /** {@return the measures of that log} */
     public static CurveMeasures of(ShotLog raw, CurveSettings settings) {
         RepairedLog repaired = CurveRepairs.repair(raw, settings);

@@ -8,6 +8,9 @@ public interface LedgerActions {
     /** Leads through a series of strength readings. */
     void takeReadings();
 
+    /** Shows the calculator with the open shot's numbers. */
+    void calculate();
+
     /** Asks for files and attaches them to the open shot. */
     void attach();
 

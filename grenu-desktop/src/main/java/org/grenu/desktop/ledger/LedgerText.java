@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.ExtractionYield;
 import org.grenu.core.extraction.Input;
+import org.grenu.core.extraction.StatedYield;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.hydraulics.WaterBalance;
 import org.grenu.core.profile.Exit;
@@ -18,11 +20,13 @@ import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Assumed;
 import org.grenu.core.record.BeverageSource;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.StatedYields;
 import org.grenu.core.strength.StrengthSeries;
 import org.grenu.desktop.desk.OpenShot;
 
@@ -45,8 +49,11 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
      * @param wanting    what it still needs; empty when it is there
      * @param otherBasis the yield on the other basis, or why there is none
      * @param budget     where the uncertainty comes from, largest first
+     * @param stated     what a yield that was stated elsewhere says beside it; empty when none was
+     * @param assumed    what the uncertainty rests on and nobody wrote down
      */
-    record Yield(Optional<Reported> yield, String wanting, String otherBasis, List<Share> budget) {
+    record Yield(Optional<Reported> yield, String wanting, String otherBasis, List<Share> budget, String stated,
+            String assumed) {
     }
 
     /**
@@ -93,7 +100,11 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
         Optional<ExtractionYield> chosen = masses.brew().flatMap(brew -> brew.yield(basis));
         return new LedgerText(
                 new Yield(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
-                        chosen.map(LedgerText::budget).orElse(List.of())),
+                        chosen.map(LedgerText::budget).orElse(List.of()),
+                        StatedYields.of(shot.summary().record(), shot.measures())
+                                .map(StatedYield::words)
+                                .orElse(""),
+                        Assumed.words(Assumed.in(shot.summary().record()))),
                 new Cup(masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
                         masses.solids().map(Reported::of)),
                 new Beverage(beverage(shot), fromCurve(shot), curveMass(shot)), readings(shot), times(shot, units),
@@ -164,11 +175,10 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
     }
 
     private static String curveMass(OpenShot shot) {
-        return shot.measures()
-                .curve()
-                .beverage()
+        CurveMeasures curve = shot.measures().curve();
+        return curve.beverage()
                 .map(b -> "curve ends at " + Reported.of(b).text() + " g")
-                .orElse("no cup-mass curve");
+                .orElse(curve.beverageWithheld() ? "curve: withheld, its log ends too soon" : "no cup-mass curve");
     }
 
     private static String readings(OpenShot shot) {

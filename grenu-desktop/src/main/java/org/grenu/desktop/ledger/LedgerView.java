@@ -35,7 +35,7 @@ public final class LedgerView extends VBox {
      * @param actions what it asks of the window
      */
     public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, LedgerActions actions) {
-        yield = new YieldSection(model);
+        yield = new YieldSection(model, actions::calculate);
         FindingsSection findings = new FindingsSection(model);
         TimesSection times = new TimesSection(model);
         AttachmentsSection files = new AttachmentsSection(new AttachmentsViewModel(desk), actions);

@@ -23,12 +23,14 @@ final class YieldSection extends Section {
     private final Label expanded = labelled(Styles.HEADLINE_U);
     private final Label other = labelled(Styles.MUTED);
     private final Label wanting = labelled(Styles.EMPTY);
+    private final Label stated = labelled(Styles.CAPTION);
     private final HBox headline;
     private final Triple strength = new Triple("Strength", "%");
     private final Triple ratio = new Triple("Ratio", "");
     private final Triple solids = new Triple("Dissolved", "g");
 
-    YieldSection(LedgerViewModel model) {
+    /** @param calculate shows the calculator */
+    YieldSection(LedgerViewModel model, Runnable calculate) {
         super("Extraction yield");
         Button basis = new Button();
         basis.setId("basis");
@@ -55,7 +57,14 @@ final class YieldSection extends Section {
         headline = new HBox(6, value, percent, expanded);
         headline.setAlignment(Pos.BASELINE_LEFT);
         HBox triples = new HBox(14, strength, ratio, solids);
-        getChildren().addAll(headline, other, wanting, triples);
+        stated.setId("stated-yield");
+        stated.setWrapText(true);
+        Button solve = new Button("Calculate…");
+        solve.setId("calculate");
+        solve.getStyleClass().add(Styles.LINK);
+        solve.setTooltip(new Tooltip("Solve for any one of dose, beverage mass, strength and extraction yield"));
+        solve.setOnAction(event -> calculate.run());
+        getChildren().addAll(headline, other, wanting, triples, stated, solve);
         model.text().addListener((o, was, is) -> show(is));
         show(model.text().get());
     }
@@ -70,6 +79,9 @@ final class YieldSection extends Section {
         wanting.setText(text == null ? "" : text.made().wanting());
         wanting.setManaged(!wanting.getText().isEmpty());
         wanting.setVisible(wanting.isManaged());
+        stated.setText(text == null ? "" : text.made().stated());
+        stated.setManaged(!stated.getText().isEmpty());
+        stated.setVisible(stated.isManaged());
         strength.show(text == null ? Optional.empty() : text.cup().strength());
         ratio.show(text == null ? Optional.empty() : text.cup().ratio());
         solids.show(text == null ? Optional.empty() : text.cup().solids());

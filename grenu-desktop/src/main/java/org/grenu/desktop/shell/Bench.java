@@ -68,7 +68,7 @@ public final class Bench implements AutoCloseable {
         mapping = new MappingViewModel(desk, importing, interfaceThread);
         keptMappings = new KeptMappingsViewModel(desk, interfaceThread);
         exports = new ExportActions(desk, read, appearance, interfaceThread);
-        compareExports = new CompareExports(desk, compare, appearance, interfaceThread);
+        compareExports = new CompareExports(desk, compare, appearance, interfaceThread, clock);
         library = new LibraryActions(desk, interfaceThread);
     }
 

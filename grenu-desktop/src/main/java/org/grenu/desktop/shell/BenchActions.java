@@ -51,6 +51,9 @@ final class BenchActions {
         /** What is in the bin. */
         void bin();
 
+        /** The balance of dissolved solids, to solve. */
+        void calculator();
+
         /** The mappings that the library keeps. */
         void keptMappings();
 
@@ -165,6 +168,9 @@ final class BenchActions {
 
     private List<Action> window() {
         return List.of(
+                Action.of("calculator", "Calculator",
+                        "Dose, beverage mass, strength or extraction yield from the others", reach::calculator)
+                        .on("Shortcut+Shift+K"),
                 Action.of("settings", "Settings", "Schools, time convention", reach::settings).on("Shortcut+,"),
                 Action.of("larger", "Larger text", "Show everything larger, up to 200 %", () -> size(1))
                         .on("Shortcut+Equals")

@@ -26,6 +26,8 @@ import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.ActionMenu;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.compare.AnswerLedger;
+import org.grenu.desktop.calculator.CalculatorPanel;
+import org.grenu.desktop.calculator.CalculatorViewModel;
 import org.grenu.desktop.compare.CompareView;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.Workspace;
@@ -74,6 +76,7 @@ public final class BenchView extends StackPane {
     private final BinPanel bin;
     private final JoinPanel join;
     private final KeptMappingsPanel keptMappings;
+    private final CalculatorPanel calculator;
     private final FindOrDoViewModel finding;
 
     /** The whole window's content. */
@@ -98,6 +101,7 @@ public final class BenchView extends StackPane {
         mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
         keptMappings = new KeptMappingsPanel(bench.keptMappings(), files::saveText,
                 () -> dialogs.filesToOpen(FilesWanted.MAPPINGS));
+        calculator = new CalculatorPanel(new CalculatorViewModel(bench.desk()));
         bulk = new BulkPanel(new BulkViewModel(bench.desk()));
         BorderPane page = new BorderPane(columns(rooms()));
         page.setTop(new Header(bench.desk(), actions, libraryMenu()));
@@ -160,6 +164,7 @@ public final class BenchView extends StackPane {
         overlays.add(bulk, () -> bulk.setVisible(false));
         overlays.add(bin, () -> bin.setVisible(false));
         overlays.add(join, join::putAway);
+        overlays.add(calculator, () -> calculator.setVisible(false));
         overlays.add(keptMappings, () -> keptMappings.setVisible(false));
         overlays.add(new FindOrDoPanel(finding), finding::putAway);
     }
@@ -212,6 +217,11 @@ public final class BenchView extends StackPane {
             @Override
             public void bin() {
                 bin.open();
+            }
+
+            @Override
+            public void calculator() {
+                calculator.open();
             }
 
             @Override
@@ -277,6 +287,11 @@ public final class BenchView extends StackPane {
             @Override
             public void takeReadings() {
                 actions.get("take-readings").invoke();
+            }
+
+            @Override
+            public void calculate() {
+                actions.get("calculator").invoke();
             }
 
             @Override

@@ -1,12 +1,15 @@
 package org.grenu.desktop.shell;
 
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
+import org.grenu.app.Product;
 import org.grenu.app.export.ComparisonExport;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.record.Shot;
@@ -16,6 +19,7 @@ import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.figures.compare.ReportHead;
 import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.AtomicFile;
 import org.grenu.library.ShotSummary;
@@ -26,13 +30,16 @@ public final class CompareExports implements AutoCloseable {
     private final StudyDesk desk;
     private final CompareViewModel compare;
     private final Appearance appearance;
+    private final Clock clock;
     private final Background worker;
 
     /** Exports what that model has answered. */
-    public CompareExports(StudyDesk desk, CompareViewModel compare, Appearance appearance, Executor interfaceThread) {
+    public CompareExports(StudyDesk desk, CompareViewModel compare, Appearance appearance, Executor interfaceThread,
+            Clock clock) {
         this.desk = desk;
         this.compare = compare;
         this.appearance = appearance;
+        this.clock = clock;
         this.worker = new Background("grenu-compare-export", interfaceThread);
     }
 
@@ -41,9 +48,11 @@ public final class CompareExports implements AutoCloseable {
         Answered answered = compare.answeredProperty().get();
         TreatmentScale scale = appearance.scale().get();
         List<ShotSummary> all = List.copyOf(desk.shots());
+        ReportHead head = new ReportHead(desk.settingsProperty().get().author(), LocalDate.now(clock),
+                Product.VERSION);
         worker.run(() -> {
             AtomicFile.replace(file,
-                    wanted.of(new ComparisonExport.Subject(answered.comparison(), answered.sheet(scale),
+                    wanted.of(new ComparisonExport.Subject(answered.comparison(), answered.sheet(scale), head,
                             () -> logged(answered.comparison(), all))));
             return file;
         }, done -> desk.noticeProperty().set(Notice.done("Saved " + done)), failure -> desk.noticeProperty()

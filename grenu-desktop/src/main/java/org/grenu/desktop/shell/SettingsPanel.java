@@ -15,6 +15,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -35,6 +36,7 @@ import org.grenu.formats.rules.ShippedPacks;
 final class SettingsPanel extends VBox {
 
     private static final double UNIT_WIDTH = 74;
+    private static final double AUTHOR_WIDTH = 260;
 
     private final StudyDesk desk;
     private final VBox schools = new VBox(4);
@@ -52,7 +54,7 @@ final class SettingsPanel extends VBox {
         setMaxSize(760, 620);
         Button close = action("settings-close", "Close", () -> setVisible(false));
         ScrollPane scroll = scrolled();
-        getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(),
+        getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(), author(),
                 heading("Schools that speak"),
                 muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
                 scroll, editor());
@@ -100,6 +102,29 @@ final class SettingsPanel extends VBox {
                 narrow(choice("text-size", "Text size, percent", Display.TEXT_SIZES, percent -> percent + " %",
                         now -> now.display().textSize(),
                         (now, chosen) -> now.with(now.display().withTextSize(chosen)))));
+    }
+
+    private Node author() {
+        TextField author = new TextField(desk.settingsProperty().get().author());
+        author.setId("settings-author");
+        author.setPromptText("nobody: who pulled the shots is named");
+        author.setAccessibleText("Name that stands over reports");
+        author.getStyleClass().add(Styles.ENTRY);
+        author.setPrefWidth(AUTHOR_WIDTH);
+        Runnable keep = () -> {
+            StudySettings now = desk.settingsProperty().get();
+            if (!now.author().equals(author.getText().strip())) {
+                desk.choose(now.withAuthor(author.getText()));
+            }
+        };
+        author.setOnAction(event -> keep.run());
+        author.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                keep.run();
+            }
+        });
+        desk.settingsProperty().addListener((o, was, is) -> author.setText(is.author()));
+        return line(new Label("Reports are by"), author);
     }
 
     /** Wide enough for a unit: by itself it keeps room for the widest word of any choice. */

@@ -35,7 +35,7 @@ class ChoicesTest extends DeskFixture {
     @Test
     void aSchoolThatFallsSilentTakesItsFindingsAlong() {
         desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(),
-                List.of(), "", Display.USUAL));
+                List.of(), "", Display.USUAL, ""));
         until(() -> desk.openProperty().get().findings().isEmpty());
         assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
     }

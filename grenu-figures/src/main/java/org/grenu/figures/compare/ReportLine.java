@@ -17,6 +17,15 @@ sealed interface ReportLine {
         }
     }
 
+    /** What stands over the whole report, a line of it. */
+    record Title(String words) implements ReportLine {
+
+        @Override
+        public double height() {
+            return 26;
+        }
+    }
+
     /** A line of prose, broken to the page's width already. */
     record Prose(String words, boolean quiet) implements ReportLine {
 
@@ -27,15 +36,16 @@ sealed interface ReportLine {
     }
 
     /**
-     * A row of a table.
+     * A line of a row of a table; a row whose cells are broken has several.
      *
      * @param starts where its cells begin, px
+     * @param last   whether it is the row's last
      */
-    record Row(List<String> cells, List<Double> starts, boolean heading) implements ReportLine {
+    record Row(List<String> cells, List<Double> starts, boolean heading, boolean last) implements ReportLine {
 
         @Override
         public double height() {
-            return 16;
+            return last ? 16 : 13;
         }
     }
 

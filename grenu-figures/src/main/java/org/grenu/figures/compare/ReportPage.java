@@ -24,6 +24,8 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
 
     static final Font PROSE = Face.REGULAR.at(11.5);
     static final Font CELL = Face.REGULAR.at(10.5);
+    static final Font CELL_HEADING = Face.SEMIBOLD.at(10.5);
+    static final Font TITLE = Face.SEMIBOLD.at(19);
     private static final double WIDTH = 900;
     private static final double HEIGHT = 1272;
     private static final double SIDE = 54;
@@ -36,7 +38,9 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
         lines = List.copyOf(lines);
     }
 
-    /** {@return the lines on as many pages as they need; a heading goes with what follows it} */
+    /**
+     * {@return the lines on as many pages as they need; a heading goes with what follows it} The figures are page 2.
+     */
     static List<ReportPage> broken(List<ReportLine> lines) {
         List<ReportPage> pages = new ArrayList<>();
         List<ReportLine> page = new ArrayList<>();
@@ -46,15 +50,19 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
             double needed = line.height()
                     + (line instanceof ReportLine.Heading && i + 1 < lines.size() ? 3 * lines.get(i + 1).height() : 0);
             if (height + needed > HEIGHT - TOP - BOTTOM && !page.isEmpty()) {
-                pages.add(new ReportPage(page, pages.size() + 2));
+                pages.add(page(page, pages.size()));
                 page = new ArrayList<>();
                 height = 0;
             }
             page.add(line);
             height += line.height();
         }
-        pages.add(new ReportPage(page, pages.size() + 2));
+        pages.add(page(page, pages.size()));
         return pages;
+    }
+
+    private static ReportPage page(List<ReportLine> lines, int before) {
+        return new ReportPage(lines, before == 0 ? 1 : before + 2);
     }
 
     @Override
@@ -87,7 +95,9 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
     }
 
     private static void line(Graphics2D g, Theme theme, ReportLine line, double y) {
-        if (line instanceof ReportLine.Heading heading) {
+        if (line instanceof ReportLine.Title title) {
+            Words.draw(g, title.words(), SIDE, y + 20, Align.LEFT, TITLE, theme.color("ink"));
+        } else if (line instanceof ReportLine.Heading heading) {
             Words.draw(g, heading.words(), SIDE, y + 24, Align.LEFT, Face.SEMIBOLD.at(14), theme.color("ink"));
         } else if (line instanceof ReportLine.Prose prose) {
             Words.draw(g, prose.words(), SIDE, y + 12, Align.LEFT, PROSE,
@@ -99,10 +109,11 @@ record ReportPage(List<ReportLine> lines, int number) implements Sheet {
 
     private static void row(Graphics2D g, Theme theme, ReportLine.Row row, double y) {
         for (int i = 0; i < row.cells().size(); i++) {
-            double end = i + 1 < row.starts().size() ? row.starts().get(i + 1) - 8 : ROOM;
-            Font font = row.heading() ? Face.SEMIBOLD.at(10.5) : CELL;
-            Words.draw(g, Words.fitted(row.cells().get(i), font, end - row.starts().get(i)),
-                    SIDE + row.starts().get(i), y + 12, Align.LEFT, font, theme.color("ink"));
+            Words.draw(g, row.cells().get(i), SIDE + row.starts().get(i), y + 12, Align.LEFT,
+                    row.heading() ? CELL_HEADING : CELL, theme.color("ink"));
+        }
+        if (!row.last()) {
+            return;
         }
         g.setColor(theme.color(row.heading() ? "ink" : "line-soft"));
         g.setStroke(new BasicStroke(0.75f));

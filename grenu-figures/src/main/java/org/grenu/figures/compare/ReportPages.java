@@ -15,6 +15,7 @@ import org.grenu.core.model.FTest;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 import org.grenu.core.record.RecordField;
@@ -22,13 +23,14 @@ import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.Words;
 
 /**
- * The pages of a comparison's report after its figures: question, method, effects, guard, shots, limits, versions.
+ * The pages of a comparison's report: title, question, answer and effects, then the figures, then method, guard, shots,
+ * limits and versions.
  */
 public final class ReportPages {
 
-    private static final List<Double> EFFECT_STARTS = List.of(0.0, 190.0, 345.0, 425.0, 482.0, 532.0, 590.0);
-
-    private static final double GAP = 6;
+    /** More columns than so many changes and responses no longer read well on a page. */
+    private static final int MOST_CHANGES = 4;
+    private static final int MOST_RESPONSES = 5;
 
     private final Comparison comparison;
     private final List<ReportLine> lines = new ArrayList<>();
@@ -38,24 +40,32 @@ public final class ReportPages {
     }
 
     /**
-     * {@return all pages, figures first}
+     * {@return all pages; the figures are the second}
      *
      * @param figures the sheet of the figures
-     * @param version of the program
+     * @param head    what stands over it
      */
-    public static List<Sheet> of(CompareSheet figures, String version) {
+    public static List<Sheet> of(CompareSheet figures, ReportHead head) {
         ReportPages pages = new ReportPages(figures.comparison());
+        pages.head(head);
         pages.question();
         pages.effects();
         pages.method();
         pages.balance();
         pages.shots();
-        pages.limits(version);
-        List<Sheet> all = new ArrayList<>(List.of(figures));
-        all.addAll(ReportPage.broken(pages.lines));
+        pages.limits(head.version());
+        List<Sheet> all = new ArrayList<>(ReportPage.broken(pages.lines));
+        all.add(1, figures);
         return all;
     }
 
+    private void head(ReportHead head) {
+        Words.wrapped(ReportHead.title(comparison), ReportPage.TITLE, ReportPage.ROOM)
+                .forEach(line -> lines.add(new ReportLine.Title(line)));
+        quiet(head.line(comparison));
+    }
+
+    /** What an answer has to be held against stands in it, so that it goes wherever the answer is copied. */
     private void question() {
         heading("Question");
         prose("What changed: "
@@ -86,12 +96,12 @@ public final class ReportPages {
 
     private void effects() {
         heading("What each change did");
-        row(true, EFFECT_STARTS, "change", "response", "effect", "unit", "p", "by ranks", "verdict");
+        ReportTable table = new ReportTable(
+                List.of("change", "response", "effect", "unit", "p", "by ranks", "verdict"));
         for (ResponseAnswer answer : comparison.answers()) {
-            for (Effect effect : answer.effects()) {
-                effect(answer, effect);
-            }
+            answer.effects().forEach(effect -> table.row(effect(answer, effect)));
         }
+        lines.addAll(table.lines());
         lines.add(new ReportLine.Gap());
         explainEffects();
     }
@@ -105,24 +115,11 @@ public final class ReportPages {
                 + (comparison.question().judging().holm() ? " p corrected after Holm." : ""));
     }
 
-    /** What does not fit into its cell goes on below: a verdict without what it cannot be told from would be none. */
-    private void effect(ResponseAnswer answer, Effect effect) {
-        List<String> change = Words.wrapped(effect.variable().title() + " " + effect.words(), ReportPage.CELL,
-                EFFECT_STARTS.get(1) - GAP);
-        List<String> verdict = Words.wrapped(effect.verdict().words(), ReportPage.CELL,
-                ReportPage.ROOM - EFFECT_STARTS.get(6) - GAP);
-        for (int i = 0; i < Math.max(change.size(), verdict.size()); i++) {
-            String what = i < change.size() ? change.get(i) : "";
-            String said = i < verdict.size() ? verdict.get(i) : "";
-            if (i == 0) {
-                row(false, EFFECT_STARTS, what, answer.response().title(),
-                        effect.estimate().isPresent() ? Wording.signed(effect) : "–",
-                        answer.response().differenceUnit(),
-                        p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–", said);
-            } else {
-                row(false, EFFECT_STARTS, what, "", "", "", "", "", said);
-            }
-        }
+    private static List<String> effect(ResponseAnswer answer, Effect effect) {
+        return List.of(effect.variable().title() + " " + effect.words(), answer.response().title(),
+                effect.estimate().isPresent() ? Wording.signed(effect) : "–", answer.response().differenceUnit(),
+                p(effect.p()), effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
+                effect.verdict().words());
     }
 
     private void method() {
@@ -155,34 +152,31 @@ public final class ReportPages {
 
     private void shots() {
         heading("Shots");
-        List<Variable> variables = comparison.question().variables().stream().limit(3).toList();
-        List<Double> starts = new ArrayList<>(List.of(0.0, 90.0, 230.0));
-        variables.forEach(variable -> starts.add(starts.get(starts.size() - 1) + 125));
-        comparison.answers()
+        List<Variable> variables = comparison.question().variables().stream().limit(MOST_CHANGES).toList();
+        List<Response> responses = comparison.answers()
                 .stream()
-                .limit(3)
-                .forEach(answer -> starts
-                        .add(starts.get(starts.size() - 1) + (starts.size() == 3 + variables.size() ? 60 : 90)));
+                .limit(MOST_RESPONSES)
+                .map(ResponseAnswer::response)
+                .toList();
         List<String> heading = new ArrayList<>(List.of("shot", "pulled", "coffee"));
         variables.forEach(variable -> heading.add(variable.title().toLowerCase(Locale.ROOT)));
-        comparison.answers()
-                .stream()
-                .limit(3)
-                .forEach(answer -> heading.add((ResponseTitle.of(answer.response(), answer.response().unit()).name()
-                        + " " + answer.response().unit()).strip()));
-        row(true, starts, heading.toArray(String[]::new));
+        responses.forEach(response -> heading
+                .add((ResponseTitle.of(response, response.unit()).name() + " " + response.unit()).strip()));
+        ReportTable table = new ReportTable(heading);
         for (MeasuredShot shot : comparison.shots()) {
             List<String> cells = new ArrayList<>(List.of(shot.name(),
-                    shot.record().pulledAt().map(moment -> moment.toString().replace('T', ' ')).orElse("–"),
+                    shot.record().entry(RecordField.PULLED_AT).map(moment -> moment.replace('T', ' ')).orElse("–"),
                     shot.record().text(RecordField.COFFEE).orElse("–")));
             variables.forEach(variable -> cells.add(variable.level(shot).orElse("–")));
-            comparison.answers()
-                    .stream()
-                    .limit(3)
-                    .forEach(answer -> cells
-                            .add(answer.response().of(shot).map(value -> Reported.of(value).text()).orElse("–")));
-            row(false, starts, cells.toArray(String[]::new));
+            responses.forEach(response -> cells
+                    .add(response.of(shot).map(value -> Reported.of(value).text()).orElse("–")));
+            table.row(cells);
         }
+        lines.addAll(table.lines());
+        int left = comparison.answers().size() - responses.size() + comparison.question().variables().size()
+                - variables.size();
+        quiet("± is the expanded uncertainty of the shot's own measurement, k = 2."
+                + (left > 0 ? " " + left + " more columns are in the data package." : ""));
     }
 
     private void limits(String version) {
@@ -211,10 +205,6 @@ public final class ReportPages {
             Words.wrapped(words.strip(), ReportPage.PROSE, ReportPage.ROOM)
                     .forEach(line -> lines.add(new ReportLine.Prose(line, true)));
         }
-    }
-
-    private void row(boolean heading, List<Double> starts, String... cells) {
-        lines.add(new ReportLine.Row(List.of(cells), starts, heading));
     }
 
     private static String words(TermTest test) {

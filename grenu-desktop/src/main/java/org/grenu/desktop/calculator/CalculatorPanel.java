@@ -1,0 +1,125 @@
+package org.grenu.desktop.calculator;
+
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.grenu.core.extraction.YieldEquation.Term;
+import org.grenu.desktop.control.Styles;
+
+/** Dose, beverage mass, strength and extraction yield, of which any one follows from the others. */
+public final class CalculatorPanel extends VBox {
+
+    private static final double NUMBER_WIDTH = 84;
+    private static final double HALF_WIDTH = 62;
+
+    private final CalculatorViewModel model;
+    private final GridPane grid = new GridPane();
+    private final ToggleGroup group = new ToggleGroup();
+
+    /** The panel of that calculator. */
+    public CalculatorPanel(CalculatorViewModel model) {
+        super(10);
+        this.model = model;
+        setId("calculator");
+        getStyleClass().add(Styles.OVERLAY);
+        setMaxSize(440, USE_PREF_SIZE);
+        Label words = new Label(
+                "EY · dose · (1 − moisture) = strength · (beverage + liquid kept). Mark what is wanted.");
+        words.getStyleClass().add(Styles.MUTED);
+        words.setWrapText(true);
+        grid.setHgap(8);
+        grid.setVgap(5);
+        for (Term term : Term.values()) {
+            row(term);
+        }
+        getChildren().addAll(top(), words, grid, foot());
+        setVisible(false);
+        managedProperty().bind(visibleProperty());
+    }
+
+    /** Shows it with what is known of the open shot. */
+    public void open() {
+        model.fillFromShot();
+        setVisible(true);
+    }
+
+    private HBox top() {
+        Label title = new Label("Calculator");
+        title.getStyleClass().add(Styles.HEADING);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox top = new HBox(8, title, gap, action("calculator-fill", "From the open shot", model::fillFromShot),
+                action("calculator-close", "Close", () -> setVisible(false)));
+        top.setAlignment(Pos.CENTER_LEFT);
+        return top;
+    }
+
+    private void row(Term term) {
+        String id = term.name().toLowerCase(Locale.ROOT);
+        RadioButton wanted = new RadioButton(term.title());
+        wanted.setId("calculate-" + id);
+        wanted.setToggleGroup(group);
+        wanted.setSelected(model.wantedProperty().get() == term);
+        wanted.setTooltip(new Tooltip("Compute this from the others"));
+        wanted.setOnAction(event -> model.wantedProperty().set(term));
+        TextField number = field("calculator-" + id, term.title(), NUMBER_WIDTH);
+        number.textProperty().bindBidirectional(model.number(term));
+        number.setPromptText(term.optional() ? "none" : "");
+        TextField half = field("calculator-" + id + "-u", term.title() + ", ± (k = 2)", HALF_WIDTH);
+        half.textProperty().bindBidirectional(model.half(term));
+        Label plusMinus = new Label("±");
+        Label computed = new Label();
+        computed.setId("calculated-" + id);
+        computed.getStyleClass().add(Styles.NUMBER);
+        computed.textProperty().bind(model.resultProperty());
+        Label unit = new Label(term.unit());
+        HBox typed = new HBox(6, number, plusMinus, half, unit);
+        typed.setAlignment(Pos.CENTER_LEFT);
+        typed.visibleProperty().bind(model.wantedProperty().isNotEqualTo(term));
+        computed.visibleProperty().bind(typed.visibleProperty().not());
+        model.wantedProperty().addListener((o, was, is) -> wanted.setSelected(is == term));
+        int at = term.ordinal();
+        grid.add(wanted, 0, at);
+        grid.add(typed, 1, at);
+        grid.add(computed, 1, at);
+    }
+
+    private Label foot() {
+        Label said = new Label();
+        said.setId("calculator-said");
+        said.getStyleClass().add(Styles.CAPTION);
+        said.setWrapText(true);
+        said.setMinHeight(34);
+        said.setAlignment(Pos.TOP_LEFT);
+        said.textProperty().bind(model.saidProperty());
+        return said;
+    }
+
+    private static TextField field(String id, String meaning, double width) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setAccessibleText(meaning);
+        field.getStyleClass().add(Styles.ENTRY);
+        field.setPrefWidth(width);
+        field.setMinWidth(width);
+        return field;
+    }
+
+    private static Button action(String id, String words, Runnable run) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add(Styles.ACTION);
+        button.setOnAction(event -> run.run());
+        return button;
+    }
+}

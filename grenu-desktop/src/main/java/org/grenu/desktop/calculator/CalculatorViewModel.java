@@ -1,0 +1,206 @@
+package org.grenu.desktop.calculator;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.entry.TypedNumber;
+import org.grenu.core.extraction.Brew;
+import org.grenu.core.extraction.YieldEquation;
+import org.grenu.core.extraction.YieldEquation.Term;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Masses;
+import org.grenu.core.record.RecordField;
+import org.grenu.desktop.desk.OpenShot;
+import org.grenu.desktop.desk.StudyDesk;
+
+/**
+ * What is typed into the calculator, and what follows from it. One quantity is wanted; the others are known, each with
+ * its ± (k = 2) where it has one. Nothing of it is entered into any shot.
+ */
+public final class CalculatorViewModel {
+
+    private static final double FILLED = 10_000;
+
+    private final StudyDesk desk;
+    private final Map<Term, StringProperty> numbers = new EnumMap<>(Term.class);
+    private final Map<Term, StringProperty> halves = new EnumMap<>(Term.class);
+    private final ObjectProperty<Term> wanted = new SimpleObjectProperty<>(Term.YIELD);
+    private final ReadOnlyStringWrapper result = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+
+    /** A calculator that can be filled from what that desk has open. */
+    public CalculatorViewModel(StudyDesk desk) {
+        this.desk = desk;
+        for (Term term : Term.values()) {
+            numbers.put(term, new SimpleStringProperty(""));
+            halves.put(term, new SimpleStringProperty(""));
+            numbers.get(term).addListener((o, was, is) -> solve());
+            halves.get(term).addListener((o, was, is) -> solve());
+        }
+        wanted.addListener((o, was, is) -> solve());
+        solve();
+    }
+
+    // Observables
+
+    /** {@return the number typed for that quantity} */
+    StringProperty number(Term term) {
+        return numbers.get(term);
+    }
+
+    /** {@return the ± typed for it, k = 2} */
+    StringProperty half(Term term) {
+        return halves.get(term);
+    }
+
+    /** {@return the quantity that is computed} */
+    ObjectProperty<Term> wantedProperty() {
+        return wanted;
+    }
+
+    /** {@return the computed quantity with its ±; empty while it cannot be given} */
+    ReadOnlyStringProperty resultProperty() {
+        return result.getReadOnlyProperty();
+    }
+
+    /** {@return what is still needed, what does not fit together, or what the result rests on} */
+    ReadOnlyStringProperty saidProperty() {
+        return said.getReadOnlyProperty();
+    }
+
+    // Actions
+
+    /** Takes over what is known of the open shot; a yield stated elsewhere stands before the shot's own. */
+    public void fillFromShot() {
+        OpenShot open = desk.openProperty().get();
+        for (Term term : Term.values()) {
+            put(term, Optional.empty());
+        }
+        if (open == null) {
+            return;
+        }
+        Masses masses = open.measures().masses();
+        put(Term.DOSE, masses.dose());
+        put(Term.BEVERAGE, masses.beverage());
+        put(Term.STRENGTH, masses.strength());
+        Optional<Measured> stated = open.summary()
+                .record()
+                .number(RecordField.STATED_YIELD)
+                .stream()
+                .mapToObj(Measured::exact)
+                .findFirst();
+        put(Term.YIELD, stated.or(() -> masses.brew()
+                .map(Brew::asDosed)
+                // It was computed from the others: its own ± would count them twice.
+                .map(made -> Measured.exact(made.percent().value()))));
+        if (stated.isEmpty()) {
+            wanted.set(masses.brew().isPresent() || masses.missing().size() != 1 ? Term.YIELD
+                    : wanted(masses));
+        } else {
+            wanted.set(Term.MOISTURE);
+        }
+    }
+
+    private static Term wanted(Masses masses) {
+        return switch (masses.missing().get(0)) {
+            case DOSE -> Term.DOSE;
+            case BEVERAGE -> Term.BEVERAGE;
+            default -> Term.STRENGTH;
+        };
+    }
+
+    private void put(Term term, Optional<Measured> value) {
+        numbers.get(term).set(value.map(known -> exactly(known.value())).orElse(""));
+        halves.get(term).set(value.filter(known -> known.u() > 0).map(known -> exactly(known.expanded())).orElse(""));
+    }
+
+    /** With digits to spare: what is computed from it is rounded once, at the end. */
+    private static String exactly(double value) {
+        return DecimalText.exact(Math.rint(value * FILLED) / FILLED);
+    }
+
+    private void solve() {
+        Map<Term, Measured> known = new EnumMap<>(Term.class);
+        boolean exact = false;
+        try {
+            for (Term term : Term.values()) {
+                if (term != wanted.get() && !numbers.get(term).get().isBlank()) {
+                    Measured value = typed(term);
+                    exact |= value.u() == 0;
+                    known.put(term, value);
+                }
+            }
+        } catch (RefusedEntry refused) {
+            show("", refused.getMessage());
+            return;
+        }
+        Optional<Measured> found = new YieldEquation(known).solve(wanted.get());
+        if (found.isEmpty()) {
+            show("", wanting(known));
+            return;
+        }
+        show(Reported.of(found.get()).text() + " " + wanted.get().unit(), judged(found.get(), known, exact));
+    }
+
+    private Measured typed(Term term) {
+        double value = number(term, numbers.get(term).get());
+        String half = halves.get(term).get();
+        double expanded = half.isBlank() ? 0 : number(term, half);
+        if (expanded < 0) {
+            throw new RefusedEntry(term.title() + ": a ± is not negative.");
+        }
+        return Measured.independent(value, expanded / Measured.COVERAGE_FACTOR);
+    }
+
+    private static double number(Term term, String text) {
+        try {
+            return TypedNumber.parse(text, term.unit()).value();
+        } catch (RefusedEntry refused) {
+            throw new RefusedEntry(term.title() + ": " + refused.getMessage());
+        }
+    }
+
+    private String wanting(Map<Term, Measured> known) {
+        for (Term term : Term.values()) {
+            if (term != wanted.get() && !term.optional() && !known.containsKey(term)) {
+                return "Enter the " + term.title().toLowerCase(Locale.ROOT) + " as well.";
+            }
+        }
+        return "A zero among these gives no answer.";
+    }
+
+    private String judged(Measured found, Map<Term, Measured> known, boolean exact) {
+        Term term = wanted.get();
+        boolean share = term.unit().equals("%");
+        if (found.value() < 0 || share && found.value() > 100) {
+            return "These numbers do not fit together: no " + term.title().toLowerCase(Locale.ROOT)
+                    + " makes them equal.";
+        }
+        String basis = known.containsKey(Term.MOISTURE) || term == Term.MOISTURE ? "on the dry basis" : "as dosed";
+        String ratio = ratio(known, found);
+        return "Extraction yield " + basis + (ratio.isEmpty() ? "" : " · ratio 1:" + ratio)
+                + (exact ? " · numbers without ± count as exact" : " · ± is k = 2");
+    }
+
+    private String ratio(Map<Term, Measured> known, Measured found) {
+        Measured dose = wanted.get() == Term.DOSE ? found : known.get(Term.DOSE);
+        Measured beverage = wanted.get() == Term.BEVERAGE ? found : known.get(Term.BEVERAGE);
+        return dose == null || beverage == null || !(dose.value() > 0) ? ""
+                : DecimalText.padded(Reported.fixed(beverage.value() / dose.value(), 2), 2);
+    }
+
+    private void show(String computed, String words) {
+        result.set(computed);
+        said.set(words);
+    }
+}
