@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
+import java.util.Set;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.grenu.core.demo.DemoShelf;
@@ -174,7 +175,7 @@ class LibraryCommandTest {
             Stored.shots(from)
                     .forEach(shot -> library.write(tx -> tx.shots()
                             .add("half", new byte[] {1}, new Shot(shot.written(), Stored.log(from, shot.id())),
-                                    shot.number())));
+                                    shot.number(), Set.of())));
         }
         assertThat(run(other, "merge", home)).isZero();
         assertThat(said).startsWith("0 shots taken in, 3 were here already")

@@ -23,6 +23,7 @@ import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.compare.Answered;
+import org.grenu.desktop.ledger.LedgerViewModel;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.compare.CompareSheet;
@@ -179,7 +180,8 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> {
             bench.desk().noticeProperty().set(null);
             lookup("#import-close").queryButton().fire();
-            bench.ledger().takeOver();
+            LedgerViewModel.Copy copy = bench.ledger().copy().orElseThrow();
+            bench.ledger().takeOver(copy, copy.edits());
             bench.desk().enter(RecordField.DOSE, "18.1");
             bench.desk().enter(RecordField.READINGS, "9.41; 9.43; 9.40");
             bench.desk().enter(RecordField.GRIND, "2.6");

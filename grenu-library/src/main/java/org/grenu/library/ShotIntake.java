@@ -1,7 +1,10 @@
 package org.grenu.library;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.Shot;
@@ -36,16 +39,28 @@ final class ShotIntake {
     record Taken(long id, int number, boolean known) {
     }
 
+    /** So many samples a person may have read off and typed (common practice, no source). */
+    private static final int FEW_SAMPLES = 40;
+    private static final String ANOTHER = "#";
+    private static final List<RecordField> TELLING = List.of(RecordField.FILE, RecordField.NAME, RecordField.PULLED_AT);
+
     private record Existing(long id, int number, String binned) {
     }
 
-    /** Stores the shot unless it is there; one in the bin is taken out. It keeps that number where it is free. */
-    Taken take(String fileName, byte[] raw, Shot shot, int wantedNumber, String now) {
-        Optional<String> digest = shot.log().isEmpty() ? Optional.empty() : Optional.of(SampleBlob.digest(shot.log()));
-        Optional<Existing> existing = digest.isPresent() ? withLog(digest.get()) : written(shot.record());
+    /**
+     * Stores the shot unless it is there; one in the bin is taken out. It keeps that number where it is free.
+     *
+     * @param met numbers of shots that others were found as or stored as: two that are written alike are not one
+     */
+    Taken take(String fileName, byte[] raw, Shot shot, int wantedNumber, Set<Integer> met, String now) {
+        Optional<String> samplesDigest = shot.log().isEmpty() ? Optional.empty()
+                : Optional.of(SampleBlob.digest(shot.log()));
+        Optional<Existing> existing = samplesDigest.isEmpty() ? written(shot.record(), met)
+                : few(shot.log()) ? withPoints(samplesDigest.get(), shot.record(), met) : withLog(samplesDigest.get());
         if (existing.isPresent()) {
             return again(existing.get());
         }
+        Optional<String> digest = samplesDigest.map(this::free);
         int number = number(wantedNumber);
         Optional<Long> file = fileName.isEmpty() ? Optional.empty() : Optional.of(rawFiles.keep(fileName, raw, now));
         long id = ShotRows.insert(tables, number, ShotState.RECORDED, file, digest, now, shot.record());
@@ -57,7 +72,7 @@ final class ShotIntake {
     }
 
     /** A shot without a log is known by all that is written of it. */
-    private Optional<Existing> written(ShotRecord record) {
+    private Optional<Existing> written(ShotRecord record, Set<Integer> met) {
         return handle.createQuery("SELECT id, number, binned_at, extras, " + ShotRows.FIELD_COLUMNS
                 + " FROM shot WHERE log_digest IS NULL AND pulled_at IS :at AND dose_g IS :dose AND beverage_g IS "
                 + ":beverage")
@@ -69,6 +84,7 @@ final class ShotIntake {
                         : Optional.<Existing>empty())
                 .stream()
                 .flatMap(Optional::stream)
+                .filter(shot -> !met.contains(shot.number))
                 .findFirst();
     }
 
@@ -90,7 +106,7 @@ final class ShotIntake {
      * is made.
      */
     Change log(long shot, String fileName, byte[] raw, ShotLog log, String now) {
-        String digest = SampleBlob.digest(log);
+        String digest = few(log) ? free(SampleBlob.digest(log)) : SampleBlob.digest(log);
         withLog(digest).ifPresent(other -> {
             throw new LibraryException(
                     "That log belongs to shot " + other.number + (other.binned.isEmpty() ? "" : ", which is in the bin")
@@ -107,6 +123,41 @@ final class ShotIntake {
     /** {@return that a shot was made: what is not yet becomes} */
     static Change made(long shot) {
         return new Change(Target.SHOT, shot, Change.BINNED, Change.NEVER, "");
+    }
+
+    /** A few points read off a gauge may be the same for two shots; a sensor's samples never are. */
+    private static boolean few(ShotLog log) {
+        return log.size() <= FEW_SAMPLES;
+    }
+
+    /** One of few points that are the same, unless file, name or time say that it is another. */
+    private Optional<Existing> withPoints(String digest, ShotRecord record, Set<Integer> met) {
+        return handle.createQuery("SELECT id, number, binned_at, extras, " + ShotRows.FIELD_COLUMNS
+                + " FROM shot WHERE log_digest = :digest OR log_digest LIKE :another")
+                .bind("digest", digest)
+                .bind("another", digest + ANOTHER + "%")
+                .map((row, context) -> isAnother(record, ShotRows.record(row, 4, tables.names()))
+                        ? Optional.<Existing>empty()
+                        : Optional.of(new Existing(row.getLong(1), row.getInt(2), row.getString(3))))
+                .stream()
+                .flatMap(Optional::stream)
+                .filter(shot -> !met.contains(shot.number))
+                .findFirst();
+    }
+
+    private static boolean isAnother(ShotRecord one, ShotRecord other) {
+        return TELLING.stream()
+                .anyMatch(field -> one.has(field) && other.has(field)
+                        && !one.entry(field).equals(other.entry(field)));
+    }
+
+    /** The digest, or with a number behind it where another shot has it. */
+    private String free(String digest) {
+        return Stream.iterate(1, i -> i + 1)
+                .map(i -> i == 1 ? digest : digest + ANOTHER + i)
+                .filter(one -> withLog(one).isEmpty())
+                .findFirst()
+                .orElseThrow();
     }
 
     private Optional<Existing> withLog(String digest) {

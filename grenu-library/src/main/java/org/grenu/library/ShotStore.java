@@ -3,6 +3,7 @@ package org.grenu.library;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.record.Shot;
@@ -88,13 +89,17 @@ public final class ShotStore {
      * taken out.
      */
     public AddOutcome add(String fileName, byte[] raw, Shot shot) {
-        return add(fileName, raw, shot, 0);
+        return add(fileName, raw, shot, 0, Set.of());
     }
 
-    /** As {@link #add(String, byte[], Shot)}; the shot keeps that number where it is free. */
-    public AddOutcome add(String fileName, byte[] raw, Shot shot, int wantedNumber) {
+    /**
+     * As {@link #add(String, byte[], Shot)}; the shot keeps that number where it is free.
+     *
+     * @param met numbers of shots that others of the same source are: of two written alike each is one
+     */
+    public AddOutcome add(String fileName, byte[] raw, Shot shot, int wantedNumber, Set<Integer> met) {
         within.writing();
-        ShotIntake.Taken taken = intake.take(fileName, raw, shot, wantedNumber, journal.now());
+        ShotIntake.Taken taken = intake.take(fileName, raw, shot, wantedNumber, met, journal.now());
         return taken.known() ? new AddOutcome.Duplicate(taken.number())
                 : new AddOutcome.Added(summaries.of(taken.id(), shelf.now()));
     }

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import java.util.Map;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.record.RecordEdit;
@@ -115,9 +116,9 @@ class CopiesTest {
     @Test
     void aShotKeepsItsNumberWhereItIsFree() {
         AddOutcome free = library.write(
-                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(4).shot(), 17));
+                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(4).shot(), 17, Set.of()));
         AddOutcome taken = library.write(
-                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(5).shot(), 2));
+                tx -> tx.shots().add("x", new byte[] {1}, DemoStudy.shots().get(5).shot(), 2, Set.of()));
         assertThat(((AddOutcome.Added) free).shot().number()).isEqualTo(17);
         assertThat(((AddOutcome.Added) taken).shot().number()).isEqualTo(18);
         List<ShotSummary> newest = library.read(tx -> tx.shots().newest(2));

@@ -7,9 +7,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.grenu.core.curve.Channel;
@@ -59,6 +61,41 @@ class LibraryTest {
                 int files = Jdbi.create("jdbc:sqlite:" + file())
                         .withHandle(h -> h.createQuery("SELECT count(*) FROM raw_file").mapTo(Integer.class).one());
                 assertThat(files).as("two names, two contents").isEqualTo(3);
+            }
+        }
+
+        /** Points read off a gauge may be the same for two shots: file, name and time tell them apart. */
+        @Test
+        void twoShotsOfTheSameFewPointsAreTwo() {
+            ShotLog gauge = new ShotLog(Samples.of(0, 4, 8, 20, 34),
+                    Map.of(Channel.PRESSURE, Samples.of(0, 3, 9, 8, 6)));
+            Shot first = new Shot(ShotRecord.EMPTY.with(RecordField.FILE, "lever_1.csv"), gauge);
+            Shot second = first.with(ShotRecord.EMPTY.with(RecordField.FILE, "lever_2.csv"));
+            try (Library library = Library.open(file())) {
+                assertThat(Stored.add(library, "lever_1.csv", RAW, first)).isInstanceOf(AddOutcome.Added.class);
+                assertThat(Stored.add(library, "lever_2.csv", RAW, second)).isInstanceOf(AddOutcome.Added.class);
+                assertThat(Stored.add(library, "lever_2.csv", RAW, second)).as("the same file once more")
+                        .isEqualTo(new AddOutcome.Duplicate(2));
+                assertThat(Stored.shots(library)).allSatisfy(
+                        shot -> assertThat(Stored.log(library, shot.id())).isEqualTo(gauge));
+            }
+        }
+
+        /** Of two written alike each comes over once, and none a second time. */
+        @Test
+        void twoWrittenAlikeAreTwoWhereverTheyGo() {
+            Shot alike = new Shot(ShotRecord.EMPTY.with(RecordField.DOSE, "18"), ShotLog.NONE);
+            try (Library library = Library.open(file())) {
+                for (int time = 0; time < 2; time++) {
+                    Set<Integer> met = new HashSet<>();
+                    for (int shot = 0; shot < 2; shot++) {
+                        AddOutcome outcome = library
+                                .write(tx -> tx.shots().add("", new byte[0], alike, 0, Set.copyOf(met)));
+                        met.add(outcome instanceof AddOutcome.Added added ? added.shot().number()
+                                : ((AddOutcome.Duplicate) outcome).number());
+                    }
+                }
+                assertThat(Stored.shots(library)).hasSize(2);
             }
         }
 

@@ -37,6 +37,7 @@ import org.grenu.library.Target;
 public final class LibraryMerge implements ArchiveTarget {
 
     private final Stores stores;
+    private final Set<Integer> met = new HashSet<>();
     private final List<ShotSummary> added = new ArrayList<>();
     private final Map<Integer, Long> byNumber = new HashMap<>();
     private final List<String> differing = new ArrayList<>();
@@ -199,15 +200,19 @@ public final class LibraryMerge implements ArchiveTarget {
 
     @Override
     public void shot(ArchivedShot shot) {
-        AddOutcome outcome = stores.shots().add(shot.rawName(), shot.raw(), shot.shot(), shot.number());
+        AddOutcome outcome = stores.shots()
+                .add(shot.rawName(), shot.raw(), shot.shot(), shot.number(),
+                        met);
         if (outcome instanceof AddOutcome.Added stored) {
             added.add(stored.shot());
+            met.add(stored.shot().number());
             byNumber.put(shot.number(), stored.shot().id());
             live(stored.shot(), shot.state());
             shot.files()
                     .forEach(file -> stores.attachments().keep(stored.shot().id(), file.name(), file.bytes()));
         } else {
             alreadyThere++;
+            met.add(((AddOutcome.Duplicate) outcome).number());
             heal(((AddOutcome.Duplicate) outcome).number(), shot);
         }
     }

@@ -17,6 +17,7 @@ public final class AnswerLedger extends ScrollPane {
                 new ModelSection(model), new NextShotsSection(model));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         column.visibleProperty().bind(model.answeredProperty().isNotNull());
+        Outdated.fade(model, column);
         setContent(column);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);

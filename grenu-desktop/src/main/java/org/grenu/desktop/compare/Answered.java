@@ -66,7 +66,7 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
         List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
         List<ShotRecord> sheets = sound.stream().map(MeasuredShot::record).toList();
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual).in(units), compared);
-        Optional<Factor> sideBySide = chosen.sideBySide().orElseGet(() -> Proposal.sideBySide(sheets, first));
+        Optional<Factor> sideBySide = chosen.sideBySide(first, sheets);
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first.in(units),
                 sideBySide.map(factor -> factor.in(units)), chosen.axis(), chosen.channels(), units);
         return new Answered(comparison, sideBySide, overlay,

@@ -20,13 +20,18 @@ import org.grenu.core.response.Variable;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.ShotRecord;
 
-/** What the user asks and wants to see. */
-record CompareChoices(Asked asked, Judged judged, Shown shown) {
+/**
+ * What the user asks and wants to see.
+ *
+ * @param before factors that were chosen another time; those chosen since go first
+ */
+record CompareChoices(Asked asked, Judged judged, Shown shown, KeptFactors before) {
 
     static final CompareChoices USUAL = new CompareChoices(
             new Asked(Optional.empty(), List.of(), List.of(), ComparisonBasis.EQUAL_SETTING, Optional.empty()),
             new Judged(Map.of(), Map.of(), Map.of(), false, false), new Shown(Optional.empty(), AxisKind.FIRST_DRIP,
-                    List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS)));
+                    List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS)),
+            KeptFactors.USUAL);
 
     /**
      * What is asked.
@@ -131,7 +136,22 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
         return shown.channels;
     }
 
-    /** {@return what of it is kept for the next time: not what belongs to the picked shots} */
+    /** {@return these choices with that factor first} */
+    CompareChoices withFirst(Factor chosen) {
+        return new CompareChoices(asked, judged, shown, before.withFirst(chosen));
+    }
+
+    /** {@return the variables beside the first: chosen now or another time, or those that changed} */
+    List<Variable> others(Factor first, List<ShotRecord> sheets) {
+        return others().or(() -> before.others(sheets, first)).orElseGet(() -> Proposal.treatments(sheets, first));
+    }
+
+    /** {@return what stands side by side: chosen now or another time, or what is usual} */
+    Optional<Factor> sideBySide(Factor first, List<ShotRecord> sheets) {
+        return sideBySide().or(() -> before.sideBySide(sheets)).orElseGet(() -> Proposal.sideBySide(sheets, first));
+    }
+
+    /** {@return what of it is kept for the next time} */
     String kept() {
         return "steps=" + numbers(steps()) + "\nbasis=" + basis().key() + "\naxis=" + axis().key() + "\nstrips="
                 + channels().stream().map(Channel::key).collect(Collectors.joining(" "))
@@ -143,7 +163,8 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
                         .stream()
                         .sorted(Map.Entry.comparingByKey())
                         .map(one -> one.getKey() + ":" + text(one.getValue()))
-                        .collect(Collectors.joining(";"));
+                        .collect(Collectors.joining(";"))
+                + before.with(others(), block(), sideBySide()).lines();
     }
 
     private static String numbers(Map<String, Double> named) {
@@ -187,65 +208,65 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
 
     CompareChoices withOthers(List<Variable> chosen) {
         return new CompareChoices(new Asked(Optional.of(List.copyOf(chosen)), asked.interactions, asked.responses,
-                asked.basis, asked.block), judged, shown);
+                asked.basis, asked.block), judged, shown, before);
     }
 
     CompareChoices withInteractions(List<String> chosen) {
         return new CompareChoices(new Asked(asked.others, chosen, asked.responses, asked.basis, asked.block), judged,
-                shown);
+                shown, before);
     }
 
     CompareChoices withResponses(List<Response> chosen) {
         return new CompareChoices(new Asked(asked.others, asked.interactions, chosen, asked.basis, asked.block), judged,
-                shown);
+                shown, before);
     }
 
     CompareChoices withBasis(ComparisonBasis chosen) {
         return new CompareChoices(new Asked(asked.others, asked.interactions, asked.responses, chosen, asked.block),
-                judged, shown);
+                judged, shown, before);
     }
 
     CompareChoices withBlock(Optional<Factor> chosen) {
         return new CompareChoices(
                 new Asked(asked.others, asked.interactions, asked.responses, asked.basis, Optional.of(chosen)), judged,
-                shown);
+                shown, before);
     }
 
     CompareChoices withMargins(Map<String, Double> chosen) {
         return new CompareChoices(asked, new Judged(chosen, judged.steps, judged.windows, judged.byLevel, judged.holm),
-                shown);
+                shown, before);
     }
 
     CompareChoices withSteps(Map<String, Double> chosen) {
         return new CompareChoices(asked,
-                new Judged(judged.margins, chosen, judged.windows, judged.byLevel, judged.holm), shown);
+                new Judged(judged.margins, chosen, judged.windows, judged.byLevel, judged.holm), shown, before);
     }
 
     CompareChoices withWindows(Map<String, ResponseSurface.Window> chosen) {
         return new CompareChoices(asked, new Judged(judged.margins, judged.steps, chosen, judged.byLevel, judged.holm),
-                shown);
+                shown, before);
     }
 
     CompareChoices withByLevel(boolean chosen) {
         return new CompareChoices(asked, new Judged(judged.margins, judged.steps, judged.windows, chosen, judged.holm),
-                shown);
+                shown, before);
     }
 
     CompareChoices withHolm(boolean chosen) {
         return new CompareChoices(asked,
-                new Judged(judged.margins, judged.steps, judged.windows, judged.byLevel, chosen), shown);
+                new Judged(judged.margins, judged.steps, judged.windows, judged.byLevel, chosen), shown, before);
     }
 
     CompareChoices withSideBySide(Optional<Factor> chosen) {
-        return new CompareChoices(asked, judged, new Shown(Optional.of(chosen), shown.axis, shown.channels));
+        return new CompareChoices(asked, judged, new Shown(Optional.of(chosen), shown.axis, shown.channels), before);
     }
 
     CompareChoices withAxis(AxisKind chosen) {
-        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, chosen, shown.channels));
+        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, chosen, shown.channels), before);
     }
 
     CompareChoices withChannels(List<Channel> chosen) {
-        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, shown.axis, chosen));
+        return new CompareChoices(asked, judged, new Shown(shown.sideBySide, shown.axis, chosen), before);
     }
 
     /** {@return the choices kept so; what is not understood, as from a newer version, is passed over} */
@@ -275,7 +296,8 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
                 Boolean.parseBoolean(lines.get("holm")));
         return new CompareChoices(asked, judged,
                 new Shown(Optional.empty(), AxisKind.find(lines.getOrDefault("axis", "")).orElse(USUAL.axis()),
-                        channels.isEmpty() ? USUAL.channels() : channels));
+                        channels.isEmpty() ? USUAL.channels() : channels),
+                KeptFactors.of(lines));
     }
 
     /** {@return the question with that first variable, about those shots} */
@@ -286,13 +308,13 @@ record CompareChoices(Asked asked, Judged judged, Shown shown) {
         all.addAll(beside);
         List<Question.Pair> pairs = pairs(all).stream().filter(pair -> interactions().contains(key(pair))).toList();
         return new Question(all, pairs, responses().isEmpty() ? usual : responses(), basis(),
-                block().orElseGet(() -> Proposal.block(sheets, all)), new Question.Judging(margins(), steps(), holm()),
+                block().or(() -> before.block(sheets)).orElseGet(() -> Proposal.block(sheets, all)),
+                new Question.Judging(margins(), steps(), holm()),
                 DisplayUnits.CANONICAL);
     }
 
     private List<Variable> beside(Factor first, List<ShotRecord> sheets) {
-        return others().orElseGet(() -> Proposal.treatments(sheets, first))
-                .stream()
+        return others(first, sheets).stream()
                 .filter(variable -> !variable.key().equals(first.key()))
                 .map(variable -> variable instanceof Variable.Treatment treatment && byLevel()
                         ? new Variable.Treatment(treatment.factor(), true) : variable)

@@ -42,6 +42,7 @@ public final class CompareView extends BorderPane {
         both.setOrientation(Orientation.VERTICAL);
         both.setDividerPositions(0.55);
         setCenter(both);
+        Outdated.fade(model, both);
         model.answeredProperty().addListener((o, was, is) -> describe());
         model.busyProperty().addListener((o, was, is) -> describe());
         describe();
@@ -138,6 +139,10 @@ public final class CompareView extends BorderPane {
 
     private void describe() {
         Answered answered = model.answeredProperty().get();
+        if (model.busyProperty().get()) {
+            title.setText("Computing…");
+            return;
+        }
         if (answered == null) {
             title.setText("Compare");
             empty.setText("Pick shots in the rack: their check marks, or “All shown”.");

@@ -69,14 +69,31 @@ public final class CompareViewModel implements AutoCloseable {
         this.background = new Background("grenu-compare", interfaceThread);
         this.latest = new Latest(background);
         choices.set(CompareChoices.kept(desk.settingsProperty().get().compare(), List.of(StandardResponse.values())));
+        showKeptColour();
         askWhenChanged();
         followSettings();
+    }
+
+    /** The colour of the comparison asked last; where it did not change among the shots picked now it gives way. */
+    private void showKeptColour() {
+        choices.get()
+                .before()
+                .first()
+                .flatMap(key -> KeptFactors.find(key, desk.shots().stream().map(ShotSummary::record).toList()))
+                .ifPresent(appearance.colourByProperty()::set);
     }
 
     private void askWhenChanged() {
         InvalidationListener ask = observable -> ask();
         picked.changesProperty().addListener(ask);
         appearance.colourByProperty().addListener(ask);
+        appearance.colourByProperty().addListener((o, was, is) -> {
+            boolean chosen = active.get() && !is.equals(proposed)
+                    && choices.get().before().first().filter(is.key()::equals).isEmpty();
+            if (chosen) {
+                choose(now -> now.withFirst(is));
+            }
+        });
         choices.addListener(ask);
         active.addListener(ask);
         desk.shots().addListener(ask);
@@ -87,6 +104,7 @@ public final class CompareViewModel implements AutoCloseable {
         desk.settingsProperty().addListener((o, was, is) -> {
             if (!was.compare().equals(is.compare()) && !is.compare().equals(choices.get().kept())) {
                 choices.set(CompareChoices.kept(is.compare(), possibleResponses()));
+                showKeptColour();
             } else if (was.convention() != is.convention() || !was.units().equals(is.units())) {
                 ask();
             }
@@ -175,9 +193,7 @@ public final class CompareViewModel implements AutoCloseable {
 
     /** {@return the variables beside the one that gives the colour} */
     List<Variable> others() {
-        return choices.get()
-                .others()
-                .orElseGet(() -> Proposal.treatments(sheets(), appearance.colourByProperty().get()));
+        return choices.get().others(appearance.colourByProperty().get(), sheets());
     }
 
     /** {@return whose own level is taken out} */
@@ -264,6 +280,8 @@ public final class CompareViewModel implements AutoCloseable {
             show(found);
         }, failure -> {
             busy.set(false);
+            // An answer to another question would stand under this one.
+            answered.set(null);
             desk.failed(failure);
         });
     }

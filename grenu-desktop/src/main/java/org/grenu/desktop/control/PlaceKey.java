@@ -13,7 +13,8 @@ import javafx.scene.input.KeyEvent;
 public enum PlaceKey {
     WALK(Place.RACK, "↑ ↓ Page Up Page Down Home End", "walk through the shots, outside of texts everywhere in Read",
             Held.NOTHING, KeyCode.UP, KeyCode.DOWN, KeyCode.PAGE_UP, KeyCode.PAGE_DOWN, KeyCode.HOME, KeyCode.END),
-    BIN(Place.RACK, "Delete", "put the shot into the bin", Held.NOTHING, KeyCode.DELETE),
+    BIN(Place.RACK, "Delete", "put the shot into the bin, outside of texts everywhere in Read", Held.NOTHING,
+            KeyCode.DELETE),
     PICK(Place.RACK, "Space", "pick the shot for comparing, or put it back (in Compare)", Held.NOTHING, KeyCode.SPACE),
     HAIRLINE(Place.READ, "← →, with Shift", "move the hairline by 0.1 s, by 1 s", Held.NOTHING, KeyCode.LEFT,
             KeyCode.RIGHT),

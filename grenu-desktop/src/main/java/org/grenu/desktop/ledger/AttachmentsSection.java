@@ -25,6 +25,7 @@ final class AttachmentsSection extends Section {
 
     private final AttachmentsViewModel model;
     private final LedgerActions actions;
+    private final Label log = new Label();
     private final FlowPane files = new FlowPane(6, 6);
 
     AttachmentsSection(AttachmentsViewModel model, LedgerActions actions) {
@@ -37,7 +38,20 @@ final class AttachmentsSection extends Section {
         add.getStyleClass().add(Styles.ACTION);
         add.setTooltip(new Tooltip("Or drop pictures on the window"));
         add.setOnAction(event -> actions.attach());
-        getChildren().addAll(files, add);
+        Button save = new Button("Save a copy…");
+        save.setId("save-log");
+        save.getStyleClass().add(Styles.LINK);
+        save.setOnAction(event -> actions.saveLog());
+        log.setId("log-file");
+        log.setMinWidth(0);
+        log.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        log.textProperty().bind(model.logProperty().map(name -> "Log: " + name));
+        save.setMinWidth(USE_PREF_SIZE);
+        HBox logLine = new HBox(6, log, save);
+        logLine.setAlignment(Pos.CENTER_LEFT);
+        logLine.visibleProperty().bind(model.logProperty().isNotEmpty());
+        logLine.managedProperty().bind(logLine.visibleProperty());
+        getChildren().addAll(logLine, files, add);
         model.files().addListener((Observable o) -> show());
         show();
     }

@@ -3,9 +3,12 @@ package org.grenu.desktop.ledger;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.value.ChangeListener;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.Attachment;
 import org.grenu.library.Target;
@@ -14,6 +17,7 @@ import org.grenu.library.Target;
 public final class AttachmentsViewModel {
 
     private final StudyDesk desk;
+    private final ReadOnlyStringWrapper log = new ReadOnlyStringWrapper("");
     private final ObservableList<Attachment> files = FXCollections.observableArrayList();
 
     /** The files of whatever shot the desk has open. */
@@ -28,6 +32,11 @@ public final class AttachmentsViewModel {
     /** {@return the files, in the order they were added} */
     public ObservableList<Attachment> files() {
         return files;
+    }
+
+    /** {@return the name of the file that the log came in; empty without one} */
+    ReadOnlyStringProperty logProperty() {
+        return log.getReadOnlyProperty();
     }
 
     /** {@return whether it is a picture that can be shown} */
@@ -50,6 +59,8 @@ public final class AttachmentsViewModel {
     }
 
     private void read() {
+        log.set(desk.openProperty().get() == null ? ""
+                : desk.openProperty().get().summary().record().text(RecordField.FILE).orElse(""));
         long shot = desk.openProperty().get() == null ? -1 : desk.openProperty().get().summary().id();
         if (shot < 0) {
             files.clear();

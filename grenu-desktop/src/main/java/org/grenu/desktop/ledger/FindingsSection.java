@@ -68,12 +68,13 @@ final class FindingsSection extends Section {
     private Node finding(Finding finding) {
         Label mark = new Label(switch (finding.severity()) {
             case FAULT -> "◆";
-            case CHECK -> "○";
+            case CHECK -> "▲";
             case NOTE -> "●";
         });
         mark.getStyleClass().add("mark-" + finding.severity().name().toLowerCase(Locale.ROOT));
         mark.setMinWidth(USE_PREF_SIZE);
         Label statement = new Label(finding.statement());
+        statement.getStyleClass().add("said-" + finding.severity().name().toLowerCase(Locale.ROOT));
         statement.setWrapText(true);
         Label evidence = new Label(finding.evidence() + (finding.evidence().isEmpty() ? "" : ". ") + finding.toTry());
         evidence.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);

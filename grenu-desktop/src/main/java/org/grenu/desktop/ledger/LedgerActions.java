@@ -11,6 +11,12 @@ public interface LedgerActions {
     /** Shows the calculator with the open shot's numbers. */
     void calculate();
 
+    /** Asks for a place and saves the open shot's log there as it came in. */
+    void saveLog();
+
+    /** Shows what copying from the previous shot would write. */
+    void copyPrevious();
+
     /** Asks for files and attaches them to the open shot. */
     void attach();
 

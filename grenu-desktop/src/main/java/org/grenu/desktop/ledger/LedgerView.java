@@ -41,7 +41,7 @@ public final class LedgerView extends VBox {
         AttachmentsSection files = new AttachmentsSection(new AttachmentsViewModel(desk), actions);
         masses = new MassesSection(model);
         readings = new ReadingsSection(model, actions::takeReadings);
-        record = new RecordSection(model);
+        record = new RecordSection(model, actions::copyPrevious);
         VBox column = new VBox(yield, masses, readings,
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings,
                 new NextSection(model), new ProfileSection(model),

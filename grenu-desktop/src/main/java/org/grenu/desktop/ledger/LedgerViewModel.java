@@ -212,17 +212,32 @@ public final class LedgerViewModel {
 
     /** {@return how many entries the shot before could lend} */
     int offered() {
-        return before().map(shot -> SetUp.takenOver(shot.written(), open().summary().record()).size()).orElse(0);
+        return copy().map(found -> found.edits().size()).orElse(0);
     }
 
-    /** Fills what is unknown with what was set up for the shot before, as one step. */
-    public void takeOver() {
-        before().ifPresent(shot -> desk.change("Entries copied from shot " + shot.number(),
-                SetUp.takenOver(shot.written(), open().summary().record())
-                        .stream()
-                        .map(edit -> Change.of(open().summary().id(), edit))
-                        .toList(),
-                ""));
+    /**
+     * What can be copied.
+     *
+     * @param from  number of the shot before
+     * @param into  number of the open shot
+     * @param edits what is unknown there and was set up here
+     */
+    public record Copy(int from, int into, List<RecordEdit> edits) {
+    }
+
+    /** {@return what would fill what is unknown with what was set up for the shot before; empty without one} */
+    public Optional<Copy> copy() {
+        return open() == null ? Optional.empty()
+                : before().map(shot -> new Copy(shot.number(), open().summary().number(),
+                        SetUp.takenOver(shot.written(), open().summary().record())));
+    }
+
+    /** Enters those of it, as one step. */
+    public void takeOver(Copy copy, List<RecordEdit> chosen) {
+        if (open() != null && open().summary().number() == copy.into) {
+            desk.change("Entries copied from shot " + copy.from,
+                    chosen.stream().map(edit -> Change.of(open().summary().id(), edit)).toList(), "");
+        }
     }
 
     /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */

@@ -66,7 +66,8 @@ final class RecordSection extends Section {
             "Dry ice and liquid nitrogen: cold burns, suffocation in closed rooms, burst closed vessels. Never "
                     + "swallow; only with training and ventilation.");
 
-    RecordSection(LedgerViewModel model) {
+    /** @param copyPrevious shows what copying from the previous shot would write */
+    RecordSection(LedgerViewModel model, Runnable copyPrevious) {
         super("Record");
         this.model = model;
         own = new OwnEntries(model);
@@ -79,7 +80,7 @@ final class RecordSection extends Section {
         takeOver.getStyleClass().add(Styles.ACTION);
         takeOver.setTooltip(
                 new Tooltip("Fills what is unknown here with what was set up for the previous shot (Ctrl L)"));
-        takeOver.setOnAction(event -> model.takeOver());
+        takeOver.setOnAction(event -> copyPrevious.run());
         takeOver.managedProperty().bind(takeOver.visibleProperty());
         cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
         cryogens.setWrapText(true);

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import javafx.beans.Observable;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.FindingSearch;
@@ -19,9 +20,11 @@ final class FilterOffers {
     private static final List<String> STARTS = List.of("coffee:", "grinder:", "grind:", "profile:", "ey>", "ey:",
             "strength:", "time<", "time:", "age<", "dose:", "ratio:",
             "temp:", "taste:", "finding:", "study:", "arm:", "day:", "bag:", "basket:", "machine:", "water:",
-            "operator:", "is:faulty", "-is:faulty", "unknown:taste");
+            "operator:", "file:", "is:faulty", "-is:faulty", "unknown:taste");
     private static final List<RecordField> NAMED = List.of(RecordField.COFFEE, RecordField.PROFILE, RecordField.GRINDER,
             RecordField.MACHINE, RecordField.OPERATOR, RecordField.STUDY);
+
+    private static final int NAMED_VALUES = 4;
 
     private final StudyDesk desk;
     private final FindingSearch found;
@@ -63,6 +66,27 @@ final class FilterOffers {
             }
         }
         return offers;
+    }
+
+    /** {@return fields that the last word begins, as they are asked for; empty where it begins none} */
+    String namesThatBegin(String typed) {
+        String last = typed.substring(lastSpace(typed)).toLowerCase(Locale.ROOT).replaceFirst("^-", "");
+        return last.isEmpty() ? ""
+                : STARTS.stream()
+                        .filter(start -> start.startsWith(last))
+                        .limit(NAMED_VALUES)
+                        .collect(Collectors.joining(" "));
+    }
+
+    /** {@return what may follow that word, in words} */
+    String whatMayFollow(HalfTyped half) {
+        if (half.compares()) {
+            return half.name() + ": a number is to follow";
+        }
+        List<String> values = values(half.name());
+        return half.name() + ": " + (values.isEmpty() ? "a number, a range such as 2-3, or a word is to follow"
+                : values.stream().limit(NAMED_VALUES).collect(Collectors.joining(", ")) + (values.size() > NAMED_VALUES
+                        ? ", …" : ""));
     }
 
     /** Within quotes a space does not end the word. */

@@ -129,9 +129,21 @@ public final class RackView extends VBox {
         count.getStyleClass().add(Styles.MUTED);
         count.textProperty().bind(model.countProperty());
         count.setMinWidth(Region.USE_PREF_SIZE);
-        HBox.setHgrow(legend, Priority.ALWAYS);
         legend.setMinWidth(0);
-        HBox line = new HBox(6, count, legend);
+        Label hint = new Label();
+        hint.setId("filter-hint");
+        hint.getStyleClass().add(Styles.CAPTION);
+        hint.setMinWidth(0);
+        hint.textProperty().bind(model.hintProperty());
+        hint.setTooltip(new Tooltip());
+        hint.getTooltip().textProperty().bind(hint.textProperty());
+        hint.visibleProperty().bind(hint.textProperty().isNotEmpty());
+        legend.visibleProperty().bind(hint.visibleProperty().not());
+        StackPane beside = new StackPane(legend, hint);
+        StackPane.setAlignment(hint, Pos.CENTER_LEFT);
+        beside.setMinWidth(0);
+        HBox.setHgrow(beside, Priority.ALWAYS);
+        HBox line = new HBox(6, count, beside);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }
@@ -197,7 +209,8 @@ public final class RackView extends VBox {
         list.setId("rack");
         list.setItems(model.rows());
         list.setAccessibleText("Shots");
-        list.setCellFactory(view -> new SlipCell(appearance, desk, picked, picking));
+        SlipMenu menu = new SlipMenu(desk, picked, picking, actions);
+        list.setCellFactory(view -> new SlipCell(appearance, desk, picked, picking, menu));
         list.setFocusTraversable(true);
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> chosen(was, is));
         list.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);

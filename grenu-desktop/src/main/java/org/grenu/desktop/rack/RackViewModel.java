@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleStringProperty;
@@ -41,6 +42,9 @@ public final class RackViewModel {
     private final StudyDesk desk;
     private final StringProperty filter = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper hint = new ReadOnlyStringWrapper("");
+    /** What was typed last that is whole; the rows go by it while more is being typed. */
+    private String whole = "";
     private final ObservableList<RackRow> rows = FXCollections.observableArrayList();
 
     private final FindingSearch found;
@@ -59,9 +63,33 @@ public final class RackViewModel {
         ordered = ShotOrder.newestFirst(desk.shots());
         found.changesProperty().addListener((o, was, is) -> findingsChanged());
         desk.shots().addListener(this::shotsChanged);
-        filter.addListener((o, was, is) -> rebuild());
+        filter.addListener((o, was, is) -> typed(is));
         desk.settingsProperty().addListener((o, was, is) -> settingsChanged(was, is));
         rebuild();
+    }
+
+    /** A word that is only half typed keeps the rows as they were, and what may follow is said. */
+    private void typed(String text) {
+        Optional<String> follows = HalfTyped.in(text)
+                .map(word -> strange(word.name().toLowerCase(Locale.ROOT), namesKnown())
+                        .orElseGet(() -> offers.whatMayFollow(word)))
+                .or(() -> begunName(text));
+        hint.set(follows.orElse(""));
+        if (follows.isEmpty()) {
+            whole = text;
+            rebuild();
+        }
+    }
+
+    /** What may follow a word that no shot has, but that the name of something begins with. */
+    private Optional<String> begunName(String text) {
+        String offered = offers.namesThatBegin(text);
+        if (offered.isEmpty()) {
+            return Optional.empty();
+        }
+        ShotFilter wanted = StoredSubject.filter(text, desk.units().getValue());
+        return ordered.stream().anyMatch(shot -> wanted.matches(known(shot).subject)) ? Optional.empty()
+                : Optional.of("Goes on: " + offered);
     }
 
     private void findingsChanged() {
@@ -91,6 +119,11 @@ public final class RackViewModel {
         return count.getReadOnlyProperty();
     }
 
+    /** {@return what may follow a word of the filter that is half typed; empty while it is whole} */
+    public ReadOnlyStringProperty hintProperty() {
+        return hint.getReadOnlyProperty();
+    }
+
     /** {@return headings and slips, top to bottom} */
     public ObservableList<RackRow> rows() {
         return rows;
@@ -98,22 +131,28 @@ public final class RackViewModel {
 
     /** {@return why nothing can pass the filter, if it asks for what no shot has; else empty} */
     String misunderstood() {
-        ShotFilter asked = asked();
+        ShotFilter asked = StoredSubject.filter(filter.get(), desk.units().getValue());
         Set<String> names = namesKnown();
-        Optional<String> strange = asked.names().stream().filter(name -> !names.contains(name)).findFirst();
-        if (strange.isPresent()) {
-            return "No field is called “" + strange.get() + "”."
-                    + NearName.of(strange.get(), names).map(near -> " Did you mean " + near + "?").orElse("");
-        }
-        return asked.unmeasured()
+        return asked.names()
                 .stream()
+                .flatMap(name -> strange(name, names).stream())
                 .findFirst()
-                .map(token -> "“" + token + "” compares with no number.")
-                .orElse("");
+                .orElseGet(() -> asked.unmeasured()
+                        .stream()
+                        .findFirst()
+                        .map(token -> "“" + token + "” compares with no number.")
+                        .orElse(""));
+    }
+
+    /** That nothing is called so, and what may have been meant. */
+    private static Optional<String> strange(String name, Set<String> names) {
+        return names.contains(name) ? Optional.empty()
+                : Optional.of("No field is called “" + name + "”."
+                        + NearName.of(name, names).map(near -> " Did you mean " + near + "?").orElse(""));
     }
 
     private ShotFilter asked() {
-        return StoredSubject.filter(filter.get(), desk.units().getValue());
+        return StoredSubject.filter(whole, desk.units().getValue());
     }
 
     private Set<String> namesKnown() {
@@ -153,6 +192,35 @@ public final class RackViewModel {
         if (!shown.isEmpty()) {
             desk.select(shown.get(Math.max(0, Math.min(shown.size() - 1, at < 0 ? 0 : at + slips))).id());
         }
+    }
+
+    /** Puts the shots into the bin; who was reading one of them reads its neighbour in the rack next. */
+    public void bin(List<ShotSummary> binned) {
+        Set<Long> gone = binned.stream().map(ShotSummary::id).collect(Collectors.toSet());
+        if (gone.contains(desk.wanted())) {
+            neighbour(gone).ifPresent(next -> desk.select(next.id()));
+        }
+        desk.inBin().put(binned);
+    }
+
+    /** The next below that stays, or else above. */
+    private Optional<ShotSummary> neighbour(Set<Long> gone) {
+        List<ShotSummary> shown = shown();
+        int at = 0;
+        while (at < shown.size() && shown.get(at).id() != desk.wanted()) {
+            at++;
+        }
+        for (int below = at + 1; below < shown.size(); below++) {
+            if (!gone.contains(shown.get(below).id())) {
+                return Optional.of(shown.get(below));
+            }
+        }
+        for (int above = Math.min(at, shown.size()) - 1; above >= 0; above--) {
+            if (!gone.contains(shown.get(above).id())) {
+                return Optional.of(shown.get(above));
+            }
+        }
+        return Optional.empty();
     }
 
     /** {@return the shots that pass the filter, top to bottom} */

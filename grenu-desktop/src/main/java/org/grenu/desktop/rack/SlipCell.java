@@ -1,13 +1,18 @@
 package org.grenu.desktop.rack;
 
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
@@ -28,9 +33,11 @@ final class SlipCell extends ListCell<RackRow> {
     private final Label day = new Label();
     private final Label count = new Label();
     private final BorderPane heading = new BorderPane();
+    private final Tooltip tip = new Tooltip();
     private final StackPane stack = new StackPane(heading, card);
 
-    SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Boolean> picking) {
+    SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Boolean> picking,
+            SlipMenu menu) {
         this.desk = desk;
         this.picked = picked;
         this.picking = picking;
@@ -42,6 +49,11 @@ final class SlipCell extends ListCell<RackRow> {
         heading.setPadding(new Insets(6, 2, 1, 0));
         setPrefWidth(0);
         setGraphic(stack);
+        setOnContextMenuRequested(event -> {
+            if (getItem() instanceof RackRow.Slip slip) {
+                menu.show(this, slip.shot(), event.getScreenX(), event.getScreenY());
+            }
+        });
     }
 
     @Override
@@ -55,6 +67,8 @@ final class SlipCell extends ListCell<RackRow> {
             SlipText text = SlipText.of(slip.shot(), desk, appearance.colourByProperty().get());
             fill(slip.shot(), text);
             show(card, spoken(text));
+            tip.setText(told(slip.shot(), text));
+            setTooltip(tip);
         } else {
             show(null, null);
         }
@@ -66,6 +80,7 @@ final class SlipCell extends ListCell<RackRow> {
             node.setManaged(node == shown);
         }
         if (shown != card) {
+            setTooltip(null);
             card.offerNothing();
         }
         setAccessibleText(accessible);
@@ -80,6 +95,17 @@ final class SlipCell extends ListCell<RackRow> {
         } else {
             card.offerNothing();
         }
+    }
+
+    /** What a slip has no room for: the log's file, and when it was pulled. */
+    private static String told(ShotSummary shot, SlipText text) {
+        return Stream.of(Optional.of("Shot " + shot.number()), shot.record().text(RecordField.FILE),
+                shot.record().text(RecordField.NAME),
+                shot.record().entry(RecordField.PULLED_AT).map(at -> "pulled " + at.replace('T', ' ')),
+                Optional.of(String.join(" · ", text.chips())))
+                .flatMap(Optional::stream)
+                .filter(part -> !part.isBlank())
+                .collect(Collectors.joining("\n"));
     }
 
     private static String spoken(SlipText text) {

@@ -8,12 +8,14 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
@@ -22,6 +24,9 @@ import org.grenu.desktop.desk.StudyDesk;
 public final class ReadView extends BorderPane {
 
     private final Label title = new Label();
+    private static final double FILE_WIDTH = 150;
+
+    private final Label file = new Label();
     private final Label recipe = new Label();
     private final Label fault = new Label();
     private final StripsPane strips;
@@ -69,7 +74,15 @@ public final class ReadView extends BorderPane {
         makeTitle();
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox row = new HBox(10, title, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> step.accept(-1)),
+        file.setId("shot-file");
+        file.getStyleClass().addAll(Styles.CAPTION, Styles.MUTED);
+        file.setMaxWidth(FILE_WIDTH);
+        file.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        file.managedProperty().bind(file.textProperty().isNotEmpty());
+        VBox named = new VBox(-2, title, file);
+        named.setAlignment(Pos.CENTER_LEFT);
+        named.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(10, named, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> step.accept(-1)),
                 neighbour("›", "Older shot (Down)", () -> step.accept(1)));
         row.getChildren().addAll(menus);
         row.getStyleClass().add(Styles.TITLE_ROW);
@@ -98,6 +111,8 @@ public final class ReadView extends BorderPane {
 
     private void describe(ReadViewModel model) {
         title.setText(model.title());
+        file.setText(model.file());
+        file.setTooltip(model.file().isEmpty() ? null : new Tooltip("The log came in " + model.file()));
         recipe.setText(model.recipe());
         recipe.setTooltip(model.recipe().isEmpty() ? null : new Tooltip(model.recipe()));
         fault.setText(model.fault().isEmpty() ? "" : "faulty: " + model.fault());

@@ -88,6 +88,11 @@ public final class ReadViewModel {
         return shot == null ? "" : "Shot " + shot.summary().number();
     }
 
+    /** {@return the name of the file that the log came in; empty without one} */
+    public String file() {
+        return shot == null ? "" : shot.summary().record().text(RecordField.FILE).orElse("");
+    }
+
     /** {@return the recipe in a line} */
     public String recipe() {
         if (shot == null) {

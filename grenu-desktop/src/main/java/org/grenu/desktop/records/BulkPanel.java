@@ -1,6 +1,7 @@
 package org.grenu.desktop.records;
 
 import java.util.List;
+import javafx.beans.Observable;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -19,7 +20,7 @@ import org.grenu.library.ShotSummary;
 public final class BulkPanel extends VBox {
 
     private final BulkViewModel model;
-    private final TextField entry = field("bulk-entry", "Entry, such as arm or beans frozen");
+    private final GridPane grid = new GridPane();
 
     /** The panel of that model; {@link #open} shows it. */
     public BulkPanel(BulkViewModel model) {
@@ -27,7 +28,7 @@ public final class BulkPanel extends VBox {
         this.model = model;
         setId("bulk-panel");
         getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(480, Region.USE_PREF_SIZE);
+        setMaxSize(560, Region.USE_PREF_SIZE);
         Label title = title(model);
         getChildren().addAll(title, inputs(), foot());
         setVisible(false);
@@ -44,27 +45,46 @@ public final class BulkPanel extends VBox {
     }
 
     private Node inputs() {
-        TextField value = field("bulk-value", "Value; empty makes it unknown");
         TextField reason = field("bulk-reason", "Why, for the history; may be empty");
-        entry.textProperty().bindBidirectional(model.entryProperty());
-        value.textProperty().bindBidirectional(model.valueProperty());
         reason.textProperty().bindBidirectional(model.reasonProperty());
-        Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.entries(), typed));
-        Suggestions.on(value, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.values(), typed));
-        value.setOnAction(event -> apply());
         reason.setOnAction(event -> apply());
-        return grid(value, reason);
-    }
-
-    private GridPane grid(TextField value, TextField reason) {
-        GridPane grid = new GridPane();
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        Button more = new Button("Another entry");
+        more.setId("bulk-more");
+        more.getStyleClass().add(Styles.LINK);
+        more.setOnAction(event -> {
+            model.addRow();
+            grid.lookup("#" + id("bulk-entry", model.rows().size() - 1)).requestFocus();
+        });
+        HBox why = new HBox(8, new Label("Reason"), reason);
+        why.setAlignment(Pos.CENTER_LEFT);
         grid.setHgap(8);
         grid.setVgap(5);
-        grid.addRow(0, new Label("Entry"), entry);
-        grid.addRow(1, new Label("Value"), value);
-        grid.addRow(2, new Label("Reason"), reason);
-        List.of(entry, value, reason).forEach(field -> GridPane.setHgrow(field, Priority.ALWAYS));
-        return grid;
+        model.rows().addListener((Observable o) -> showRows());
+        showRows();
+        return new VBox(8, grid, more, why);
+    }
+
+    /** A line for each entry: which, and its value. */
+    private void showRows() {
+        grid.getChildren().clear();
+        for (int i = 0; i < model.rows().size(); i++) {
+            BulkViewModel.Row row = model.rows().get(i);
+            TextField entry = field(id("bulk-entry", i), "Entry, such as arm or beans frozen");
+            TextField value = field(id("bulk-value", i), "Value; empty makes it unknown");
+            entry.textProperty().bindBidirectional(row.entryProperty());
+            value.textProperty().bindBidirectional(row.valueProperty());
+            Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.entries(), typed));
+            Suggestions.on(value, typed -> typed.isBlank() ? List.of() : Suggestions.among(row.values(), typed));
+            value.setOnAction(event -> apply());
+            GridPane.setHgrow(entry, Priority.ALWAYS);
+            GridPane.setHgrow(value, Priority.ALWAYS);
+            grid.addRow(i, entry, new Label("becomes"), value);
+        }
+    }
+
+    private static String id(String name, int row) {
+        return row == 0 ? name : name + "-" + (row + 1);
     }
 
     private Node foot() {
@@ -111,7 +131,7 @@ public final class BulkPanel extends VBox {
     public void open(List<ShotSummary> shots) {
         model.shotsProperty().set(List.copyOf(shots));
         setVisible(true);
-        entry.requestFocus();
+        grid.lookup("#bulk-entry").requestFocus();
     }
 
     private void apply() {

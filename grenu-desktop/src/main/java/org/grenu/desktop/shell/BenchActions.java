@@ -42,8 +42,11 @@ final class BenchActions {
         /** The next entry of the open shot that is unknown. */
         void nextUnknown();
 
-        /** One entry of all shots shown. */
+        /** Entries of all shots shown. */
         void editShown();
+
+        /** What copying from the previous shot would write. */
+        void copyPrevious();
 
         /** Schools and the time convention, shown or put away. */
         void settings();
@@ -104,16 +107,16 @@ final class BenchActions {
                         .on("Shortcut+T")
                         .unless(openShot()),
                 Action.of("copy-previous", "Copy from previous shot",
-                        "Fill what is unknown with what was set up for the previous shot", bench.ledger()::takeOver)
+                        "Fill what is unknown with what was set up for the previous shot", reach::copyPrevious)
                         .on("Shortcut+L")
                         .unless(openShot()),
                 Action.of("fill-in", "Next unknown entry", "Put the caret where the next thing is unknown",
                         this::fillIn).on("Shortcut+R").unless(openShot()),
-                Action.of("edit-shown", "Edit all shots shown…", "Change one entry of every shot that the rack shows",
+                Action.of("edit-shown", "Edit all shots shown…", "Change entries of every shot that the rack shows",
                         reach::editShown).on("Shortcut+E").unless(someShots()),
                 Action.of("bin-open", "Put the open shot into the bin",
                         "It no longer counts anywhere, and can be taken out again",
-                        () -> bench.desk().inBin().put(List.of(bench.desk().openProperty().get().summary())))
+                        () -> bench.rack().bin(List.of(bench.desk().openProperty().get().summary())))
                         .unless(openShot()),
                 Action.of("undo", "Undo", "Undo the last step, whatever it was", bench.desk()::undo)
                         .on("Shortcut+Z")
@@ -139,8 +142,7 @@ final class BenchActions {
         return Stream.of(ComparisonExport.values())
                 .map(kind -> Action.of("compare-export-" + kind.name().toLowerCase(Locale.ROOT), kind.title(),
                         "Export what was compared", () -> files.save(kind))
-                        .unless(unless(() -> bench.compare().answeredProperty().get() == null,
-                                "Nothing was compared yet: pick shots in Compare.")))
+                        .unless(this::whyNoAnswer))
                 .toList();
     }
 
@@ -203,6 +205,14 @@ final class BenchActions {
     private void fillIn() {
         bench.workspace().set(Workspace.READ);
         reach.nextUnknown();
+    }
+
+    private Optional<String> whyNoAnswer() {
+        if (bench.compare().answeredProperty().get() == null) {
+            return Optional.of("Nothing was compared yet: pick shots in Compare.");
+        }
+        return bench.compare().busyProperty().get()
+                ? Optional.of("The answer is being computed anew. Save it when it is there.") : Optional.empty();
     }
 
     private Optional<String> whyNoLog() {

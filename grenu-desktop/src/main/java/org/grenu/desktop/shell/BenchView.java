@@ -36,6 +36,7 @@ import org.grenu.desktop.find.FindOrDoViewModel;
 import org.grenu.desktop.importing.ImportPanel;
 import org.grenu.desktop.importing.KeptMappingsPanel;
 import org.grenu.desktop.importing.MappingPanel;
+import org.grenu.desktop.ledger.CopyPanel;
 import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
 import org.grenu.desktop.rack.RackActions;
@@ -77,6 +78,7 @@ public final class BenchView extends StackPane {
     private final JoinPanel join;
     private final KeptMappingsPanel keptMappings;
     private final CalculatorPanel calculator;
+    private final CopyPanel copying;
     private final FindOrDoViewModel finding;
 
     /** The whole window's content. */
@@ -101,6 +103,7 @@ public final class BenchView extends StackPane {
         mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
         keptMappings = new KeptMappingsPanel(bench.keptMappings(), files::saveText,
                 () -> dialogs.filesToOpen(FilesWanted.MAPPINGS));
+        copying = new CopyPanel(bench.ledger(), bench.desk().units());
         calculator = new CalculatorPanel(new CalculatorViewModel(bench.desk()));
         bulk = new BulkPanel(new BulkViewModel(bench.desk()));
         BorderPane page = new BorderPane(columns(rooms()));
@@ -164,6 +167,7 @@ public final class BenchView extends StackPane {
         overlays.add(bulk, () -> bulk.setVisible(false));
         overlays.add(bin, () -> bin.setVisible(false));
         overlays.add(join, join::putAway);
+        overlays.add(copying, () -> copying.setVisible(false));
         overlays.add(calculator, () -> calculator.setVisible(false));
         overlays.add(keptMappings, () -> keptMappings.setVisible(false));
         overlays.add(new FindOrDoPanel(finding), finding::putAway);
@@ -207,6 +211,11 @@ public final class BenchView extends StackPane {
             @Override
             public void editShown() {
                 bulk.open(bench.rack().shown());
+            }
+
+            @Override
+            public void copyPrevious() {
+                copying.open();
             }
 
             @Override
@@ -272,7 +281,7 @@ public final class BenchView extends StackPane {
 
             @Override
             public void bin(List<ShotSummary> shots) {
-                bench.desk().inBin().put(shots);
+                bench.rack().bin(shots);
             }
 
             @Override
@@ -287,6 +296,16 @@ public final class BenchView extends StackPane {
             @Override
             public void takeReadings() {
                 actions.get("take-readings").invoke();
+            }
+
+            @Override
+            public void copyPrevious() {
+                copying.open();
+            }
+
+            @Override
+            public void saveLog() {
+                actions.get("export-raw_file").invoke();
             }
 
             @Override
@@ -377,6 +396,10 @@ public final class BenchView extends StackPane {
         boolean upOrDown = event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN;
         if (PlaceKey.WALK.is(event) && upOrDown) {
             bench.rack().step(PlaceKey.direction(event));
+            return true;
+        }
+        if (PlaceKey.BIN.is(event)) {
+            actions.get("bin-open").invoke();
             return true;
         }
         if (PlaceKey.HAIRLINE.is(event) && getScene().getFocusOwner() != read.strips()) {

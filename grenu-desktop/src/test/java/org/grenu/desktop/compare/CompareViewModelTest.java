@@ -19,6 +19,7 @@ import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.PickedShots;
+import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -243,11 +244,40 @@ class CompareViewModelTest extends DeskFixture {
                 new CompareChoices.Judged(Map.of("strength", 0.15, "ey_as_dosed", 0.4), Map.of("grind", 0.1),
                         Map.of("time_pump_on_to_pump_off", new ResponseSurface.Window(25, 30.5)), true, true),
                 new CompareChoices.Shown(Optional.empty(), AxisKind.CUP_MASS,
-                        List.of(Channel.PRESSURE, Channel.TEMPERATURE))));
+                        List.of(Channel.PRESSURE, Channel.TEMPERATURE)),
+                new KeptFactors(Optional.empty(), Optional.empty(), Optional.of("operator"), Optional.empty())));
         CompareChoices strange = CompareChoices.kept(
                 "basis=equal-luck\nmargins=strength:much;:3\nsteps=grind:0\nnew=thing\nresponses=crema",
                 List.of(StandardResponse.values()));
         assertThat(strange).as("what is not understood is passed over").isEqualTo(CompareChoices.USUAL);
+    }
+
+    /** Factors chosen once are asked about the next time, where they changed among the shots picked then. */
+    @Test
+    void chosenFactorsAreKept() throws Exception {
+        answer();
+        appearance.colourByProperty().set(RecordFactor.OPERATOR);
+        until(() -> !model.busyProperty().get());
+        model.choose(now -> now.withOthers(List.of(Variable.of(RecordFactor.GRIND))).withSideBySide(Optional.empty()));
+        until(() -> !model.busyProperty().get());
+        CompareChoices chosen = model.choicesProperty().get();
+        model.close();
+        restart();
+        until(() -> desk.settingsProperty().get().compare().equals(chosen.kept()));
+        compare();
+        answer();
+        assertThat(answered().comparison().question().variables()).extracting(Variable::key)
+                .containsExactly("operator", "grind");
+        assertThat(answered().sideBySide()).as("none was chosen").isEmpty();
+        List<ShotSummary> sameGrind = desk.shots()
+                .stream()
+                .filter(shot -> shot.record().number(RecordField.GRIND).orElse(0) == 2.4)
+                .toList();
+        picked.pickOnly(sameGrind);
+        until(() -> !model.busyProperty().get() && answered().comparison().shots().size() == sameGrind.size());
+        assertThat(answered().comparison().question().variables()).extracting(Variable::key)
+                .as("grind did not change among these")
+                .doesNotContain("grind");
     }
 
     /** Windows are the usual ones until the user gives others; what is no window changes nothing. */

@@ -50,6 +50,11 @@ class RecordViewModelTest extends DeskFixture {
         assertThat(model.changed()).isEmpty();
     }
 
+    private void takeOver() {
+        LedgerViewModel.Copy copy = model.copy().orElseThrow();
+        model.takeOver(copy, copy.edits());
+    }
+
     @Test
     void whatIsUnknownIsTakenOverInOneStep() {
         open(3);
@@ -58,7 +63,7 @@ class RecordViewModelTest extends DeskFixture {
         }
         until(() -> !open().written().has(RecordField.PROFILE_STEPS));
         assertThat(model.offered()).isEqualTo(3);
-        model.takeOver();
+        takeOver();
         until(() -> open().written().has(RecordField.PROFILE_STEPS));
         assertThat(open().written().text(RecordField.WATER)).hasValue("Brew water 3");
         assertThat(model.offered()).isZero();
@@ -71,7 +76,7 @@ class RecordViewModelTest extends DeskFixture {
     void typeOnWhileEntriesAreTakenOver() {
         desk.enter(RecordField.WATER, "");
         until(() -> !open().written().has(RecordField.WATER));
-        model.takeOver();
+        takeOver();
         desk.enter(RecordField.WATER, "Spring");
         until(() -> open().written().text(RecordField.WATER).filter("Spring"::equals).isPresent());
         assertThat(desk.noticeProperty().get()).isNull();

@@ -3,10 +3,15 @@ package org.grenu.desktop.rack;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ListCell;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.RecordFactor;
@@ -63,6 +68,95 @@ class RackTest extends BenchFixture {
         until("all are back", () -> text("count").equals("39 shots"));
         write("ey>99", 0);
         until("none is left", () -> lookup("No shot passes the filter. Esc clears it.").tryQuery().isPresent());
+    }
+
+    /** A word that is half typed does not empty the rack: the rows stay, and what may follow is said. */
+    @Test
+    void halfTypedWordsKeepTheRows() {
+        openShot(18);
+        clickOn("#filter").write("gentle grind:2.2", 0);
+        until("two shots are left", () -> text("count").equals("2 of 39"));
+        write(" ey", 0);
+        assertThat(text("filter-hint")).isEqualTo("Goes on: ey> ey:");
+        write(">", 0);
+        assertThat(shown()).containsExactly(14, 7);
+        assertThat(text("filter-hint")).isEqualTo("ey: a number is to follow");
+        write("0", 0);
+        until("it is whole", () -> text("filter-hint").isEmpty());
+        assertThat(shown()).containsExactly(14, 7);
+        interact(() -> bench.rack().filterProperty().set("coffee:"));
+        assertThat(text("filter-hint")).startsWith("coffee: Lot ");
+        assertThat(shown()).as("as before").hasSize(2);
+        interact(() -> bench.rack().filterProperty().set("grnd:"));
+        assertThat(text("filter-hint")).isEqualTo("No field is called “grnd”. Did you mean grind?");
+        interact(() -> bench.rack().filterProperty().set("time:20-"));
+        assertThat(text("filter-hint")).isEqualTo("time: a number is to follow");
+    }
+
+    /** Whoever puts a shot away stands at its neighbour, by key, by menu, and within what the filter shows. */
+    @Test
+    void afterABinnedShotComesItsNeighbour() {
+        openShot(14);
+        interact(() -> bench.rack().filterProperty().set("gentle grind:2.2"));
+        interact(() -> lookup("#rack").query().requestFocus());
+        push(KeyCode.DELETE);
+        until("the next below is read", () -> text("shot-title").equals("Shot 7"));
+        until("14 is gone", () -> shown().equals(List.of(7)));
+        interact(() -> bench.rack().filterProperty().set(""));
+        openInRack(20);
+        ListCell<?> cell = (ListCell<?>) lookup("#rack").lookup(".list-cell")
+                .queryAll()
+                .stream()
+                .filter(node -> node instanceof ListCell<?> slip && slip.isSelected())
+                .findFirst()
+                .orElseThrow();
+        interact(() -> cell.getOnContextMenuRequested()
+                .handle(new ContextMenuEvent(ContextMenuEvent.CONTEXT_MENU_REQUESTED, 5, 5, 5, 5, false, null)));
+        until("the menu is there", () -> menuItem("slip-bin").isPresent());
+        interact(() -> menuItem("slip-bin").orElseThrow().fire());
+        until("19 is read", () -> text("shot-title").equals("Shot 19"));
+        until("20 is gone", () -> !shown().contains(20));
+        interact(() -> bench.desk().undo());
+        until("20 is back and read", () -> text("shot-title").equals("Shot 20"));
+    }
+
+    private void openInRack(int number) {
+        interact(() -> bench.desk()
+                .shots()
+                .stream()
+                .filter(shot -> shot.number() == number)
+                .forEach(shot -> bench.desk().select(shot.id())));
+        until("it is open", () -> text("shot-title").equals("Shot " + number));
+        until("it is chosen in the rack", () -> lookup("#rack").lookup(".list-cell")
+                .queryAll()
+                .stream()
+                .anyMatch(node -> node instanceof ListCell<?> slip && slip.isSelected()));
+    }
+
+    private static Optional<MenuItem> menuItem(String id) {
+        return Window.getWindows()
+                .stream()
+                .filter(window -> window instanceof ContextMenu)
+                .flatMap(menu -> ((ContextMenu) menu).getItems().stream())
+                .filter(item -> id.equals(item.getId()))
+                .findFirst();
+    }
+
+    /** The file that a log came in is told by slip, header and files, and found by the filter. */
+    @Test
+    void theLogsFileIsShownAndFound() {
+        openShot(5);
+        assertThat(text("shot-file")).isEqualTo("heron-05.csv");
+        assertThat(text("log-file")).isEqualTo("Log: heron-05.csv");
+        interact(() -> bench.rack().filterProperty().set("file:heron-05"));
+        until("it is found", () -> shown().equals(List.of(5)));
+        ListCell<?> slip = (ListCell<?>) lookup("#rack").lookup(".list-cell")
+                .queryAll()
+                .stream()
+                .filter(node -> node instanceof ListCell<?> cell && cell.getItem() instanceof RackRow.Slip)
+                .findFirst()
+                .orElseThrow();
+        assertThat(slip.getTooltip().getText()).startsWith("Shot 5\nheron-05.csv\n");
     }
 
     @Test

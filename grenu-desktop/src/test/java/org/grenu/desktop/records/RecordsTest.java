@@ -29,10 +29,10 @@ class RecordsTest extends DeskFixture {
     void oneEntryOfManyShotsIsEnteredAndUndoneAtOnce() {
         BulkViewModel bulk = new BulkViewModel(desk);
         bulk.shotsProperty().set(List.copyOf(desk.shots()));
-        bulk.entryProperty().set("Operator");
-        bulk.valueProperty().set("Operator 1");
+        bulk.rows().get(0).entryProperty().set("Operator");
+        bulk.rows().get(0).valueProperty().set("Operator 1");
         assertThat(bulk.planProperty().get().words())
-                .isEqualTo("6 shots change, 8 stay as they are; 6 lose another entry, which the history keeps.");
+                .isEqualTo("6 shots change, 8 stay as they are; 6 entries are replaced, which the history keeps.");
         bulk.reasonProperty().set("rota was wrong");
         assertThat(bulk.apply()).isTrue();
         until(() -> desk.shots()
@@ -52,16 +52,44 @@ class RecordsTest extends DeskFixture {
         BulkViewModel bulk = new BulkViewModel(desk);
         bulk.shotsProperty().set(desk.shots().subList(0, 2));
         assertThat(bulk.planProperty().get().refusal()).isNotEmpty();
-        bulk.entryProperty().set("dose_g");
-        bulk.valueProperty().set("heavy");
+        bulk.rows().get(0).entryProperty().set("dose_g");
+        bulk.rows().get(0).valueProperty().set("heavy");
         assertThat(bulk.planProperty().get().words()).contains("is not a number");
         assertThat(bulk.apply()).isFalse();
-        bulk.entryProperty().set("beans frozen");
-        bulk.valueProperty().set("yes");
+        bulk.rows().get(0).entryProperty().set("beans frozen");
+        bulk.rows().get(0).valueProperty().set("yes");
         bulk.apply();
         until(() -> desk.shots().get(1).record().extras().containsKey("beans frozen"));
         assertThat(bulk.entries()).contains("beans frozen", "Dose");
-        assertThat(bulk.values()).containsExactly("yes");
+        assertThat(bulk.rows().get(0).values()).containsExactly("yes");
+    }
+
+    /** Several entries of many shots are one step, each with its value, and none stands twice. */
+    @Test
+    void severalEntriesAreOneStep() {
+        BulkViewModel bulk = new BulkViewModel(desk);
+        bulk.shotsProperty().set(desk.shots().subList(0, 3));
+        bulk.addRow();
+        bulk.addRow();
+        bulk.rows().get(0).entryProperty().set("Operator");
+        bulk.rows().get(0).valueProperty().set("Operator 7");
+        bulk.rows().get(1).entryProperty().set("operator");
+        assertThat(bulk.planProperty().get().words()).isEqualTo("Operator stands twice: an entry has one value.");
+        bulk.rows().get(1).entryProperty().set("Water");
+        bulk.rows().get(1).valueProperty().set("Spring");
+        assertThat(bulk.planProperty().get().words())
+                .isEqualTo("3 shots change; 6 entries are replaced, which the history keeps.");
+        assertThat(bulk.apply()).isTrue();
+        until(() -> desk.shots()
+                .subList(0, 3)
+                .stream()
+                .allMatch(shot -> shot.written().text(RecordField.WATER).filter("Spring"::equals).isPresent()
+                        && shot.written().text(RecordField.OPERATOR).filter("Operator 7"::equals).isPresent()));
+        assertThat(bulk.rows()).as("it begins anew").hasSize(1);
+        desk.undo();
+        until(() -> desk.shots().get(1).written().text(RecordField.WATER).filter("Spring"::equals).isEmpty());
+        assertThat(desk.shots().get(1).written().text(RecordField.OPERATOR)).isNotEqualTo("Operator 7");
+        assertThat(desk.noticeProperty().get()).isEqualTo(Notice.done("Undone: 2 entries of 3 shots"));
     }
 
     @Test
