@@ -16,6 +16,8 @@ final class PressureOffsetRepair implements CurveRepair {
 
     private static final double REST_SECONDS = 1.0;
     private static final double SMALLEST_BAR = 0.15;
+    /** One that somebody measured; less than that no curve tells (common practice, no source). */
+    private static final double SMALLEST_STATED_BAR = 0.05;
     /** After the shot, when the group may still be under a little pressure. */
     private static final double SMALLEST_AT_END_BAR = 0.25;
     private static final double LARGEST_BAR = 1.5;
@@ -36,10 +38,11 @@ final class PressureOffsetRepair implements CurveRepair {
                     : shifted(log, pressure, shown.getAsDouble(), "the sensor showed %.2f bar at rest", settings);
         }
         OptionalDouble stated = settings.pressureAtRest();
-        return stated.isPresent() && stated.getAsDouble() != 0 && fits(stated.getAsDouble(), pressure)
-                ? shifted(log, pressure, stated.getAsDouble(),
-                        "the sensor shows %.2f bar at rest, as the machine's entry says", settings)
-                : new RepairedLog(log, List.of());
+        return stated.isPresent() && Math.abs(stated.getAsDouble()) >= SMALLEST_STATED_BAR
+                && fits(stated.getAsDouble(), pressure)
+                        ? shifted(log, pressure, stated.getAsDouble(),
+                                "the sensor shows %.2f bar at rest, as the machine's entry says", settings)
+                        : new RepairedLog(log, List.of());
     }
 
     /** A log that goes below a sensor's rest was zeroed already. */

@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.grenu.desktop.control.Section;
+import org.grenu.desktop.control.SteadyScroll;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
@@ -53,6 +54,8 @@ public final class LedgerView extends VBox {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         VBox.setVgrow(scroll, Priority.ALWAYS);
+        SteadyScroll.keep(scroll,
+                () -> desk.openProperty().get() == null ? null : desk.openProperty().get().summary().id());
         Map<String, Section> parts = new LinkedHashMap<>();
         parts.put("Numbers", yield);
         parts.put("Findings", findings);
@@ -70,17 +73,7 @@ public final class LedgerView extends VBox {
      * all known, into the record.
      */
     public void fillIn() {
-        List<TextField> unknown = Stream.of(masses.unknown(), readings.unknown(), record.unknown())
-                .flatMap(List::stream)
-                .toList();
-        if (unknown.isEmpty()) {
-            scrollTo(record);
-            return;
-        }
-        int focused = unknown.indexOf(getScene().getFocusOwner());
-        TextField next = unknown.get((focused + 1) % unknown.size());
-        scrollTo(record.unknown().contains(next) ? record : yield);
-        next.requestFocus();
+        List<TextField>unknown=Stream.of(masses.unknown(),readings.unknown(),record.unknown()).flatMap(List::stream).toList();if(unknown.isEmpty()){scrollTo(record);return;}int focused=unknown.indexOf(getScene().getFocusOwner());TextField next=unknown.get((focused+1)%unknown.size());scrollTo(record.unknown().contains(next)?record:yield);next.requestFocus();
     }
 
     private HBox parts(Map<String, Section> parts) {

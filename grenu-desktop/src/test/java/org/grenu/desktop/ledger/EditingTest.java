@@ -1,9 +1,11 @@
 package org.grenu.desktop.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import org.grenu.library.Stored;
 import java.util.Locale;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import org.grenu.core.record.RecordField;
@@ -25,6 +27,9 @@ class EditingTest extends BenchFixture {
     void theWorkedExampleComesOutOfTheFields() {
         Locale.setDefault(Locale.ENGLISH);
         openShot(1);
+        // The worked example knows of no blank of the water and of no scale but its step.
+        interact(() -> bench.desk().enter(RecordField.WATER, ""));
+        interact(() -> bench.desk().enter(RecordField.SCALE, ""));
         enter("dose_g", "18,0");
         enter("beverage_g", "41,2");
         enter("moisture_pct", "3.5");
@@ -49,6 +54,26 @@ class EditingTest extends BenchFixture {
         interact(() -> assertThat(bench.ledger().plane().get().chosen().orElseThrow().yield().value())
                 .as("the map follows")
                 .isBetween(21.53, 21.55));
+    }
+
+    /** The field with the caret stays where it is on the screen while words above it come and go. */
+    @Test
+    void fieldsDoNotMoveWhenTextAboveThemGrows() {
+        openShot(1);
+        Node taste = lookup("#taste").query();
+        interact(() -> lookup("#to-record").queryButton().fire());
+        interact(taste::requestFocus);
+        double before = yOnScreen(taste);
+        interact(() -> bench.desk().enter(RecordField.STATED_YIELD, "24.3"));
+        until("a paragraph stands above", () -> text("stated-yield").startsWith("Stated 24.3 %"));
+        assertThat(yOnScreen(taste)).isCloseTo(before, within(1.0));
+        interact(() -> bench.desk().undo());
+        until("it is gone", () -> text("stated-yield").isEmpty());
+        assertThat(yOnScreen(taste)).isCloseTo(before, within(1.0));
+    }
+
+    private static double yOnScreen(Node node) {
+        return node.localToScene(0, 0).getY();
     }
 
     private int sheetReadings() {
