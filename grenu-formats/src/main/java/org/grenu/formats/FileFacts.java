@@ -19,8 +19,8 @@ import org.grenu.core.record.ShotRecord;
 
 /**
  * What a foreign file tells of its shot beside the samples: entries and dates in remarks before the table, in values
- * beside JSON arrays, in time stamps, and in the file's name. What the record says already is left alone; each thing taken
- * over says where it stood.
+ * beside JSON arrays, in time stamps, and in the file's name. What the record says already is left alone; each thing
+ * taken over says where it stood.
  */
 public final class FileFacts {
 

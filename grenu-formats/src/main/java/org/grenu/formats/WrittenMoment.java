@@ -9,8 +9,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A day, and the time of the day where it stands with it, as people, loggers and files write them. Times with a zone stay
- * what the clock there showed.
+ * A day, and the time of the day where it stands with it, as people, loggers and files write them. Times with a zone
+ * stay what the clock there showed.
  *
  * @param day  the day
  * @param time empty when only the day is known

@@ -21,7 +21,8 @@ final class CupMassEnd {
 
     /**
      * Median of the last second less the median before the first drip; display step, noise and what may still be to
-     * come count as uncertainty. Empty when the cup was still filling at the end: how much was to come then, no log tells.
+     * come count as uncertainty. Empty when the cup was still filling at the end: how much was to come then, no log
+     * tells.
      *
      * @param until when the cup was last seen, s
      */
@@ -51,8 +52,8 @@ final class CupMassEnd {
     }
 
     /**
-     * The cup over the last seconds as m = a − b·exp(−(t − end)/τ): b is still to come, and the slowings-down that explain
-     * the curve nearly as well as the best one tell how well that is known.
+     * The cup over the last seconds as m = a − b·exp(−(t − end)/τ): b is still to come, and the slowings-down that
+     * explain the curve nearly as well as the best one tell how well that is known.
      */
     private static ToCome toCome(UniformCurve mass, double until, double noise) {
         int last = (int) Math.floor((until - mass.start()) / mass.step() + 1e-9);

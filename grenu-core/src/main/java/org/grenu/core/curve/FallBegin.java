@@ -4,9 +4,9 @@ import java.util.Optional;
 
 /**
  * Finds where a curve begins to fall to nothing, by least squares: a straight course up to there, from there a decay
- * from the same height, exponential (a valve that opens, a smoothed meter, a hose that empties), even (pulses counted in
- * a window) or ever slower (shut-in air that goes on pressing). All of the fall is used, so that neither a meter's
- * tail nor noise on the way decides.
+ * from the same height, exponential (a valve that opens, a smoothed meter, a hose that empties), even (pulses
+ * counted in a window) or ever slower (shut-in air that goes on pressing). All of the fall is used, so that neither
+ * a meter's tail nor noise on the way decides.
  */
 public final class FallBegin {
 

@@ -14,7 +14,9 @@ final class PumpTimes {
     private static final double PRESSED = 0.3;
     /** Pressure at the first sample tells that the log began under way. */
     private static final double UNDER_WAY_BAR = 1;
-    /** A pressure that goes loses this much a second at first, bar and share of the peak (common practice, no source). */
+    /**
+     * A pressure that goes loses this much a second at first, bar and share of the peak (common practice, no source).
+     */
     private static final double LEAST_FALL = 0.6;
     private static final double LEAST_FALL_SHARE = 0.08;
     /** Of a pressure that is still falling when the log ends so much is left. */

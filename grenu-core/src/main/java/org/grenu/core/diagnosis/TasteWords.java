@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * The words of a tasting note that are meant: “not sour” is not sour, and “less bitter” tells of another cup. A negation
- * holds to the end of its clause.
+ * The words of a tasting note that are meant: “not sour” is not sour, and “less bitter” tells of another cup. A
+ * negation holds to the end of its clause.
  */
 final class TasteWords {
 

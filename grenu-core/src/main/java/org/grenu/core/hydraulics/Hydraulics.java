@@ -104,8 +104,9 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
     }
 
     /**
-     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other, for a
-     * course that is not straight, where its begin makes a difference, and for what the building stream leaves in it.
+     * Slope of ln r from its peak on, by least squares; its uncertainty allows for samples that repeat each other,
+     * for a course that is not straight, where its begin makes a difference, and for what the building stream leaves
+     * in it.
      */
     private static Optional<Measured> erosion(Resistance resistance, double peak) {
         Optional<Measured> slope = slope(resistance, peak);

@@ -75,8 +75,8 @@ public record Resistance(UniformCurve linear, UniformCurve squared, UniformCurve
     }
 
     /**
-     * {@return how fast the pressure moved about that time, share per second: where it moves, a delay of the cup that is
-     * not known exactly makes a false resistance}
+     * {@return how fast the pressure moved about that time, share per second: where it moves, a delay of the cup
+     * that is not known exactly makes a false resistance}
      */
     double moving(double seconds) {
         double[] p = pressure.between(seconds - MOVED_BEFORE_SECONDS, seconds + MOVED_AFTER_SECONDS);

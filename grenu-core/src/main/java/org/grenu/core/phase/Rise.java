@@ -26,7 +26,9 @@ record Rise(double begin, double reached) {
     private static final double BEGIN_SECONDS = 0.4;
     private static final double FOOT_SECONDS = 0.5;
 
-    /** {@return the rise, which begins no earlier than {@code onset}; it ends at the curve's end when it never slows} */
+    /**
+     * {@return the rise, which begins no earlier than {@code onset}; it ends at the curve's end when it never slows}
+     */
     static Rise of(UniformCurve pressure, double onset, double peak) {
         return new Search(pressure, onset, peak).rise();
     }

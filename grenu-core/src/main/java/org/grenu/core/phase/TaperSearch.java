@@ -11,8 +11,8 @@ import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.UniformCurve;
 
 /**
- * Looks for where the pressure is brought down while the pump runs. When the machine does it, pressure and flow turn down
- * together, each against its own course before; a puck that gives way does so smoothly, or lets the flow rise. The
+ * Looks for where the pressure is brought down while the pump runs. When the machine does it, pressure and flow turn
+ * down together, each against its own course before; a puck that gives way does so smoothly, or lets the flow rise. The
  * limits are relative to the shot's own height (common practice, no source).
  */
 final class TaperSearch {

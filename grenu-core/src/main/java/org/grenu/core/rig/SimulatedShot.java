@@ -23,7 +23,8 @@ public record SimulatedShot(ShotLog log, List<Double> readings, double zero, Tru
      * @param moments when what happened
      * @param waterPumped mL
      * @param waterInPuck mL
-     * @param resistance of the bed at 10 Hz while the pump runs, pressure over what leaves it, bar·s/g; NaN until it is wet
+     * @param resistance of the bed at 10 Hz while the pump runs, pressure over what leaves it, bar·s/g; NaN until it
+     * is wet
      * @param flaws what went wrong with the log
      */
     public record Truth(double beverageGrams, double solidsGrams, Moments moments, double waterPumped,

@@ -3,7 +3,9 @@ package org.grenu.core.otherlab;
 import java.util.ArrayDeque;
 import java.util.Deque;
 
-/** How the pump's flow comes into a log, if at all: as it is, smoothed with a tail, or as pulses counted in a window. */
+/**
+ * How the pump's flow comes into a log, if at all: as it is, smoothed with a tail, or as pulses counted in a window.
+ */
 enum FlowMeter {
     NONE, DIRECT, SMOOTHED, PULSES;
 

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import org.grenu.core.curve.Channel;
+import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.TimeConvention;
+import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Row;
@@ -67,5 +70,30 @@ class RecipeCardTest {
         assertThat(started.profileSteps()).isEqualTo(SHOT.record().profileSteps());
         assertThat(started.has(RecordField.READINGS)).isFalse();
         assertThat(RecipeCard.start(recipe, recipe.newest(), started)).isEmpty();
+    }
+
+    /** The curves that a shot was pulled by stand on its own clock, from its pump on; of the version that it names. */
+    @Test
+    void theCardsCurvesAreTheShotsReference() {
+        Shelf shelf = new Shelf(List.of(new ShelfItem(1, ShelfKind.RECIPE, "Heron, nine",
+                List.of(new ShelfVersion(1, 1, Optional.empty(), "", Entries.NONE),
+                        new ShelfVersion(2, 2, Optional.empty(), "", CARD)))));
+        Shot other = DemoStudy.shots().get(3).shot();
+        CurveMeasures curve = ShotMeasures.of(other).curve();
+        RecipeReference reference = RecipeReference
+                .of(shelf, other.record().with(RecordField.RECIPE, "Heron, nine v2"), curve)
+                .orElseThrow();
+        UniformCurve pressure = reference.curves().get(Channel.PRESSURE);
+        double on = curve.times().pumpOn().orElseThrow().seconds();
+        double origin = MEASURES.curve().times().pumpOn().orElseThrow().seconds();
+        UniformCurve pulled = MEASURES.curve().find(Channel.PRESSURE).orElseThrow();
+        assertThat(pressure.start()).isCloseTo(on, within(1e-9));
+        for (double after = 0; after < 22; after += 1.5) {
+            assertThat(pressure.at(on + after)).isCloseTo(pulled.at(origin + after), within(0.15));
+        }
+        assertThat(reference.curves()).containsKey(Channel.CUP_FLOW);
+        for (String without : List.of("Heron, nine v1", "Heron, nine v7", "Siskin")) {
+            assertThat(RecipeReference.of(shelf, other.record().with(RecordField.RECIPE, without), curve)).isEmpty();
+        }
     }
 }

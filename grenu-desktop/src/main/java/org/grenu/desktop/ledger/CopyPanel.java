@@ -31,7 +31,7 @@ public final class CopyPanel extends VBox {
     private final ObservableValue<DisplayUnits> units;
     private final Label title = new Label();
     private final GridPane rows = new GridPane();
-    private final Button copy = new Button();
+    private final Button copy = new Button("Copy");
     private final Map<RecordEdit, CheckBox> boxes = new LinkedHashMap<>();
     private LedgerViewModel.Copy shown;
 

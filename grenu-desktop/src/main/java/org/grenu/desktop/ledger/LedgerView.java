@@ -25,10 +25,10 @@ import org.grenu.desktop.entry.HistorySection;
 public final class LedgerView extends VBox {
 
     private final ScrollPane scroll = new ScrollPane();
-    private final YieldSection yield;
+    private final YieldSection made;
     private final MassesSection masses;
     private final ReadingsSection readings;
-    private final RecordSection record;
+    private final RecordSection entries;
 
     /**
      * The ledger of the shot that the desk has open.
@@ -36,17 +36,17 @@ public final class LedgerView extends VBox {
      * @param actions what it asks of the window
      */
     public LedgerView(LedgerViewModel model, StudyDesk desk, Appearance appearance, LedgerActions actions) {
-        yield = new YieldSection(model, actions::calculate);
+        made = new YieldSection(model, actions::calculate);
         FindingsSection findings = new FindingsSection(model);
         TimesSection times = new TimesSection(model);
         AttachmentsSection files = new AttachmentsSection(new AttachmentsViewModel(desk), actions);
         masses = new MassesSection(model);
         readings = new ReadingsSection(model, actions::takeReadings);
-        record = new RecordSection(model, actions::copyPrevious);
-        VBox column = new VBox(yield, masses, readings,
+        entries = new RecordSection(model, actions::copyPrevious);
+        VBox column = new VBox(made, masses, readings,
                 new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings,
                 new NextSection(model), new ProfileSection(model),
-                times, record, files, new HistorySection(model.history(), "history"));
+                times, entries, files, new HistorySection(model.history(), "history"));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         scroll.getStyleClass().add(Styles.LEDGER);
         scroll.setContent(column);
@@ -57,10 +57,10 @@ public final class LedgerView extends VBox {
         SteadyScroll.keep(scroll,
                 () -> desk.openProperty().get() == null ? null : desk.openProperty().get().summary().id());
         Map<String, Section> parts = new LinkedHashMap<>();
-        parts.put("Numbers", yield);
+        parts.put("Numbers", made);
         parts.put("Findings", findings);
         parts.put("Times", times);
-        parts.put("Record", record);
+        parts.put("Record", entries);
         parts.put("Files", files);
         getChildren().addAll(parts(parts), scroll);
         getStyleClass().add(Styles.LEDGER_PAGE);
@@ -73,7 +73,17 @@ public final class LedgerView extends VBox {
      * all known, into the record.
      */
     public void fillIn() {
-        List<TextField>unknown=Stream.of(masses.unknown(),readings.unknown(),record.unknown()).flatMap(List::stream).toList();if(unknown.isEmpty()){scrollTo(record);return;}int focused=unknown.indexOf(getScene().getFocusOwner());TextField next=unknown.get((focused+1)%unknown.size());scrollTo(record.unknown().contains(next)?record:yield);next.requestFocus();
+        List<TextField> unknown = Stream.of(masses.unknown(), readings.unknown(), entries.unknown())
+                .flatMap(List::stream)
+                .toList();
+        if (unknown.isEmpty()) {
+            scrollTo(entries);
+            return;
+        }
+        int focused = unknown.indexOf(getScene().getFocusOwner());
+        TextField next = unknown.get((focused + 1) % unknown.size());
+        scrollTo(entries.unknown().contains(next) ? entries : made);
+        next.requestFocus();
     }
 
     private HBox parts(Map<String, Section> parts) {

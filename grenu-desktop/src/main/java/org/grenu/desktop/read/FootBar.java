@@ -152,7 +152,8 @@ final class FootBar extends WrappingBar {
     private void describe() {
         axes.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == model.options().axis()));
         ghost.setText(model.ghostTitle().isEmpty() ? "Set as ghost" : model.ghostTitle() + "  ✕");
-        processing.setText(model.processing());
+        String reference = model.referenceTitle();
+        processing.setText((reference.isEmpty() ? "" : reference + " · ") + model.processing());
         found.setVisible(model.phasesEdited());
     }
 }

@@ -79,7 +79,7 @@ public final class ReadView extends BorderPane {
         file.setMaxWidth(FILE_WIDTH);
         file.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
         file.managedProperty().bind(file.textProperty().isNotEmpty());
-        VBox named = new VBox(-2, title, file);
+        VBox named = new VBox(title, file);
         named.setAlignment(Pos.CENTER_LEFT);
         named.setMinWidth(Region.USE_PREF_SIZE);
         HBox row = new HBox(10, named, recipe, fault, gap, neighbour("‹", "Newer shot (Up)", () -> step.accept(-1)),

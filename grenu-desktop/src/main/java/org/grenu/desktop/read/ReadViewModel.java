@@ -24,6 +24,7 @@ import org.grenu.core.record.Factor;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.shelf.RecipeReference;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.figures.read.AxisRange;
@@ -48,6 +49,11 @@ public final class ReadViewModel {
     public ReadViewModel(StudyDesk desk) {
         this.desk = desk;
         desk.openProperty().addListener((o, was, is) -> show(is));
+        desk.shelfProperty().addListener((o, was, is) -> {
+            if (shot != null && shot.summary().record().has(RecordField.RECIPE)) {
+                redraw(false);
+            }
+        });
         desk.settingsProperty().addListener((o, was, is) -> {
             if (!was.options().equals(is.options())) {
                 redraw(!was.options().axis().equals(is.options().axis()));
@@ -124,6 +130,17 @@ public final class ReadViewModel {
     /** {@return who says where the phases begin} */
     public String processing() {
         return shot == null || shot.phases().isEmpty() ? "" : "phases: " + shot.phasesOrigin();
+    }
+
+    /** {@return whose curves stand thin behind the shot's: the recipe's that it was pulled by; empty without one} */
+    public String referenceTitle() {
+        return ghost.get() != null && shot != null && ghost.get().summary().id() != shot.summary().id() ? ""
+                : reference().map(found -> "thin: recipe “" + found.recipe() + "”").orElse("");
+    }
+
+    private Optional<RecipeReference> reference() {
+        return shot == null ? Optional.empty()
+                : RecipeReference.of(desk.shelfProperty().get(), shot.summary().record(), shot.measures().curve());
     }
 
     /** {@return the ghost in words; empty while there is none} */
@@ -345,7 +362,8 @@ public final class ReadViewModel {
         Optional<OpenShot> other = Optional.ofNullable(ghost.get())
                 .filter(g -> shot != null && g.summary().id() != shot.summary().id());
         ReadFigure made = shot == null ? null
-                : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures));
+                : ReadFigure.of(shot.shot(), shot.measures(), options(), other.map(OpenShot::measures),
+                        reference().map(RecipeReference::curves).orElse(Map.of()));
         if (made != null && (afresh || !made.axis().getClass().equals(before == null ? null : before.getClass()))) {
             view.set(made.whole());
         }

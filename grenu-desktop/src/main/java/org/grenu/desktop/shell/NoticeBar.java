@@ -13,7 +13,9 @@ import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Notice;
 
-/** What was done, for a while, or went wrong, until it is closed: in the head of the window, where it covers nothing. */
+/**
+ * What was done, for a while, or went wrong, until it is closed: in the head of the window, where it covers nothing.
+ */
 final class NoticeBar extends HBox {
 
     private static final double HEIGHT = 36;

@@ -3,8 +3,10 @@ package org.grenu.figures.read;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveAxis;
 import org.grenu.core.curve.CurveMeasures;
@@ -34,17 +36,21 @@ final class FigureMaker {
     private final ShotMeasures shot;
     private final CurveMeasures measures;
     private final ReadOptions options;
-    private final Optional<ShotMeasures> ghost;
+    private final HeldAgainst against;
     private final List<MomentNote> notes;
     private final CurveAxis axis;
 
-    FigureMaker(ShotLog raw, ShotMeasures shot, ReadOptions options, Optional<ShotMeasures> ghost,
+    /** Another shot, or where there is none the curves that this one was pulled by. */
+    record HeldAgainst(Optional<ShotMeasures> ghost, Map<Channel, UniformCurve> reference) {
+    }
+
+    FigureMaker(ShotLog raw, ShotMeasures shot, ReadOptions options, HeldAgainst against,
             List<MomentNote> notes) {
         this.raw = raw;
         this.shot = shot;
         this.measures = shot.curve();
         this.options = options;
-        this.ghost = ghost;
+        this.against = against;
         this.notes = notes;
         this.axis = CurveAxis.of(options.axis(), measures);
     }
@@ -70,13 +76,20 @@ final class FigureMaker {
 
     private Strip strip(Channel channel, UniformCurve curve) {
         UniformCurve along = axis.along(curve);
-        Optional<UniformCurve> other = ghost
-                .flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)));
+        Optional<UniformCurve> other = against.ghost.isPresent() ? against.ghost
+                .flatMap(g -> curve(g, channel).map(c -> CurveAxis.of(options.axis(), g.curve()).along(c)))
+                : reference(channel);
         List<Band> corridor = corridor(channel);
         StripScale scale = scale(channel, along, other, corridor);
         return new Strip(channel, along,
                 new Strip.Beside(asLogged(channel).map(axis::along), other, doubt(channel, along)), corridor,
                 points(channel), scale);
+    }
+
+    /** Along the mass in the cup a curve without a cup has no place. */
+    private Optional<UniformCurve> reference(Channel channel) {
+        return options.axis() == AxisKind.CUP_MASS ? Optional.empty()
+                : Optional.ofNullable(against.reference.get(channel)).map(axis::along);
     }
 
     private StripScale scale(Channel channel, UniformCurve along, Optional<UniformCurve> other, List<Band> corridor) {

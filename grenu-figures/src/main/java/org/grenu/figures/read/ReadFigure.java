@@ -1,8 +1,11 @@
 package org.grenu.figures.read;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveAxis;
+import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.entry.MomentNote;
 import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotMeasures;
@@ -38,7 +41,19 @@ public record ReadFigure(CurveAxis axis, List<Strip> strips, AxisRange whole, Li
      * @param ghost the shot it is held against, lined up by the same axis
      */
     public static ReadFigure of(Shot shot, ShotMeasures measures, ReadOptions options, Optional<ShotMeasures> ghost) {
+        return of(shot, measures, options, ghost, Map.of());
+    }
+
+    /**
+     * {@return the figure of that shot}
+     *
+     * @param ghost     the shot it is held against, lined up by the same axis
+     * @param reference where there is no ghost, the curves that it was pulled by, on its own clock
+     */
+    public static ReadFigure of(Shot shot, ShotMeasures measures, ReadOptions options, Optional<ShotMeasures> ghost,
+            Map<Channel, UniformCurve> reference) {
         List<MomentNote> notes = shot.record().momentNotes();
-        return new FigureMaker(shot.log(), measures, options, ghost, notes).figure();
+        return new FigureMaker(shot.log(), measures, options, new FigureMaker.HeldAgainst(ghost, reference), notes)
+                .figure();
     }
 }

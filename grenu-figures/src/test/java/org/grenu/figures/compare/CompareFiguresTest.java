@@ -273,7 +273,10 @@ class CompareFiguresTest {
         }
     }
 
-    /** A table fits its page whatever stands in it, and loses nothing: long names, many columns, words without a blank. */
+    /**
+     * A table fits its page whatever stands in it, and loses nothing: long names, many columns, words without a
+     * blank.
+     */
     @ParameterizedTest
     @CsvSource({"3, 12", "9, 30", "12, 90"})
     void tablesFitThePage(int columns, int length) {

@@ -120,8 +120,8 @@ public record JoinedTable(List<String> columns, List<Line> lines, List<EntryHead
     }
 
     /**
-     * {@return what joining would do} A row belongs to the shot whose number, name, time of pulling or log file stands in
-     * that column; where a file holds several shots, their name in it tells them apart. By
+     * {@return what joining would do} A row belongs to the shot whose number, name, time of pulling or log file
+     * stands in that column; where a file holds several shots, their name in it tells them apart. By
      * day and time, or either alone, it belongs to the one shot that fits. A row without any of these that
      * tells of a shot becomes a new one without a log. Empty cells change nothing.
      */

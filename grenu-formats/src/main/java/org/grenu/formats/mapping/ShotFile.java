@@ -13,8 +13,8 @@ import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShotReader;
 
 /**
- * Reads a file with shots without asking: one of Grenu's own, a table whose headings are understood, or a foreign log of
- * which the guess is sure. What else the file tells of its shots is taken over, with the place it stood.
+ * Reads a file with shots without asking: one of Grenu's own, a table whose headings are understood, or a foreign
+ * log of which the guess is sure. What else the file tells of its shots is taken over, with the place it stood.
  */
 public final class ShotFile {
 

@@ -168,7 +168,9 @@ class SpreadsheetsTest {
                     .containsExactly(11L, 13L);
         }
 
-        /** A laboratory's own notebook: its headings, three readings a row, days of its own form, shots without a log. */
+        /**
+         * A laboratory's own notebook: its headings, three readings a row, days of its own form, shots without a log.
+         */
         @Test
         void aNotebookIsUnderstoodAsItIsWritten() throws ImportFailure {
             List<Candidate> logged = List.of(
@@ -204,7 +206,10 @@ class SpreadsheetsTest {
             });
         }
 
-        /** By day and time, within what clocks differ by; several that fit are none; what fits none is a shot of its own. */
+        /**
+         * By day and time, within what clocks differ by; several that fit are none; what fits none is a shot of its
+         * own.
+         */
         @ParameterizedTest
         @CsvSource(delimiter = '|', value = {"Date,Time,Dose (g);13.05.2024,09:11,18.1 | 1 | 0",
                 "Date,Time,Dose (g);13.05.2024,09:22,18.1 | 2 | 0", "Time,Dose (g);09:10,18.1 | 1 | 0",
