@@ -78,6 +78,13 @@ public record StatedYield(double stated, double own, List<Explanation> explanati
 
     /** {@return what there is to say of the two, in sentences} */
     public String words() {
+        List<String> each = explanations.stream().map(Explanation::words).toList();
+        return each.isEmpty() ? verdict()
+                : verdict() + (each.size() == 1 ? " " : " either ") + String.join(", or ", each) + ".";
+    }
+
+    /** {@return whether the two agree; where something explains that they do not, up to where that is to follow} */
+    public String verdict() {
         String both = "Stated " + DecimalText.exact(stated) + " %, from its own dose, beverage mass and strength "
                 + Reported.fixed(own, 2) + " % as dosed";
         if (agrees()) {
@@ -87,8 +94,7 @@ public record StatedYield(double stated, double own, List<Explanation> explanati
             return both + ". No single usual assumption explains the difference of "
                     + Reported.fixed(stated - own, 2) + " points: check the numbers.";
         }
-        List<String> each = explanations.stream().map(Explanation::words).toList();
-        return both + ". It would be " + (each.size() == 1 ? "" : "either ") + String.join(", or ", each) + ".";
+        return both + ". It would be";
     }
 
     private List<Explanation> explained(Brew brew, Alternatives alternatives) {

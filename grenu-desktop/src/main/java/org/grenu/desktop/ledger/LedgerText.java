@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.extraction.Basis;
@@ -102,13 +103,21 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
                 new Yield(chosen.map(y -> Reported.of(y.percent())), wanting(masses, basis), otherBasis(shot, basis),
                         chosen.map(LedgerText::budget).orElse(List.of()),
                         StatedYields.of(shot.summary().record(), shot.measures())
-                                .map(StatedYield::words)
+                                .map(LedgerText::stated)
                                 .orElse(""),
                         Assumed.words(Assumed.in(shot.summary().record()))),
                 new Cup(masses.strength().map(Reported::of), masses.ratio().map(Reported::of),
                         masses.solids().map(Reported::of)),
                 new Beverage(beverage(shot), fromCurve(shot), curveMass(shot)), readings(shot), times(shot, units),
                 steps(shot, units));
+    }
+
+    /** Each explanation on a line of its own. */
+    private static String stated(StatedYield stated) {
+        return stated.verdict() + stated.explanations()
+                .stream()
+                .map(one -> "\n· " + one.words())
+                .collect(Collectors.joining());
     }
 
     private static String wanting(Masses masses, Basis basis) {
