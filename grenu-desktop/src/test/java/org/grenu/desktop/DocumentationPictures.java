@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.MenuButton;
+import java.util.stream.Stream;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -18,7 +21,6 @@ import javafx.stage.Window;
 import javax.imageio.ImageIO;
 import org.grenu.app.Product;
 import org.grenu.app.importing.ShotSource;
-import org.grenu.core.curve.AxisKind;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
@@ -75,29 +77,19 @@ class DocumentationPictures extends BenchFixture {
                         .orElseThrow()
                         .atSeconds()
                         .orElseThrow()));
-        ledgerAt(0.42);
+        ledgerAt("findings");
         picture("finding.png");
-        ledgerAt(0);
+        ledgerAt("numbers");
         openShot(25);
         interact(() -> {
             bench.desk().enter(RecordField.MOMENT_NOTES, "14 cup lifted to wake the scale; 22.5 first blond streak");
             bench.read().cursorProperty().set(Double.NaN);
         });
         until("the notes are in", () -> !bench.read().figureProperty().get().moments().isEmpty());
-        ledgerAt(0.42);
+        ledgerAt("findings");
         picture("flawed.png");
-        ledgerAt(0);
-        openShot(5);
-        interact(() -> bench.read().switchGhost());
-        openShot(18);
+        ledgerAt("numbers");
         interact(() -> {
-            bench.read().chooseAxis(AxisKind.CUP_MASS);
-            bench.read().cursorProperty().set(12.0);
-        });
-        picture("by-cup-mass.png");
-        interact(() -> {
-            bench.read().clearGhost();
-            bench.read().chooseAxis(AxisKind.PUMP_ON);
             lookup("#settings").queryButton().fire();
         });
         picture("schools.png");
@@ -119,6 +111,39 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> lookup("#import-close").queryButton().fire());
         comparisons();
         shelfAndRecords();
+        firstDay();
+    }
+
+    /** A stranger's notebook, looked at before it is entered. */
+    private void firstDay() throws IOException {
+        Path brought = Files.createDirectory(folder.resolve("brought"));
+        for (String name : List.of("2024-05-13_lab_1.csv", "2024-05-13_lab_2.csv", "2024-05-14_lab_3.csv",
+                "Messung_005.txt", "Messung_006.txt", "campaign.csv", "notebook.csv")) {
+            try (InputStream in = DocumentationPictures.class.getResourceAsStream("importing/first_day/" + name)) {
+                Files.copy(in, brought.resolve(name));
+            }
+        }
+        Path notebook = brought.resolve("notebook.csv");
+        chosenFiles.clear();
+        chosenFiles.add(notebook);
+        try (Stream<Path> files = Files.list(brought)) {
+            List<Path> logs = files.filter(file -> !file.equals(notebook)).sorted().toList();
+            int before = bench.desk().shots().size();
+            interact(() -> bench.importing().importPaths(logs));
+            until("they are in", () -> !bench.importing().runningProperty().get()
+                    && bench.desk().shots().size() > before + 5);
+        }
+        interact(() -> {
+            bench.workspace().set(Workspace.READ);
+            lookup("#import-close").queryButton().fire();
+            lookup("#library-menu").queryAs(MenuButton.class)
+                    .getItems()
+                    .stream()
+                    .filter(item -> "library-join".equals(item.getId()))
+                    .forEach(MenuItem::fire);
+        });
+        until("it is read", () -> lookup("#join-apply").tryQuery().isPresent());
+        picture("join.png");
     }
 
     private void shelfAndRecords() throws IOException {
@@ -268,8 +293,8 @@ class DocumentationPictures extends BenchFixture {
         until("it is open", () -> bench.desk().openProperty().get().summary().id() == id);
     }
 
-    private void ledgerAt(double share) {
-        interact(() -> ((ScrollPane) lookup(".ledger").query()).setVvalue(share));
+    private void ledgerAt(String part) {
+        interact(() -> lookup("#to-" + part).queryButton().fire());
     }
 
     /** Two shots of a logger whose words nobody knows, with decimal commas and a scale that counts down. */

@@ -15,6 +15,8 @@ import java.util.OptionalDouble;
 public record Finding(String rule, Severity severity, FindingWords words, OptionalDouble atSeconds,
         double confidence, String school) {
 
+    private static final double SURE = 0.995;
+
     /** Advice that the schools share. */
     public static final String SHARED_PRACTICE = "common practice";
 
@@ -46,7 +48,7 @@ public record Finding(String rule, Severity severity, FindingWords words, Option
 
     /** {@return the confidence in words} */
     public String confidenceWords() {
-        return confidence >= 0.99 ? "sure"
+        return confidence >= SURE ? "sure"
                 : confidence >= 0.9 ? "very likely" : confidence >= 0.7 ? "likely" : "possible";
     }
 }

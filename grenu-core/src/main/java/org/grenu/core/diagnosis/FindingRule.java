@@ -22,6 +22,7 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
         FindingWords words) {
 
     private static final String TASTE = "taste_";
+    private static final String LIKELIHOOD = "_likelihood_pct";
     /** Words picked out of a note are likely meant so, and not more than that (common practice, no source). */
     private static final double TASTE_AS_READ = 0.85;
     private static final int MOST_DECIMALS = 3;
@@ -46,7 +47,18 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
                 filled(words.evidence(), shot) + (taste ? "; " + RecordFacts.tasteAsRead(shot) : ""),
                 filled(words.toTry(), shot), filled(words.next(), shot));
         return Optional.of(new Finding(name, severity, said, seconds,
-                taste ? Math.min(confidence, TASTE_AS_READ) : confidence, school));
+                Math.min(confidence, taste ? TASTE_AS_READ : likelihood(shot)), school));
+    }
+
+    /** A sign is no surer than its likelihood, however clearly that lies above what the rule asks for. */
+    private double likelihood(ShotContext shot) {
+        return conditions.stream()
+                .map(Condition::fact)
+                .filter(fact -> fact.name().endsWith(LIKELIHOOD))
+                .flatMap(fact -> fact.of(shot).stream())
+                .mapToDouble(value -> value.value() / 100)
+                .min()
+                .orElse(1);
     }
 
     private OptionalDouble seconds(ShotContext shot) {
