@@ -9,7 +9,6 @@ import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.Wording;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.response.MeasuredShot;
 
 /** The text of {@code compare}, for people: the sentence, the effects, the models, what else differed. */
@@ -61,7 +60,7 @@ final class ComparisonTable {
         return List.of(Wording.what(effect), answer.response().title(),
                 effect.estimate().isPresent() ? Wording.signed(effect) : "–",
                 answer.response().differenceUnit(),
-                "±" + DecimalText.exact(effect.margin()), p(effect.p()),
+                Wording.margin(effect.margin()), p(effect.p()),
                 effect.rankP().isPresent() ? p(effect.rankP().getAsDouble()) : "–",
                 effect.verdict().words(), effect.evidence());
     }

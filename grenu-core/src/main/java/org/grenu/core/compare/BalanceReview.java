@@ -290,7 +290,8 @@ final class BalanceReview {
                 open |= !(effect.verdict() instanceof Verdict.SameInPractice);
             }
         }
-        String within = "even within ±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit();
+        String within = one.tolerance() > 0
+                ? "even within ±" + DecimalText.exact(one.tolerance()) + " " + one.variable().unit() : "equal";
         return !asked ? Evenness.UNTOLD
                 : new Evenness(!open, open ? ", not shown to be " + within : ", " + within);
     }

@@ -1,6 +1,7 @@
 package org.grenu.core.compare;
 
 import java.util.List;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.quantity.Title;
@@ -78,5 +79,10 @@ public final class Wording {
 
     static String small(String title) {
         return Title.inSentence(title);
+    }
+
+    /** {@return what counts as no difference in practice, such as {@code ±0.5}; nobody has named a margin of zero} */
+    public static String margin(double margin) {
+        return margin > 0 ? "±" + DecimalText.exact(margin) : "no margin named";
     }
 }

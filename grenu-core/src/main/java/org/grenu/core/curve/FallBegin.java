@@ -1,5 +1,6 @@
 package org.grenu.core.curve;
 
+import org.grenu.core.numbers.LeastSquaresScan;
 import java.util.Optional;
 
 /**
@@ -41,23 +42,10 @@ public final class FallBegin {
         }
         double step = Math.min(FINEST_SECONDS, curve.step() / 2);
         int count = (int) Math.round((latest - earliest) / step);
-        double[] sums = new double[count + 1];
-        int best = 0;
-        for (int k = 0; k <= count; k++) {
-            sums[k] = fall.residuals(earliest + k * step);
-            best = sums[k] < sums[best] ? k : best;
-        }
-        double variance = sums[best] / Math.max(1, fall.last - fall.first - 3) + 1e-9;
-        int low = best;
-        int high = best;
-        for (int k = 0; k <= count; k++) {
-            if (sums[k] <= sums[best] + variance) {
-                low = Math.min(low, k);
-                high = Math.max(high, k);
-            }
-        }
-        double u = Math.hypot((high - low) / 2.0 * step, curve.step() / Math.sqrt(12));
-        return Optional.of(new TimedEvent(earliest + best * step, u, how));
+        int freedom = Math.max(1, fall.last - fall.first - 3);
+        LeastSquaresScan scan = LeastSquaresScan.of(earliest, step, count, fall::residuals,
+                least -> least / freedom + 1e-9, 1);
+        return Optional.of(new TimedEvent(scan.best(), Math.hypot(scan.half(), curve.step() / Math.sqrt(12)), how));
     }
 
     private double residuals(double begin) {

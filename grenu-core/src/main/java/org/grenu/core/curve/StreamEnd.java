@@ -1,5 +1,7 @@
 package org.grenu.core.curve;
 
+import org.grenu.core.numbers.LeastSquaresScan;
+import org.grenu.core.numbers.StraightLine;
 import java.util.Optional;
 
 /**
@@ -26,23 +28,10 @@ final class StreamEnd {
             return Optional.empty();
         }
         int count = (int) Math.round((Math.min(longest, to - stop) + 0.5) / STEP_SECONDS);
-        double[] sums = new double[count + 1];
-        int best = 0;
-        for (int k = 0; k <= count; k++) {
-            sums[k] = residuals(cup, first, last, stop - 0.5 + k * STEP_SECONDS);
-            best = sums[k] < sums[best] ? k : best;
-        }
-        double variance = Math.max(LEAST_NOISE * LEAST_NOISE, sums[best] / (last - first - 3));
-        int low = best;
-        int high = best;
-        for (int k = 0; k <= count; k++) {
-            if (sums[k] <= sums[best] + 2 * variance) {
-                low = Math.min(low, k);
-                high = Math.max(high, k);
-            }
-        }
-        return Optional.of(new TimedEvent(stop - 0.5 + best * STEP_SECONDS, (high - low) / 2.0 * STEP_SECONDS,
-                "cup mass"));
+        LeastSquaresScan scan = LeastSquaresScan.of(stop - 0.5, STEP_SECONDS, count,
+                end -> residuals(cup, first, last, end),
+                least -> Math.max(LEAST_NOISE * LEAST_NOISE, least / (last - first - 3)), 2);
+        return Optional.of(new TimedEvent(scan.best(), scan.half(), "cup mass"));
     }
 
     private static double residuals(UniformCurve cup, int first, int last, double end) {
@@ -54,27 +43,12 @@ final class StreamEnd {
     }
 
     private static double residuals(UniformCurve cup, int first, int last, double end, double thins) {
-        double n = 0;
-        double sx = 0;
-        double sxx = 0;
-        double sy = 0;
-        double sxy = 0;
-        double syy = 0;
+        StraightLine line = new StraightLine();
         double level = cup.value(first);
         for (int i = first; i <= last; i++) {
-            double y = cup.value(i) - level;
-            if (Double.isFinite(y)) {
-                double since = cup.time(i) - end;
-                double x = since <= 0 ? since : thins * (1 - Math.exp(-since / thins));
-                n++;
-                sx += x;
-                sxx += x * x;
-                sy += y;
-                sxy += x * y;
-                syy += y * y;
-            }
+            double since = cup.time(i) - end;
+            line.add(since <= 0 ? since : thins * (1 - Math.exp(-since / thins)), cup.value(i) - level);
         }
-        double slope = (n * sxy - sx * sy) / (n * sxx - sx * sx);
-        return syy - sy * sy / n - slope * (sxy - sx * sy / n);
+        return line.residuals();
     }
 }

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.UniformCurve;
-import org.grenu.core.numbers.NormalEquations;
+import org.grenu.core.numbers.StraightLine;
 import org.grenu.core.quantity.Measured;
 
 /**
@@ -121,23 +121,17 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
     private static Optional<Measured> slope(Resistance resistance, double from) {
         UniformCurve r = resistance.linear();
         double middle = (from + resistance.to()) / 2;
-        NormalEquations line = new NormalEquations(2);
-        double sxx = 0;
-        int n = 0;
+        StraightLine line = new StraightLine();
         for (int i = 0; i < r.size(); i++) {
-            if (Double.isFinite(r.value(i)) && r.time(i) >= from) {
-                double x = r.time(i) - middle;
-                line.add(Math.log(r.value(i)), 1, x);
-                sxx += x * x;
-                n++;
+            if (r.time(i) >= from) {
+                line.add(r.time(i) - middle, Math.log(r.value(i)));
             }
         }
-        if (n * r.step() < LEAST_EROSION_SECONDS) {
+        if (line.count() * r.step() < LEAST_EROSION_SECONDS) {
             return Optional.empty();
         }
-        double[] solution = line.solve().orElseThrow();
-        double variance = line.residuals(solution) / (n - 2) * Math.max(1, NEW_EVERY_SECONDS / r.step());
-        return Optional.of(Measured.independent(-100 * solution[1], 100 * Math.sqrt(variance / sxx)));
+        double variance = line.residuals() / (line.count() - 2) * Math.max(1, NEW_EVERY_SECONDS / r.step());
+        return Optional.of(Measured.independent(-100 * line.slope(), 100 * Math.sqrt(variance / line.spread())));
     }
 
     private static Optional<Measured> permeability(Resistance resistance, CurveMeasures measures, Known known) {

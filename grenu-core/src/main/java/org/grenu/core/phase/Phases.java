@@ -10,6 +10,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.StraightLine;
 import org.grenu.core.profile.Exit;
 import org.grenu.core.profile.PlannedRun;
 import org.grenu.core.profile.StepEnding;
@@ -183,15 +184,10 @@ public record Phases(List<Phase> phases, Origin origin) {
         if (values.length < 2) {
             return Optional.empty();
         }
-        double mean = 0;
-        double middle = (values.length - 1) / 2.0;
-        double sxy = 0;
-        double sxx = 0;
+        StraightLine line = new StraightLine();
         for (int i = 0; i < values.length; i++) {
-            mean += values[i] / values.length;
-            sxy += (i - middle) * values[i];
-            sxx += (i - middle) * (i - middle);
+            line.add(i - (values.length - 1) / 2.0, values[i]);
         }
-        return Optional.of(new Phase.Course(mean, sxy / sxx / curve.step()));
+        return Optional.of(new Phase.Course(line.meanY(), line.slope() / curve.step()));
     }
 }

@@ -9,6 +9,7 @@ import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.StraightLine;
 
 /**
  * Looks for where the pressure is brought down while the pump runs. When the machine does it, pressure and flow turn
@@ -139,31 +140,22 @@ final class TaperSearch {
     private record Turn(double by, double noise, double slope) {
 
         static Turn of(UniformCurve curve, double at, double before, double span, double noise) {
-            double n = 0;
-            double sx = 0;
-            double sy = 0;
-            double sxx = 0;
-            double sxy = 0;
+            StraightLine line = new StraightLine();
             for (int i = 0; i < curve.size(); i++) {
                 double x = curve.time(i) - at;
-                double y = Math.log(curve.value(i));
-                if (x >= -before && x <= 0 && Double.isFinite(y)) {
-                    n++;
-                    sx += x;
-                    sy += y;
-                    sxx += x * x;
-                    sxy += x * y;
+                if (x >= -before && x <= 0) {
+                    line.add(x, Math.log(curve.value(i)));
                 }
             }
             boolean tooShort = before < SHORTEST_COURSE_SECONDS;
-            double spread = sxx - sx * sx / n;
-            double slope = tooShort ? 0 : (sxy - sx * sy / n) / spread;
+            double slope = tooShort ? 0 : line.slope();
             double[] after = curve.between(at + Math.max(span / 2, span - AVERAGED_SECONDS), at + span);
             double reached = Arrays.stream(after).map(v -> Math.log(Math.max(0.02, v))).average().orElse(Double.NaN);
-            double ahead = span - Math.min(span, AVERAGED_SECONDS) / 2 - sx / n;
-            double course = sy / n + slope * ahead;
-            double one = noise / Math.exp(sy / n);
-            double variance = 1.0 / after.length + 1 / n + (tooShort ? 0 : ahead * ahead / spread);
+            double ahead = span - Math.min(span, AVERAGED_SECONDS) / 2 - line.meanX();
+            double course = line.meanY() + slope * ahead;
+            double one = noise / Math.exp(line.meanY());
+            double variance = 1.0 / after.length + 1 / line.count()
+                    + (tooShort ? 0 : ahead * ahead / line.spread());
             return new Turn(reached - course, one * Math.sqrt(variance), slope);
         }
     }

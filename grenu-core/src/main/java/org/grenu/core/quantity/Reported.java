@@ -12,11 +12,13 @@ import java.util.Locale;
 public record Reported(String value, String expanded) {
 
     private static final int EXACT_DECIMALS = 2;
+    /** Less than that would be shown as an uncertainty of zero. */
+    private static final double LEAST = 5e-7;
 
     /** {@return the value rounded to what its uncertainty supports} */
     public static Reported of(Measured measured) {
         double expanded = measured.expanded();
-        if (expanded == 0) {
+        if (expanded < LEAST) {
             return new Reported(fixed(measured.value(), EXACT_DECIMALS), "");
         }
         int decimals = decimalsFor(expanded);

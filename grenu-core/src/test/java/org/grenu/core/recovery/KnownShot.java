@@ -9,6 +9,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
+import org.grenu.core.numbers.StraightLine;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.phase.PhaseKind;
 
@@ -75,20 +76,10 @@ record KnownShot(String kind, ShotLog log, Set<RepairKind> flaws, boolean timedO
         if (from < 0 || !(pumpOff - seconds[from] > 4.5)) {
             return Double.NaN;
         }
-        double n = 0;
-        double sx = 0;
-        double sy = 0;
-        double sxx = 0;
-        double sxy = 0;
+        StraightLine line = new StraightLine();
         for (int i = from; i < resistance.length && seconds[i] < pumpOff; i++) {
-            double x = seconds[i] - seconds[from];
-            double y = Math.log(resistance[i]);
-            n++;
-            sx += x;
-            sy += y;
-            sxx += x * x;
-            sxy += x * y;
+            line.add(seconds[i] - seconds[from], Math.log(resistance[i]));
         }
-        return -100 * (n * sxy - sx * sy) / (n * sxx - sx * sx);
+        return -100 * line.slope();
     }
 }

@@ -3,7 +3,6 @@ package org.grenu.desktop.compare;
 import java.util.Locale;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.Wording;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 
 /** An effect with all its numbers, in words. */
@@ -18,8 +17,9 @@ final class EffectText {
         words.append('\n').append(effect.verdict().words());
         return words.append(", ")
                 .append(effect.evidence())
-                .append("; same in practice within ±")
-                .append(DecimalText.exact(effect.margin()))
+                .append("; same in practice: ")
+                .append(effect.margin() > 0 ? "within " : "")
+                .append(Wording.margin(effect.margin()))
                 .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "")
                 .toString();
     }

@@ -18,7 +18,6 @@ final class BudgetSection extends Section {
 
     private final Bar bar = new Bar();
     private final FlowPane legend = new FlowPane(14, 3);
-    private final Label assumed = new Label();
     private final LedgerViewModel model;
     private final Appearance appearance;
 
@@ -28,10 +27,7 @@ final class BudgetSection extends Section {
         this.appearance = appearance;
         legend.setId("budget");
         legend.setPrefWrapLength(240);
-        assumed.setId("assumed");
-        assumed.getStyleClass().add(Styles.CAPTION);
-        assumed.setWrapText(true);
-        getChildren().addAll(bar, legend, assumed);
+        getChildren().addAll(bar, legend);
         model.text().addListener((o, was, is) -> show());
         appearance.themeProperty().addListener((o, was, is) -> show());
         show();
@@ -47,10 +43,8 @@ final class BudgetSection extends Section {
         if (!known) {
             return;
         }
-        assumed.setText(text.made().assumed());
-        assumed.setManaged(!assumed.getText().isEmpty());
-        assumed.setVisible(assumed.isManaged());
-        remark().setText("variance, " + model.basisProperty().get().title());
+        boolean assumed = !text.made().assumed().isEmpty();
+        remark().setText((assumed ? "partly assumed · " : "") + "variance, " + model.basisProperty().get().title());
         Theme theme = appearance.themeProperty().get();
         paint(text, theme);
     }

@@ -112,6 +112,18 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
                 steps(shot, units));
     }
 
+    /** {@return that those of the fields are assumed of which nothing is known; empty where all are} */
+    static String assumed(OpenShot shot, RecordField... fields) {
+        List<String> names = shot == null ? List.of()
+                : Assumed.in(shot.summary().record())
+                        .stream()
+                        .filter(one -> List.of(fields).contains(one.field()))
+                        // The section says which instrument it is of.
+                        .map(one -> one.words().replaceFirst("^(scale|refractometer) ", ""))
+                        .toList();
+        return names.isEmpty() ? "" : "assumed: " + String.join(", ", names);
+    }
+
     /** Each explanation on a line of its own. */
     private static String stated(StatedYield stated) {
         return stated.verdict() + stated.explanations()

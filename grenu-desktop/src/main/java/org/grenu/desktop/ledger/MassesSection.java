@@ -23,6 +23,7 @@ final class MassesSection extends Section {
     private final Label source = new Label();
     private final EntryField dose;
     private final EntryField beverage;
+    private final Label assumed = new Label();
     private final LedgerViewModel model;
 
     MassesSection(LedgerViewModel model) {
@@ -46,7 +47,11 @@ final class MassesSection extends Section {
                 word("g"));
         row(3, "Scale step", RecordField.SCALE_RESOLUTION, scale).hinting("0.1")
                 .explained("Display step of the scale: u = step/√12 for each weighing");
-        getChildren().add(grid);
+        assumed.setId("masses-assumed");
+        assumed.getStyleClass().add(Styles.CAPTION);
+        assumed.setWrapText(true);
+        assumed.managedProperty().bind(assumed.textProperty().isNotEmpty());
+        getChildren().addAll(grid, assumed);
         source.getStyleClass().add(Styles.CAPTION);
         model.text().addListener((o, was, is) -> show());
         show();
@@ -87,6 +92,8 @@ final class MassesSection extends Section {
         LedgerText text = model.text().get();
         beverage.hinting(text == null ? "" : text.weighed().fromCurve());
         source.setText(text == null ? "" : text.weighed().source());
+        assumed.setText(LedgerText.assumed(model.open(), RecordField.SCALE_RESOLUTION, RecordField.SCALE_BIAS,
+                RecordField.MOISTURE_U));
         remark().setText(text == null ? "" : text.weighed().curveMass());
     }
 }

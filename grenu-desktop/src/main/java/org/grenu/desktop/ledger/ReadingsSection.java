@@ -28,6 +28,7 @@ final class ReadingsSection extends Section {
     private final FlowPane readings = new FlowPane(3, 4);
     private final Label summary = new Label();
     private final Label doubt = new Label();
+    private final Label assumed = new Label();
     private int shown = -1;
     private long shot = -1;
     private EntryField fresh;
@@ -62,7 +63,11 @@ final class ReadingsSection extends Section {
         doubt.setWrapText(true);
         doubt.managedProperty().bind(doubt.textProperty().isNotEmpty());
         doubt.visibleProperty().bind(doubt.managedProperty());
-        getChildren().addAll(readings, doubt, summary, guided, zero, instrument);
+        assumed.setId("readings-assumed");
+        assumed.getStyleClass().add(Styles.CAPTION);
+        assumed.setWrapText(true);
+        assumed.managedProperty().bind(assumed.textProperty().isNotEmpty());
+        getChildren().addAll(readings, doubt, summary, guided, zero, instrument, assumed);
         model.openProperty().addListener((o, was, is) -> show());
         show();
     }
@@ -72,6 +77,8 @@ final class ReadingsSection extends Section {
         int count = open == null ? 0 : open.summary().record().numbers(RecordField.READINGS).size();
         remark().setText(open == null ? ""
                 : open.summary().record().flag(RecordField.SAMPLE_FILTERED) ? "% m/m, filtered" : "% m/m");
+        assumed.setText(LedgerText.assumed(open, RecordField.REFRACTOMETER_REPEATABILITY,
+                RecordField.REFRACTOMETER_BIAS, RecordField.REFRACTOMETER_RESOLUTION));
         summary.setText(model.text().get() == null ? "" : model.text().get().readings());
         doubt.setText(model.doubt(RecordField.READINGS).map(Plausibility.Doubt::question).orElse(""));
         long id = open == null ? -1 : open.summary().id();

@@ -13,7 +13,6 @@ import java.util.Optional;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.Verdict;
 import org.grenu.core.compare.Wording;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.response.Response;
 import org.grenu.figures.paint.Grain;
@@ -108,7 +107,7 @@ public final class EffectPanelPainter {
         double y = EffectPanel.HEAD + EffectPanel.ROW * panel.rows().size() + 6;
         line(middle(c) - half(), y, middle(c) + half(), y, "muted", 0.75);
         Font font = Face.REGULAR.at(10);
-        String zone = "±" + DecimalText.exact(column.margin());
+        String zone = column.margin() > 0 ? Wording.margin(column.margin()) : "";
         String end = "+" + Reported.fixed(column.range(), column.range() < 1 ? 2 : 1);
         boolean narrow = Words.width(zone, font) / 2 + Words.width(end, font) + LABEL_GAP > half();
         Words.draw(g, zone, narrow ? middle(c) - half() : middle(c), y + 13, narrow ? Align.LEFT : Align.CENTRE, font,

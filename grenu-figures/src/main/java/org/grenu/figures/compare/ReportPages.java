@@ -3,6 +3,8 @@ package org.grenu.figures.compare;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Effect;
@@ -12,8 +14,8 @@ import org.grenu.core.compare.TermTest;
 import org.grenu.core.compare.Wording;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.model.FTest;
-import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Assumed;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
@@ -51,6 +53,7 @@ public final class ReportPages {
         pages.question();
         pages.effects();
         pages.method();
+        pages.assumed();
         pages.balance();
         pages.shots();
         pages.limits(head.version());
@@ -87,8 +90,8 @@ public final class ReportPages {
                 + ".");
         prose("A difference makes none in practice within: " + comparison.answers()
                 .stream()
-                .map(answer -> answer.response().title() + " ±" + DecimalText.exact(answer.margin()) + " "
-                        + answer.response().differenceUnit())
+                .map(answer -> (answer.response().title() + " " + Wording.margin(answer.margin()) + " "
+                        + (answer.margin() > 0 ? answer.response().differenceUnit() : "")).strip())
                 .collect(Collectors.joining("; ")) + ".");
         heading("Answer");
         prose(comparison.sentence().text());
@@ -141,6 +144,17 @@ public final class ReportPages {
                 + (Double.isFinite(answer.deviation()) ? "Spread of alike shots "
                         + Wording.digits(answer.deviation()) + " " + answer.response().differenceUnit() + "."
                         : ""));
+    }
+
+    /** Where an uncertainty rests on numbers that nobody wrote down the reader is told which. */
+    private void assumed() {
+        Map<String, Long> shots = comparison.shots()
+                .stream()
+                .map(shot -> Assumed.words(Assumed.in(shot.record())))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.groupingBy(words -> words, TreeMap::new, Collectors.counting()));
+        shots.forEach((words, count) -> quiet(
+                "Uncertainties of " + count + " of " + comparison.shots().size() + " shots. " + words));
     }
 
     private void balance() {
