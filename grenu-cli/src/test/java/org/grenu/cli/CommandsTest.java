@@ -96,6 +96,37 @@ class CommandsTest {
         }
     }
 
+    /** What somebody else computed, what is assumed and what is withheld stand beside the numbers, in both formats. */
+    @Test
+    void doubtsStandBesideTheNumbers() throws IOException {
+        Path doubtful = folder.resolve("doubtful.csv");
+        String[] lines = DemoFilesCommand.content(SHOT).split("\n");
+        Files.writeString(doubtful, "# grenu shot: 1\n# stated_yield_pct: 24.5\n"
+                + Stream.of(lines)
+                        .skip(1)
+                        .filter(line -> !line.startsWith("# beverage") && !line.startsWith("# scale"))
+                        .limit(lines.length - 60)
+                        .collect(Collectors.joining("\n"))
+                + "\n");
+        assertThat(analyse(doubtful, "--format", "json")).isZero();
+        JsonNode shot = first();
+        assertThat(shot.at("/curve_beverage_withheld").asBoolean()).as("the log ends in the stream").isTrue();
+        assertThat(shot.at("/beverage_g").isNull()).isTrue();
+        assertThat(shot.at("/stated_yield").isNull()).as("there is nothing to hold it against").isTrue();
+        assertThat(shot.at("/assumed")).extracting(one -> one.get("entry").asText())
+                .contains("scale_resolution_g", "scale_bias_g", "refractometer_bias_pct");
+        out.getBuffer().setLength(0);
+        assertThat(analyse(doubtful, "--beverage", "40", "--format", "json")).isZero();
+        assertThat(first().at("/stated_yield/agrees").asBoolean()).isFalse();
+        assertThat(first().at("/stated_yield/explanations/0/assumption").asText()).isNotEmpty();
+        out.getBuffer().setLength(0);
+        assertThat(analyse(doubtful, "--beverage", "40")).isZero();
+        assertThat(out.toString())
+                .contains("doubtful.csv: Stated 24.5 %, from its own dose, beverage mass and strength")
+                .contains("The curve's beverage mass is withheld")
+                .contains("Assumed, since not written down: scale display step 0.1 g, scale bias limit none");
+    }
+
     @Test
     void errorsGoToStandardErrorAndTheOtherFilesAreStillAnalysed() throws IOException {
         Path broken = folder.resolve("broken.csv");
