@@ -1,7 +1,8 @@
 package org.grenu.core.curve;
 
-import org.grenu.core.numbers.LeastSquaresScan;
+import java.util.Arrays;
 import java.util.Optional;
+import org.grenu.core.numbers.LeastSquaresScan;
 
 /**
  * Finds where a curve begins to fall to nothing, by least squares: a straight course up to there, from there a decay
@@ -15,14 +16,18 @@ public final class FallBegin {
     private static final double[] WINDOWS = {0.15, 0.3, 0.5, 0.8, 1.2};
     private static final double FINEST_SECONDS = 0.05;
 
-    private final UniformCurve curve;
-    private final int first;
-    private final int last;
+    private final double start;
+    private final double step;
+    private final double[] values;
+    /** By decay, by how much it falls from sample to sample. */
+    private final double[] ratios = new double[DECAYS.length];
 
-    private FallBegin(UniformCurve curve, double from, double to) {
-        this.curve = curve;
-        this.first = (int) Math.max(0, Math.ceil((from - curve.start()) / curve.step() - 1e-9));
-        this.last = (int) Math.min(curve.size() - 1, Math.floor((to - curve.start()) / curve.step() + 1e-9));
+    private FallBegin(UniformCurve curve, int first, int last) {
+        start = curve.time(first);
+        step = curve.step();
+        values = new double[last - first + 1];
+        Arrays.setAll(values, i -> curve.value(first + i));
+        Arrays.setAll(ratios, i -> Math.exp(-step / DECAYS[i]));
     }
 
     /**
@@ -36,55 +41,99 @@ public final class FallBegin {
     public static Optional<TimedEvent> between(UniformCurve curve, double earliest, double latest, double from,
             double to,
             String how) {
-        FallBegin fall = new FallBegin(curve, from, to);
-        if (fall.last - fall.first < 4) {
+        int first = (int) Math.max(0, Math.ceil((from - curve.start()) / curve.step() - 1e-9));
+        int last = (int) Math.min(curve.size() - 1, Math.floor((to - curve.start()) / curve.step() + 1e-9));
+        if (last - first < 4) {
             return Optional.empty();
         }
+        FallBegin fall = new FallBegin(curve, first, last);
         double step = Math.min(FINEST_SECONDS, curve.step() / 2);
         int count = (int) Math.round((latest - earliest) / step);
-        int freedom = Math.max(1, fall.last - fall.first - 3);
+        int freedom = Math.max(1, last - first - 3);
         LeastSquaresScan scan = LeastSquaresScan.of(earliest, step, count, fall::residuals,
                 least -> least / freedom + 1e-9, 1);
         return Optional.of(new TimedEvent(scan.best(), Math.hypot(scan.half(), curve.step() / Math.sqrt(12)), how));
     }
 
     private double residuals(double begin) {
+        Meeting before = new Meeting();
+        int fall = before(begin, before);
         double least = Double.POSITIVE_INFINITY;
-        for (double seconds : DECAYS) {
-            least = Math.min(least, residuals(begin, seconds, false));
+        for (int i = 0; i < DECAYS.length; i++) {
+            least = Math.min(least, decaying(before, fall, begin, i));
         }
         for (double seconds : WINDOWS) {
-            least = Math.min(least, residuals(begin, seconds, true));
+            least = Math.min(least, evenly(before, fall, begin, seconds));
         }
         return least;
     }
 
-    /** Sum of squares about the best line before and that decay after, which meet. */
-    private double residuals(double begin, double seconds, boolean even) {
-        double hh = 0;
-        double hx = 0;
-        double xx = 0;
-        double hy = 0;
-        double xy = 0;
-        double yy = 0;
-        for (int i = first; i <= last; i++) {
-            double y = curve.value(i);
-            if (!Double.isFinite(y)) {
-                continue;
-            }
-            double x = curve.time(i) - begin;
-            double height = x <= 0 ? 1 : even ? Math.max(0, 1 - x / seconds) : Math.exp(-x / seconds);
-            double before = Math.min(0, x);
-            hh += height * height;
-            hx += height * before;
-            xx += before * before;
-            hy += height * y;
-            xy += before * y;
-            yy += y * y;
+    /** The straight course, of which the fall begins: the same for every way to fall. */
+    private int before(double begin, Meeting course) {
+        int i = 0;
+        while (i < values.length && start + i * step - begin <= 0) {
+            course.add(1, start + i * step - begin, values[i]);
+            i++;
         }
-        double determinant = hh * xx - hx * hx;
-        double h = determinant > 1e-12 ? (hy * xx - xy * hx) / determinant : hh > 0 ? hy / hh : 0;
-        double s = determinant > 1e-12 ? (xy * hh - hy * hx) / determinant : 0;
-        return yy - 2 * (h * hy + s * xy) + h * h * hh + 2 * h * s * hx + s * s * xx;
+        return i;
+    }
+
+    /** An exponential from sample to sample is a factor: to ask for each anew took a sixth of an analysis. */
+    private double decaying(Meeting course, int fall, double begin, int decay) {
+        Meeting meeting = new Meeting(course);
+        double height = Math.exp(-(start + fall * step - begin) / DECAYS[decay]);
+        for (int i = fall; i < values.length; i++) {
+            meeting.add(height, 0, values[i]);
+            height *= ratios[decay];
+        }
+        return meeting.residuals();
+    }
+
+    private double evenly(Meeting course, int fall, double begin, double seconds) {
+        Meeting meeting = new Meeting(course);
+        for (int i = fall; i < values.length; i++) {
+            meeting.add(Math.max(0, 1 - (start + i * step - begin) / seconds), 0, values[i]);
+        }
+        return meeting.residuals();
+    }
+
+    /** The best line before and the fall after, which meet: y = h·height + s·before. */
+    private static final class Meeting {
+        private double hh;
+        private double hx;
+        private double xx;
+        private double hy;
+        private double xy;
+        private double yy;
+
+        Meeting() {
+        }
+
+        Meeting(Meeting other) {
+            hh = other.hh;
+            hx = other.hx;
+            xx = other.xx;
+            hy = other.hy;
+            xy = other.xy;
+            yy = other.yy;
+        }
+
+        void add(double height, double before, double y) {
+            if (Double.isFinite(y)) {
+                hh += height * height;
+                hx += height * before;
+                xx += before * before;
+                hy += height * y;
+                xy += before * y;
+                yy += y * y;
+            }
+        }
+
+        double residuals() {
+            double determinant = hh * xx - hx * hx;
+            double h = determinant > 1e-12 ? (hy * xx - xy * hx) / determinant : hh > 0 ? hy / hh : 0;
+            double s = determinant > 1e-12 ? (xy * hh - hy * hx) / determinant : 0;
+            return yy - 2 * (h * hy + s * xy) + h * h * hh + 2 * h * s * hx + s * s * xx;
+        }
     }
 }

@@ -1,8 +1,9 @@
 package org.grenu.core.curve;
 
+import java.util.Arrays;
+import java.util.Optional;
 import org.grenu.core.numbers.LeastSquaresScan;
 import org.grenu.core.numbers.StraightLine;
-import java.util.Optional;
 
 /**
  * Finds until when the cup fills along its line after the pump has stopped, by least squares: a line up to there, from
@@ -16,7 +17,18 @@ final class StreamEnd {
     private static final double STEP_SECONDS = 0.05;
     private static final double LEAST_NOISE = 0.03;
 
-    private StreamEnd() {
+    private final double start;
+    private final double step;
+    /** Above the first, so that the squares stay small. */
+    private final double[] values;
+    private final double[] ratios = new double[THINS.length];
+
+    private StreamEnd(UniformCurve cup, int first, int last) {
+        start = cup.time(first);
+        step = cup.step();
+        values = new double[last - first + 1];
+        Arrays.setAll(values, i -> cup.value(first + i) - cup.value(first));
+        Arrays.setAll(ratios, i -> Math.exp(-step / THINS[i]));
     }
 
     /** {@return until when; empty when too little of it was logged} */
@@ -29,25 +41,31 @@ final class StreamEnd {
         }
         int count = (int) Math.round((Math.min(longest, to - stop) + 0.5) / STEP_SECONDS);
         LeastSquaresScan scan = LeastSquaresScan.of(stop - 0.5, STEP_SECONDS, count,
-                end -> residuals(cup, first, last, end),
+                new StreamEnd(cup, first, last)::residuals,
                 least -> Math.max(LEAST_NOISE * LEAST_NOISE, least / (last - first - 3)), 2);
         return Optional.of(new TimedEvent(scan.best(), scan.half(), "cup mass"));
     }
 
-    private static double residuals(UniformCurve cup, int first, int last, double end) {
+    private double residuals(double end) {
+        StraightLine along = new StraightLine();
+        int thin = 0;
+        while (thin < values.length && start + thin * step - end <= 0) {
+            along.add(start + thin * step - end, values[thin]);
+            thin++;
+        }
         double least = Double.POSITIVE_INFINITY;
-        for (double thins : THINS) {
-            least = Math.min(least, residuals(cup, first, last, end, thins));
+        for (int i = 0; i < THINS.length; i++) {
+            least = Math.min(least, residuals(new StraightLine(along), thin, end, i));
         }
         return least;
     }
 
-    private static double residuals(UniformCurve cup, int first, int last, double end, double thins) {
-        StraightLine line = new StraightLine();
-        double level = cup.value(first);
-        for (int i = first; i <= last; i++) {
-            double since = cup.time(i) - end;
-            line.add(since <= 0 ? since : thins * (1 - Math.exp(-since / thins)), cup.value(i) - level);
+    /** The exponential goes from sample to sample by a factor. */
+    private double residuals(StraightLine line, int thin, double end, int way) {
+        double left = Math.exp(-(start + thin * step - end) / THINS[way]);
+        for (int i = thin; i < values.length; i++) {
+            line.add(THINS[way] * (1 - left), values[i]);
+            left *= ratios[way];
         }
         return line.residuals();
     }

@@ -10,6 +10,20 @@ public final class StraightLine {
     private double sxy;
     private double syy;
 
+    /** Without a point. */
+    public StraightLine() {
+    }
+
+    /** With the points of another. */
+    public StraightLine(StraightLine other) {
+        n = other.n;
+        sx = other.sx;
+        sy = other.sy;
+        sxx = other.sxx;
+        sxy = other.sxy;
+        syy = other.syy;
+    }
+
     /** One more point. */
     public void add(double x, double y) {
         if (Double.isFinite(y)) {
