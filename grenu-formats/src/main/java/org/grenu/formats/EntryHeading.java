@@ -9,6 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.grenu.core.entry.FieldKind;
+import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
 import org.grenu.core.record.RecordField;
 
@@ -60,12 +63,16 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
     }
 
     private static final Pattern BRACKETED = Pattern.compile("(.*?)\\s*[\\[(]\\s*([^\\])]*)\\s*[\\])]\\s*");
+    private static final Pattern BRIX = Pattern.compile("brix|°bx", Pattern.CASE_INSENSITIVE);
+    private static final Pattern MEAN = Pattern.compile("\\b(avg|average|mean|mittel(wert)?)\\b\\.?",
+            Pattern.CASE_INSENSITIVE);
     private static final Map<String, Meaning> WORDS = words();
 
     private static Map<String, Meaning> words() {
         Map<String, Meaning> words = new LinkedHashMap<>();
         say(words, new LogFile(), "file", "log file", "filename", "file name", "log", "datei", "fichier", "archivo");
-        say(words, new ShotName(), "run", "run id", "shot", "shot id", "shot no", "shot number", "no", "nr", "number",
+        say(words, new ShotName(), "run", "run id", "shot", "shot id", "shot no", "shot number", "shot #", "#", "no",
+                "nr", "number",
                 "id", "name", "versuch", "bezug", "schuss");
         say(words, new Day(), "date", "day", "datum", "tag", "fecha", "data", "brewed on", "pulled on");
         say(words, new TimeOfDay(), "time", "time of day", "clock", "uhrzeit", "zeit", "heure", "hora", "ora");
@@ -73,7 +80,8 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
                 "datetime", "date time", "date and time", "pulled at", "brewed at", "zeitpunkt", "when");
         say(words, new StrengthReading(), "tds", "strength", "reading", "refractometer reading", "refractometer",
                 "konzentration", "staerke",
-                "stärke", "tds reading", "strength reading", "beverage tds", "beverage strength");
+                "stärke", "tds reading", "strength reading", "beverage tds", "beverage strength",
+                "conc", "concentration", "brix", "°brix", "°bx");
         say(words, new Entry(RecordField.STATED_YIELD), "ey", "extraction", "extraction yield", "ext", "ext yield",
                 "extraktion",
                 "yield percent");
@@ -94,6 +102,10 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         entry(words, RecordField.BEVERAGE, "yield", "yield out", "beverage", "beverage mass", "beverage weight", "out",
                 "output", "cup", "cup mass", "mass out", "weight out", "drink weight", "drink", "final weight",
                 "ertrag", "getränk", "getraenk", "auslauf", "bezugsmenge", "espresso");
+        entry(words, RecordField.ZERO, "zero", "zero reading", "zero check", "nullpunkt");
+        entry(words, RecordField.DOSE_TARGET, "dose target", "target dose", "dose meant");
+        entry(words, RecordField.BEVERAGE_TARGET, "target yield", "yield target", "target beverage", "target out",
+                "beverage target");
         entry(words, RecordField.GRIND, "grind", "grind setting", "grind size", "grinder setting", "setting", "dial",
                 "mahlgrad", "mahlung");
         entry(words, RecordField.GRINDER, "grinder", "mill", "mühle", "muehle");
@@ -167,6 +179,14 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         return said instanceof NotEntered ? "not entered" : "your own entry";
     }
 
+    /** {@return what the headings of a table say: a mean of readings is one only where it is all there is of them} */
+    public static List<EntryHeading> ofTable(List<String> headings) {
+        List<EntryHeading> parsed = headings.stream().map(EntryHeading::parse).toList();
+        boolean readings = parsed.stream()
+                .anyMatch(one -> one.meaning.filter(StrengthReading.class::isInstance).isPresent());
+        return readings ? parsed : parsed.stream().map(one -> one.ofMean() ? one.asReading() : one).toList();
+    }
+
     /** {@return what that heading says} */
     public static EntryHeading parse(String heading) {
         for (Split split : splits(heading)) {
@@ -178,13 +198,45 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
             Meaning found = meaning != null ? meaning : several ? numbered : null;
             if (found != null) {
                 Optional<Unit> unit = Unit.find(split.unit);
-                Meaning byUnit = split.unit.equals("%") ? inPercent(found) : found;
+                Meaning byUnit = byUnit(found, split.unit, unit);
                 return new EntryHeading(heading, Optional.of(byUnit), unit, several ? "one of several readings"
                         : split.unit.isEmpty() ? "its heading says so" : "its heading says so, with “" + split.unit
                                 + "”");
             }
         }
         return new EntryHeading(heading, Optional.empty(), Optional.empty(), "its heading is not understood");
+    }
+
+    /** A time in seconds is how long it took, not when. */
+    private static Meaning byUnit(Meaning meaning, String written, Optional<Unit> unit) {
+        boolean length = meaning instanceof TimeOfDay
+                && unit.filter(of -> of.quantity() == Quantity.TIME).isPresent();
+        return length ? new OwnEntry() : written.equals("%") ? inPercent(meaning) : meaning;
+    }
+
+    /** {@return a number of that field as it is typed with its unit: alone it is in the unit that the heading names} */
+    public String inUnit(RecordField field, String typed) {
+        boolean plain = field.kind() == FieldKind.NUMBER && !field.unit().isEmpty()
+                && DecimalText.parse(typed).isPresent();
+        return plain ? unit.filter(of -> of != Unit.NUMBER).map(of -> typed + " " + of.symbol()).orElse(typed) : typed;
+    }
+
+    /** {@return whether its readings are in °Brix, which is no strength yet} */
+    public boolean inBrix() {
+        return meaning.filter(StrengthReading.class::isInstance).isPresent() && BRIX.matcher(heading).find();
+    }
+
+    /** {@return whether it names the mean of readings} */
+    boolean ofMean() {
+        return MEAN.matcher(heading).find() && parse(MEAN.matcher(heading).replaceAll(" ").strip()).meaning()
+                .filter(StrengthReading.class::isInstance)
+                .isPresent();
+    }
+
+    /** {@return this heading as the only reading there is} */
+    EntryHeading asReading() {
+        return new EntryHeading(heading, Optional.of(new StrengthReading()), unit,
+                "a mean, and the only reading there is");
     }
 
     /** A yield in percent is no mass; and it is no result of Grenu's. */
@@ -205,7 +257,10 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
             splits.add(new Split(bracketed.group(1), bracketed.group(2).strip()));
         }
         String plain = heading.strip();
-        int last = Math.max(plain.lastIndexOf(' '), plain.lastIndexOf('_'));
+        if (plain.endsWith("%") && plain.length() > 1) {
+            splits.add(new Split(plain.substring(0, plain.length() - 1), "%"));
+        }
+        int last = Math.max(Math.max(plain.lastIndexOf(' '), plain.lastIndexOf('_')), plain.lastIndexOf('/'));
         if (last > 0) {
             String end = plain.substring(last + 1);
             boolean isUnit = end.equals("%") || end.equalsIgnoreCase("pct") || Unit.find(end).isPresent();
@@ -219,7 +274,7 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
     private static String plain(String name) {
         return name.replaceAll("(\\p{Ll})(\\p{Lu})", "$1 $2")
                 .toLowerCase(Locale.ROOT)
-                .replaceAll("[_\\s.:/-]+", " ")
+                .replaceAll("[_\\s.:,;/-]+", " ")
                 .strip();
     }
 }

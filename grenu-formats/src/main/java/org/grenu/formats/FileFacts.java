@@ -112,7 +112,8 @@ public final class FileFacts {
     }
 
     private void enter(String name, String value) {
-        Optional<EntryHeading.Meaning> meaning = EntryHeading.parse(name).meaning();
+        EntryHeading heading = EntryHeading.parse(name);
+        Optional<EntryHeading.Meaning> meaning = heading.meaning();
         if (meaning.isEmpty() || value.length() > LONGEST_VALUE) {
             return;
         }
@@ -123,11 +124,14 @@ public final class FileFacts {
         } else if (meaning.get() instanceof EntryHeading.TimeOfDay) {
             timeOfDay(value, place);
         } else if (meaning.get() instanceof EntryHeading.Entry entry) {
-            entered(entry.field(), value, place);
+            entered(entry.field(), heading.inUnit(entry.field(), value), place);
         } else if (meaning.get() instanceof EntryHeading.ShotName) {
             entered(RecordField.NAME, value, place);
         } else if (meaning.get() instanceof EntryHeading.StrengthReading) {
             entered(RecordField.READINGS, value, place);
+            if (heading.inBrix()) {
+                entered(RecordField.REFRACTOMETER_READS, "brix", place);
+            }
         }
     }
 

@@ -23,6 +23,7 @@ import org.grenu.core.numbers.NormalEquations;
  */
 public record ChannelSign(double seconds, double fall, double overSeconds, double likelihood) {
 
+    private static final int FEWEST_SAMPLES = 20;
     private static final double FALL_SECONDS = 1.2;
     private static final double LEAST_FALL = 0.14;
     private static final double LEAST_LIKELIHOOD = 0.9;
@@ -118,47 +119,61 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
 
         /** Least squares of ln r on 1, t, t² and a ramped step at t: the step's share of the explanation decides. */
         private Step step(double t) {
-            double from = Math.max(resistance.from(), t - WINDOW_SECONDS);
-            double to = Math.min(resistance.to(), t + WINDOW_SECONDS);
-            int first = (int) Math.ceil((from - r.start()) / r.step());
-            int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
-            NormalEquations smooth = new NormalEquations(3);
-            NormalEquations stepped = new NormalEquations(4);
-            NormalEquations flowing = new NormalEquations(4);
-            int n = 0;
-            for (int i = first; i <= last; i++) {
-                if (!Double.isFinite(r.value(i))) {
-                    continue;
-                }
-                double x = r.time(i) - t;
-                double y = Math.log(r.value(i));
-                double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
-                smooth.add(y, 1, x, x * x);
-                stepped.add(y, 1, x, x * x, step);
-                flowing.add(Math.log(flow.value(i)), 1, x, x * x, step);
-                n++;
-            }
-            if (n < 20) {
+            Window window = window(t);
+            if (window.samples < FEWEST_SAMPLES) {
                 return null;
             }
-            Optional<double[]> curve = smooth.solve();
-            Optional<double[]> curveAndStep = stepped.solve();
+            Optional<double[]> curve = window.smooth.solve();
+            Optional<double[]> curveAndStep = window.stepped.solve();
             if (curve.isEmpty() || curveAndStep.isEmpty()) {
                 return null;
             }
             double fell = -curveAndStep.get()[3];
-            double flowRose = flowing.solve().orElseThrow()[3];
+            double flowRose = window.flowing.solve().orElseThrow()[3];
             if (!(fell > 0) || flowRose < -FLOW_MAY_FALL * fell) {
                 return null;
             }
-            double with = stepped.residuals(curveAndStep.get());
-            double without = smooth.residuals(curve.get());
+            double logOdds = logOdds(window.samples, window.smooth.residuals(curve.get()),
+                    window.stepped.residuals(curveAndStep.get()));
+            return new Step(t, fell, fell - flowRose, logOdds);
+        }
+
+        /** Bayesian information criterion: one more parameter, placed anywhere in the window. */
+        private double logOdds(int n, double without, double with) {
             double effective = Math.max(3, n * r.step() / NEW_EVERY_SECONDS);
             double variance = Math.max(SMALLEST_NOISE * SMALLEST_NOISE, with / n);
             double evidence = (without - with) / n * effective / variance;
-            // Bayesian information criterion: one more parameter, placed anywhere in the window.
-            double logOdds = evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
-            return new Step(t, fell, fell - flowRose, logOdds);
+            return evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
+        }
+
+        /** What is gathered about a moment: resistance without and with a step, and the flow with one. */
+        private static final class Window {
+            private final NormalEquations smooth = new NormalEquations(3);
+            private final NormalEquations stepped = new NormalEquations(4);
+            private final NormalEquations flowing = new NormalEquations(4);
+            private int samples;
+
+            void add(double x, double logResistance, double logFlow) {
+                double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
+                smooth.add(logResistance, 1, x, x * x);
+                stepped.add(logResistance, 1, x, x * x, step);
+                flowing.add(logFlow, 1, x, x * x, step);
+                samples++;
+            }
+        }
+
+        private Window window(double t) {
+            double from = Math.max(resistance.from(), t - WINDOW_SECONDS);
+            double to = Math.min(resistance.to(), t + WINDOW_SECONDS);
+            int first = (int) Math.ceil((from - r.start()) / r.step());
+            int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
+            Window window = new Window();
+            for (int i = first; i <= last; i++) {
+                if (Double.isFinite(r.value(i))) {
+                    window.add(r.time(i) - t, Math.log(r.value(i)), Math.log(flow.value(i)));
+                }
+            }
+            return window;
         }
 
         /** The pressure shows it at once, the cup later by its delay. */

@@ -2,7 +2,6 @@ package org.grenu.desktop.calculator;
 
 import java.util.Locale;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.TextField;
@@ -10,14 +9,12 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import org.grenu.core.extraction.YieldEquation.Term;
+import org.grenu.desktop.control.OverlayPanel;
 import org.grenu.desktop.control.Styles;
 
 /** Dose, beverage mass, strength and extraction yield, of which any one follows from the others. */
-public final class CalculatorPanel extends VBox {
+public final class CalculatorPanel extends OverlayPanel {
 
     private static final double NUMBER_WIDTH = 84;
     private static final double HALF_WIDTH = 62;
@@ -28,11 +25,8 @@ public final class CalculatorPanel extends VBox {
 
     /** The panel of that calculator. */
     public CalculatorPanel(CalculatorViewModel model) {
-        super(10);
+        super("calculator", 440);
         this.model = model;
-        setId("calculator");
-        getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(440, USE_PREF_SIZE);
         Label words = new Label(
                 "EY · dose · (1 − moisture) = strength · (beverage + liquid kept). Mark what is wanted.");
         words.getStyleClass().add(Styles.MUTED);
@@ -42,26 +36,16 @@ public final class CalculatorPanel extends VBox {
         for (Term term : Term.values()) {
             row(term);
         }
-        getChildren().addAll(top(), words, grid, foot());
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        getChildren().addAll(
+                top("Calculator", button("calculator-fill", "From the open shot", model::fillFromShot),
+                        close("calculator-close")),
+                words, grid, foot());
     }
 
     /** Shows it with what is known of the open shot. */
     public void open() {
         model.fillFromShot();
         setVisible(true);
-    }
-
-    private HBox top() {
-        Label title = new Label("Calculator");
-        title.getStyleClass().add(Styles.HEADING);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox top = new HBox(8, title, gap, action("calculator-fill", "From the open shot", model::fillFromShot),
-                action("calculator-close", "Close", () -> setVisible(false)));
-        top.setAlignment(Pos.CENTER_LEFT);
-        return top;
     }
 
     private void row(Term term) {
@@ -113,13 +97,5 @@ public final class CalculatorPanel extends VBox {
         field.setPrefWidth(width);
         field.setMinWidth(width);
         return field;
-    }
-
-    private static Button action(String id, String words, Runnable run) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setOnAction(event -> run.run());
-        return button;
     }
 }

@@ -17,8 +17,7 @@ final class EffectText {
         words.append('\n').append(effect.verdict().words());
         return words.append(", ")
                 .append(effect.evidence())
-                .append("; same in practice: ")
-                .append(effect.margin() > 0 ? "within " : "")
+                .append(effect.margin() > 0 ? "; same in practice within " : "; ")
                 .append(Wording.margin(effect.margin()))
                 .append(effect.ranksDisagree() ? "\nMeans and ranks disagree: look at the points." : "")
                 .toString();

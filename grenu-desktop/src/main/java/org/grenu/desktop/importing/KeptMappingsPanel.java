@@ -7,20 +7,18 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.OverlayPanel;
 import org.grenu.desktop.control.Styles;
 import org.grenu.formats.mapping.ColumnRole;
 import org.grenu.formats.mapping.TableMapping;
 
 /** The mappings that the library keeps: each with its name to change, what it reads, and what can be done with it. */
-public final class KeptMappingsPanel extends VBox {
+public final class KeptMappingsPanel extends OverlayPanel {
 
     private static final double MOST_HEIGHT = 380;
     private static final double NAME_WIDTH = 190;
@@ -36,31 +34,17 @@ public final class KeptMappingsPanel extends VBox {
      * @param take asks for mappings that somebody shared
      */
     public KeptMappingsPanel(KeptMappingsViewModel model, BiConsumer<String, String> save, Supplier<List<Path>> take) {
-        super(10);
+        super("kept-mappings", 720);
         this.model = model;
         this.save = save;
-        setId("kept-mappings");
-        getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(720, USE_PREF_SIZE);
-        Label title = new Label("Kept mappings");
-        title.getStyleClass().add(Styles.HEADING);
         Label words = new Label(
                 "A log that nothing else recognises is read by the first of these that has its columns.");
         words.getStyleClass().add(Styles.MUTED);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox top = new HBox(8, title, gap,
-                button("kept-mappings-take", "Take from a file…", () -> take.get().forEach(model::takeFrom)),
-                button("kept-mappings-close", "Close", () -> setVisible(false)));
-        top.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
-        scroll.setMaxHeight(MOST_HEIGHT);
-        scroll.prefViewportHeightProperty().bind(list.heightProperty());
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        getChildren().addAll(top, words, scroll);
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        getChildren().addAll(
+                top("Kept mappings",
+                        button("kept-mappings-take", "Take from a file…", () -> take.get().forEach(model::takeFrom)),
+                        close("kept-mappings-close")),
+                words, scrolled(list, MOST_HEIGHT));
         model.listedProperty().addListener((o, was, is) -> show(is));
     }
 
@@ -127,20 +111,5 @@ public final class KeptMappingsPanel extends VBox {
 
     private static String id(TableMapping mapping) {
         return mapping.name().replaceAll("[^A-Za-z0-9]+", "-");
-    }
-
-    private static Button button(String id, String words, Runnable run) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setOnAction(event -> run.run());
-        return button;
-    }
-
-    private static Button link(String id, String words, Runnable run) {
-        Button button = button(id, words, run);
-        button.getStyleClass().setAll(Styles.LINK);
-        button.setMinWidth(USE_PREF_SIZE);
-        return button;
     }
 }

@@ -10,19 +10,16 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
+import org.grenu.desktop.control.OverlayPanel;
 import org.grenu.desktop.control.Styles;
 
 /** Shows what copying from the previous shot would write, each to be left out, before it is written. */
-public final class CopyPanel extends VBox {
+public final class CopyPanel extends OverlayPanel {
 
     private static final double MOST_HEIGHT = 420;
     private static final double VALUE_WIDTH = 300;
@@ -37,23 +34,13 @@ public final class CopyPanel extends VBox {
 
     /** The panel of that ledger. */
     public CopyPanel(LedgerViewModel model, ObservableValue<DisplayUnits> units) {
-        super(10);
+        super("copy-panel", 520);
         this.model = model;
         this.units = units;
-        setId("copy-panel");
-        getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(520, USE_PREF_SIZE);
         title.getStyleClass().add(Styles.HEADING);
         rows.setHgap(10);
         rows.setVgap(3);
-        ScrollPane scroll = new ScrollPane(rows);
-        scroll.setFitToWidth(true);
-        scroll.setMaxHeight(MOST_HEIGHT);
-        scroll.prefViewportHeightProperty().bind(rows.heightProperty());
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        getChildren().addAll(title, scroll, foot());
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        getChildren().addAll(title, scrolled(rows, MOST_HEIGHT), foot());
     }
 
     /** Shows what would be copied into the open shot, if there is anything. */
@@ -108,13 +95,7 @@ public final class CopyPanel extends VBox {
             setVisible(false);
         });
         copy.defaultButtonProperty().bind(Bindings.and(visibleProperty(), copy.disableProperty().not()));
-        Button close = new Button("Close");
-        close.setId("copy-close");
-        close.getStyleClass().add(Styles.ACTION);
-        close.setOnAction(event -> setVisible(false));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox foot = new HBox(8, gap, close, copy);
+        HBox foot = new HBox(8, gap(), close("copy-close"), copy);
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
     }

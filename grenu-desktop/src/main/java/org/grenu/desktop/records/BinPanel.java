@@ -8,18 +8,18 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.OverlayPanel;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.library.BinLoss;
 import org.grenu.library.Binned;
 
 /** What was put into the bin, to be taken out again. */
-public final class BinPanel extends VBox {
+public final class BinPanel extends OverlayPanel {
 
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm")
             .withZone(ZoneId.systemDefault());
@@ -34,35 +34,17 @@ public final class BinPanel extends VBox {
 
     /** The bin of that desk's library; it is read when it is shown. */
     public BinPanel(StudyDesk desk) {
-        super(10);
+        super("bin-panel", 480);
         this.desk = desk;
-        setId("bin-panel");
-        getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(480, USE_PREF_SIZE);
-        Label title = new Label("Bin");
-        title.getStyleClass().add(Styles.HEADING);
         Label words = new Label(
                 "Nothing in it counts or is shown anywhere else. It stays until it is taken out or the bin is "
                         + "emptied.");
         words.getStyleClass().add(Styles.MUTED);
         words.setWrapText(true);
-        Button close = new Button("Close");
-        close.setId("bin-close");
-        close.getStyleClass().add(Styles.ACTION);
-        close.setOnAction(event -> setVisible(false));
         empty.setId("bin-empty-it");
         empty.getStyleClass().add(Styles.ACTION);
         empty.setOnAction(event -> desk.inBin().loss(this::ask));
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        ScrollPane scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
-        scroll.setMaxHeight(MOST_HEIGHT);
-        scroll.prefViewportHeightProperty().bind(list.heightProperty());
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        getChildren().addAll(new HBox(8, title, gap, empty, close), words, sure(), scroll);
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
+        getChildren().addAll(top("Bin", empty, close("bin-close")), words, sure(), scrolled(list, MOST_HEIGHT));
         desk.editDepthProperty().addListener((o, was, is) -> read());
     }
 

@@ -12,27 +12,23 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.OverlayPanel;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.library.ShotSummary;
 
 /** Asks for an entry and a value, says what would happen to how many shots, and does it. */
-public final class BulkPanel extends VBox {
+public final class BulkPanel extends OverlayPanel {
 
     private final BulkViewModel model;
     private final GridPane grid = new GridPane();
 
     /** The panel of that model; {@link #open} shows it. */
     public BulkPanel(BulkViewModel model) {
-        super(10);
+        super("bulk-panel", 560);
         this.model = model;
-        setId("bulk-panel");
-        getStyleClass().add(Styles.OVERLAY);
-        setMaxSize(560, Region.USE_PREF_SIZE);
         Label title = title(model);
         getChildren().addAll(title, inputs(), foot());
-        setVisible(false);
-        managedProperty().bind(visibleProperty());
     }
 
     private static Label title(BulkViewModel model) {
@@ -49,10 +45,7 @@ public final class BulkPanel extends VBox {
         reason.textProperty().bindBidirectional(model.reasonProperty());
         reason.setOnAction(event -> apply());
         HBox.setHgrow(reason, Priority.ALWAYS);
-        Button more = new Button("Another entry");
-        more.setId("bulk-more");
-        more.getStyleClass().add(Styles.LINK);
-        more.setOnAction(event -> {
+        Button more = link("bulk-more", "Another entry", () -> {
             model.addRow();
             grid.lookup("#" + id("bulk-entry", model.rows().size() - 1)).requestFocus();
         });
@@ -90,13 +83,9 @@ public final class BulkPanel extends VBox {
     private Node foot() {
         Label words = planned();
         Button apply = applying();
-        Button close = closing();
-        close.setMinWidth(Region.USE_PREF_SIZE);
         apply.setMinWidth(Region.USE_PREF_SIZE);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox foot = new HBox(8, words, gap, close, apply);
+        HBox foot = new HBox(8, words, gap(), close("bulk-close"), apply);
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
     }
@@ -117,14 +106,6 @@ public final class BulkPanel extends VBox {
         apply.disableProperty().bind(model.planProperty().map(plan -> plan.changes().isEmpty()));
         apply.setOnAction(event -> apply());
         return apply;
-    }
-
-    private Button closing() {
-        Button close = new Button("Close");
-        close.setId("bulk-close");
-        close.getStyleClass().add(Styles.ACTION);
-        close.setOnAction(event -> setVisible(false));
-        return close;
     }
 
     /** Shows the panel for those shots. */

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import org.grenu.core.shelf.ShelfKind;
+import org.grenu.desktop.control.SteadyScroll;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.HistorySection;
 
@@ -43,6 +44,7 @@ public final class ShelfLedger extends ScrollPane {
         setContent(column);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
+        SteadyScroll.keep(this, () -> shownVersion);
         model.chosenProperty().addListener((o, was, is) -> show());
         show();
     }

@@ -25,11 +25,13 @@ final class BenchActions {
 
     private final Bench bench;
     private final FileRequests files;
+    private final Panels panels;
     private final Reach reach;
 
-    private BenchActions(Bench bench, FileRequests files, Reach reach) {
+    private BenchActions(Bench bench, FileRequests files, Panels panels, Reach reach) {
         this.bench = bench;
         this.files = files;
+        this.panels = panels;
         this.reach = reach;
     }
 
@@ -42,30 +44,12 @@ final class BenchActions {
         /** The next entry of the open shot that is unknown. */
         void nextUnknown();
 
-        /** Entries of all shots shown. */
-        void editShown();
-
-        /** What copying from the previous shot would write. */
-        void copyPrevious();
-
-        /** Schools and the time convention, shown or put away. */
-        void settings();
-
-        /** What is in the bin. */
-        void bin();
-
-        /** The balance of dissolved solids, to solve. */
-        void calculator();
-
-        /** The mappings that the library keeps. */
-        void keptMappings();
-
         /** The find-or-do field. */
         void findOrDo();
     }
 
-    static Actions of(Bench bench, FileRequests files, Reach reach) {
-        BenchActions all = new BenchActions(bench, files, reach);
+    static Actions of(Bench bench, FileRequests files, Panels panels, Reach reach) {
+        BenchActions all = new BenchActions(bench, files, panels, reach);
         return new Actions(List.of(new Actions.Group("Go", all.go()), new Actions.Group("Shots", all.shots()),
                 new Actions.Group(SAVE, all.save()),
                 new Actions.Group(SAVE_COMPARISON, all.saveComparison()), new Actions.Group(LIBRARY, all.library()),
@@ -107,13 +91,13 @@ final class BenchActions {
                         .on("Shortcut+T")
                         .unless(openShot()),
                 Action.of("copy-previous", "Copy from previous shot",
-                        "Fill what is unknown with what was set up for the previous shot", reach::copyPrevious)
+                        "Fill what is unknown with what was set up for the previous shot", panels::copyPrevious)
                         .on("Shortcut+L")
                         .unless(openShot()),
                 Action.of("fill-in", "Next unknown entry", "Put the caret where the next thing is unknown",
                         this::fillIn).on("Shortcut+R").unless(openShot()),
                 Action.of("edit-shown", "Edit all shots shown…", "Change entries of every shot that the rack shows",
-                        reach::editShown).on("Shortcut+E").unless(someShots()),
+                        panels::editShown).on("Shortcut+E").unless(someShots()),
                 Action.of("bin-open", "Put the open shot into the bin",
                         "It no longer counts anywhere, and can be taken out again",
                         () -> bench.rack().bin(List.of(bench.desk().openProperty().get().summary())))
@@ -164,16 +148,16 @@ final class BenchActions {
                 Action.of("library-restore", "Restore a backup…", "The library as it is now is kept beside it",
                         files::restore),
                 Action.of("library-mappings", "Kept mappings…",
-                        "How logs of other programs are read: to rename, share and delete", reach::keptMappings),
-                Action.of("library-bin", "Bin…", "What was put away, to take out again", reach::bin));
+                        "How logs of other programs are read: to rename, share and delete", panels::keptMappings),
+                Action.of("library-bin", "Bin…", "What was put away, to take out again", panels::bin));
     }
 
     private List<Action> window() {
         return List.of(
                 Action.of("calculator", "Calculator",
-                        "Dose, beverage mass, strength or extraction yield from the others", reach::calculator)
+                        "Dose, beverage mass, strength or extraction yield from the others", panels::calculator)
                         .on("Shortcut+Shift+K"),
-                Action.of("settings", "Settings", "Schools, time convention", reach::settings).on("Shortcut+,"),
+                Action.of("settings", "Settings", "Schools, time convention", panels::settings).on("Shortcut+,"),
                 Action.of("larger", "Larger text", "Show everything larger, up to 200 %", () -> size(1))
                         .on("Shortcut+Equals")
                         .unless(() -> size() < 200 ? Optional.empty() : Optional.of("Larger than 200 % is not shown.")),

@@ -26,27 +26,17 @@ import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.ActionMenu;
 import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.compare.AnswerLedger;
-import org.grenu.desktop.calculator.CalculatorPanel;
-import org.grenu.desktop.calculator.CalculatorViewModel;
 import org.grenu.desktop.compare.CompareView;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.find.FindOrDoPanel;
 import org.grenu.desktop.find.FindOrDoViewModel;
-import org.grenu.desktop.importing.ImportPanel;
-import org.grenu.desktop.importing.KeptMappingsPanel;
-import org.grenu.desktop.importing.MappingPanel;
-import org.grenu.desktop.ledger.CopyPanel;
 import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
 import org.grenu.desktop.rack.RackActions;
 import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.rack.SearchActions;
 import org.grenu.desktop.read.ReadView;
-import org.grenu.desktop.records.BinPanel;
-import org.grenu.desktop.records.BulkPanel;
-import org.grenu.desktop.records.BulkViewModel;
-import org.grenu.desktop.records.JoinPanel;
 import org.grenu.desktop.records.JoinViewModel;
 import org.grenu.desktop.shelf.ShelfLedger;
 import org.grenu.desktop.shelf.ShelfView;
@@ -70,15 +60,8 @@ public final class BenchView extends StackPane {
     private final RackView rack;
     private final ReadView read;
     private final LedgerView ledger;
-    private final SettingsPanel settings;
-    private final MappingPanel mapping;
+    private final Panels panels;
     private final AttachmentActions attachments;
-    private final BulkPanel bulk;
-    private final BinPanel bin;
-    private final JoinPanel join;
-    private final KeptMappingsPanel keptMappings;
-    private final CalculatorPanel calculator;
-    private final CopyPanel copying;
     private final FindOrDoViewModel finding;
 
     /** The whole window's content. */
@@ -88,7 +71,8 @@ public final class BenchView extends StackPane {
         attachments = new AttachmentActions(bench.desk());
         JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
         files = new FileRequests(bench, dialogs, joining);
-        actions = BenchActions.of(bench, files, reach());
+        panels = new Panels(bench, dialogs, files, joining);
+        actions = BenchActions.of(bench, files, panels, reach());
         finding = new FindOrDoViewModel(
                 new Findables(bench, actions, new SearchActions(bench.rack(), rackActions())).sources());
         rack = new RackView(bench.rack(), bench.desk(), bench.appearance(), bench.picked(),
@@ -96,22 +80,14 @@ public final class BenchView extends StackPane {
                 rackActions());
         read = new ReadView(bench.read(), bench.notebook(), bench.rack()::step, bench.desk(), bench.appearance(),
                 files::giveLog, recipeMenu(), exportMenu());
-        settings = new SettingsPanel(bench.desk());
         ledger = new LedgerView(bench.ledger(), bench.desk(), bench.appearance(), ledgerActions());
-        bin = new BinPanel(bench.desk());
-        join = new JoinPanel(joining);
-        mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
-        keptMappings = new KeptMappingsPanel(bench.keptMappings(), files::saveText,
-                () -> dialogs.filesToOpen(FilesWanted.MAPPINGS));
-        copying = new CopyPanel(bench.ledger(), bench.desk().units());
-        calculator = new CalculatorPanel(new CalculatorViewModel(bench.desk()));
-        bulk = new BulkPanel(new BulkViewModel(bench.desk()));
         BorderPane page = new BorderPane(columns(rooms()));
         page.setTop(new Header(bench.desk(), actions, libraryMenu()));
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
         all.getChildren().add(whole);
-        layOver();
+        panels.layOver(overlays);
+        overlays.add(new FindOrDoPanel(finding), finding::putAway);
         Magnifier magnifier = new Magnifier(all, LEAST_WIDTH, LEAST_HEIGHT);
         bench.desk()
                 .settingsProperty()
@@ -159,20 +135,6 @@ public final class BenchView extends StackPane {
         work.setMinWidth(420);
     }
 
-    private void layOver() {
-        overlays.add(settings, () -> settings.setVisible(false));
-        ImportPanel imports = new ImportPanel(bench.importing(), bench.mapping());
-        overlays.addHoldingWork(imports, imports::putAway);
-        overlays.addHoldingWork(mapping, bench.mapping()::putAway);
-        overlays.add(bulk, () -> bulk.setVisible(false));
-        overlays.add(bin, () -> bin.setVisible(false));
-        overlays.add(join, join::putAway);
-        overlays.add(copying, () -> copying.setVisible(false));
-        overlays.add(calculator, () -> calculator.setVisible(false));
-        overlays.add(keptMappings, () -> keptMappings.setVisible(false));
-        overlays.add(new FindOrDoPanel(finding), finding::putAway);
-    }
-
     /** {@return everything that can be done, for the table of keys} */
     Actions actions() {
         return actions;
@@ -206,36 +168,6 @@ public final class BenchView extends StackPane {
             @Override
             public void nextUnknown() {
                 ledger.fillIn();
-            }
-
-            @Override
-            public void editShown() {
-                bulk.open(bench.rack().shown());
-            }
-
-            @Override
-            public void copyPrevious() {
-                copying.open();
-            }
-
-            @Override
-            public void settings() {
-                settings.toggle();
-            }
-
-            @Override
-            public void bin() {
-                bin.open();
-            }
-
-            @Override
-            public void calculator() {
-                calculator.open();
-            }
-
-            @Override
-            public void keptMappings() {
-                keptMappings.open();
             }
 
             @Override
@@ -276,7 +208,7 @@ public final class BenchView extends StackPane {
         return new RackActions() {
             @Override
             public void edit(List<ShotSummary> shots) {
-                bulk.open(shots);
+                panels.edit(shots);
             }
 
             @Override
@@ -286,7 +218,7 @@ public final class BenchView extends StackPane {
 
             @Override
             public void openBin() {
-                bin.open();
+                panels.bin();
             }
         };
     }
@@ -300,7 +232,7 @@ public final class BenchView extends StackPane {
 
             @Override
             public void copyPrevious() {
-                copying.open();
+                panels.copyPrevious();
             }
 
             @Override

@@ -143,7 +143,12 @@ final class JoinPlan {
     private List<RecordEdit> edits(Line line, ShotRecord record) {
         List<RecordEdit> found = new ArrayList<>();
         moment(line, record).ifPresent(found::add);
-        readings(line, record).ifPresent(found::add);
+        readings(line, record).ifPresent(reading -> {
+            found.add(reading);
+            if (headings.stream().anyMatch(EntryHeading::inBrix)) {
+                found.add(RecordEdit.of(record, RecordField.REFRACTOMETER_READS, "brix"));
+            }
+        });
         for (int i = 0; i < Math.min(table.columns().size(), line.cells().size()); i++) {
             if (i == key || cell(line, i).isEmpty() || table.columns().get(i).isBlank()) {
                 continue;
@@ -158,7 +163,8 @@ final class JoinPlan {
     private Optional<RecordEdit> edit(ShotRecord record, int column, String cell) {
         Meaning meaning = headings.get(column).meaning().orElse(null);
         if (meaning instanceof EntryHeading.Entry entry) {
-            return Optional.of(RecordEdit.of(record, entry.field(), typed(cell)));
+            return Optional
+                    .of(RecordEdit.of(record, entry.field(), headings.get(column).inUnit(entry.field(), typed(cell))));
         }
         if (meaning == null || meaning instanceof EntryHeading.OwnEntry) {
             String own = table.columns().get(column).replaceAll("[^\\p{L}\\p{N}_. -]", " ").strip();

@@ -85,7 +85,7 @@ public record JoinedTable(List<String> columns, List<Line> lines, List<EntryHead
             throw new ImportFailure(name, 1, "There is no table with a heading and rows.",
                     "The first row names the columns; one of them is the shot.");
         }
-        return new JoinedTable(heading, lines, heading.stream().map(EntryHeading::parse).toList());
+        return new JoinedTable(heading, lines, EntryHeading.ofTable(heading));
     }
 
     private static char separator(String text) {

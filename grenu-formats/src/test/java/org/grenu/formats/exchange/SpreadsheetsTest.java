@@ -2,6 +2,7 @@ package org.grenu.formats.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.groups.Tuple.tuple;
 
 import java.io.ByteArrayInputStream;
@@ -25,6 +26,7 @@ import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.record.Masses;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.formats.EntryHeading;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.ParsedShot;
 import org.grenu.formats.ShelfJson;
@@ -204,6 +206,31 @@ class SpreadsheetsTest {
                 assertThat(shot.entry(RecordField.PULLED_AT)).hasValue("2024-05-23T08:10");
                 assertThat(shot.readings()).hasSize(3);
             });
+        }
+
+        /** Headings as people write them, with their units: what is in another unit is turned into the entry's. */
+        @Test
+        void headingsAreReadWithTheirUnits() throws ImportFailure {
+            JoinedTable table = JoinedTable.read("sheet.csv", """
+                    Shot #,"Dose, g",Out/g,EY%,Water temp °F,Shot time (s),Time (s),avg TDS (%),Target yield (g)
+                    1,18.1,38.2,20.1,199.4,27.5,27.5,9.57,40
+                    """.getBytes(StandardCharsets.UTF_8));
+            assertThat(table.headings()).extracting(EntryHeading::use)
+                    .containsExactly("Shot number or name", "Dose", "Beverage mass", "Extraction yield stated",
+                            "Temperature", "your own entry", "your own entry", "Strength reading",
+                            "Target beverage mass");
+            Candidate shot = new Candidate(1, 1, ShotRecord.EMPTY);
+            ShotRecord record = joined(table.plan(table.guessedKey(), List.of(shot)), 1, shot.record());
+            assertThat(record.number(RecordField.TEMPERATURE).orElseThrow()).isCloseTo(93, within(1e-9));
+            assertThat(record.numbers(RecordField.READINGS)).containsExactly(9.57);
+            assertThat(record.number(RecordField.STATED_YIELD)).hasValue(20.1);
+            assertThat(record.extras()).as("how long it took").hasSize(2);
+            JoinedTable three = JoinedTable.read("sheet.csv",
+                    "Shot,Brix 1,Brix 2,mean TDS\n1,11.2,11.3,9.56\n".getBytes(StandardCharsets.UTF_8));
+            ShotRecord brix = joined(three.plan(0, List.of(shot)), 1, shot.record());
+            assertThat(brix.numbers(RecordField.READINGS)).as("the mean is no third reading").hasSize(2);
+            assertThat(brix.strengthSeries().strength().orElseThrow().value()).as("0.85 of 11.25")
+                    .isCloseTo(9.5625, within(1e-9));
         }
 
         /**
