@@ -199,7 +199,8 @@ final class ShotRows {
         String off = settings.repairsOff().stream().map(RepairKind::key).sorted().collect(Collectors.joining(" "));
         return String.join("/", off, settings.pumpOn().toString(), settings.pumpOff().toString(),
                 Double.toString(settings.massResolution()),
-                settings.scaleLag().toString());
+                settings.scaleLag().toString())
+                + (settings.pressureAtRest().isPresent() ? "/" + settings.pressureAtRest() : "");
     }
 
     /**

@@ -2,6 +2,7 @@ package org.grenu.library;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -234,6 +235,35 @@ class LibraryTest {
                         .hasMessageContaining("changed by another window to “17”");
                 assertThat(Stored.shots(library).get(0).record().number(RecordField.DOSE)).hasValue(17);
             }
+        }
+
+        /** What the machine's entry says of its sensor counts in what is kept of the curves, and follows a change. */
+        @Test
+        void theDigestFollowsThePressureAtRest() {
+            ShotLog log = SHOTS.get(0).log();
+            double[] pressure = log.find(Channel.PRESSURE).orElseThrow().toArray();
+            // A log that stops while the pump runs never comes to rest.
+            int end = (int) (log.size() * 0.6);
+            Map<Channel, Samples> shown = Map.of(Channel.PRESSURE,
+                    Samples.of(Arrays.stream(pressure).limit(end).map(bar -> bar + 0.6).toArray()));
+            Shot shot = new Shot(ShotRecord.EMPTY, new ShotLog(
+                    Samples.of(Arrays.stream(log.time().toArray()).limit(end).toArray()), shown));
+            try (Library library = Library.open(file())) {
+                Stored.add(library, "a.csv", RAW, shot);
+                double before = peak(library);
+                edit(library, RecordField.PRESSURE_AT_REST, "0.6");
+                assertThat(peak(library)).isCloseTo(before - 0.6, within(0.01));
+            }
+            try (Library library = Library.open(file())) {
+                edit(library, RecordField.PRESSURE_AT_REST, "0.5");
+                double half = peak(library);
+                edit(library, RecordField.PRESSURE_AT_REST, "");
+                assertThat(peak(library)).isCloseTo(half + 0.5, within(0.01));
+            }
+        }
+
+        private static double peak(Library library) {
+            return Stored.shots(library).get(0).digest().peakPressure().orElseThrow();
         }
 
         private StoredStep edit(Library library, RecordField field, String typed) {

@@ -126,8 +126,8 @@ final class KnockRepair implements CurveRepair {
     }
 
     /**
-     * A scale that is slower than the log rises in stairs: one of them is no knock. {@return the height that nine in
-     * ten stairs stay below, g}
+     * {@return the height that nine in ten stairs of the cup mass stay below, g} A scale that is slower than the log
+     * rises in stairs: one of them is no knock.
      */
     private static double usualStep(double[] values) {
         double[] steps = IntStream.range(1, values.length)
