@@ -57,7 +57,7 @@ final class AnalysisTable {
                     .ifPresent(stated -> out.append(shot.file()).append(": ").append(stated.words()).append('\n'));
             if (shot.measures().curve().beverageWithheld()) {
                 out.append(shot.file())
-                        .append(": The curve's beverage mass is withheld: the log ends while the cup may fill.\n");
+                        .append(": The curve's beverage mass is withheld: how far the cup filled is not in the log.\n");
             }
             shot.assumptions()
                     .forEach(assumption -> out.append(shot.file()).append(": ").append(assumption).append('\n'));

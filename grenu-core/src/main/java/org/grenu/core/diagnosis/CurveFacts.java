@@ -40,7 +40,7 @@ final class CurveFacts {
             new Fact("flow_mean_g_s", 1, "mean cup flow from first drip to pump off", CurveFacts::meanFlow),
             new Fact("flow_at_end_g_s", 1, "cup flow at the log's last sample", CurveFacts::flowAtEnd),
             new Fact("beverage_withheld", 0,
-                    "1 when the cup filled and the log ends before it is known how far, else 0",
+                    "1 when the cup filled and the log does not show how far, else 0",
                     c -> FactValue.of(curve(c).beverageWithheld() ? 1 : 0)),
             new Fact("soak_s", 1, "length of the soak, 0 without one",
                     c -> FactValue.of(phase(c, PhaseKind.SOAK).map(Phase::seconds).orElse(0.0))),

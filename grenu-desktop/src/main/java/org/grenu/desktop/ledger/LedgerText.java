@@ -199,7 +199,7 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
         CurveMeasures curve = shot.measures().curve();
         return curve.beverage()
                 .map(b -> "curve ends at " + Reported.of(b).text() + " g")
-                .orElse(curve.beverageWithheld() ? "curve: withheld, its log ends too soon" : "no cup-mass curve");
+                .orElse(curve.beverageWithheld() ? "curve: withheld, the end is not in it" : "no cup-mass curve");
     }
 
     private static String readings(OpenShot shot) {

@@ -55,7 +55,7 @@ final class FootBar extends WrappingBar {
         found.setOnAction(event -> model.findPhases());
         found.managedProperty().bind(found.visibleProperty());
         processing.getStyleClass().add(Styles.MUTED);
-        processing.setMinWidth(0);
+        fit(processing);
         getChildren().addAll(named("Zero at", choices), strips, ghost, showAll(), found, processing);
         desk.openProperty().addListener((o, was, is) -> describe());
         desk.settingsProperty().addListener((o, was, is) -> describe());
@@ -153,6 +153,7 @@ final class FootBar extends WrappingBar {
         axes.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == model.options().axis()));
         ghost.setText(model.ghostTitle().isEmpty() ? "Set as ghost" : model.ghostTitle() + "  ✕");
         String reference = model.referenceTitle();
+        processing.setTooltip(reference.isEmpty() ? null : new Tooltip(reference));
         processing.setText((reference.isEmpty() ? "" : reference + " · ") + model.processing());
         found.setVisible(model.phasesEdited());
     }

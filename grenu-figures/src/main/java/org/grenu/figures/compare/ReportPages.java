@@ -20,6 +20,7 @@ import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.figures.export.Sheet;
 import org.grenu.figures.paint.Words;
@@ -33,6 +34,8 @@ public final class ReportPages {
     /** More columns than so many changes and responses no longer read well on a page. */
     private static final int MOST_CHANGES = 4;
     private static final int MOST_RESPONSES = 5;
+    /** A value and its ± are not parted over two lines. */
+    private static final char TOGETHER = '\u00A0';
 
     private final Comparison comparison;
     private final List<ReportLine> lines = new ArrayList<>();
@@ -172,18 +175,24 @@ public final class ReportPages {
                 .limit(MOST_RESPONSES)
                 .map(ResponseAnswer::response)
                 .toList();
-        List<String> heading = new ArrayList<>(List.of("shot", "pulled", "coffee"));
+        boolean coffeeAsked = variables.stream().anyMatch(variable -> variable.key().equals(RecordFactor.COFFEE.key()));
+        List<String> heading = new ArrayList<>(List.of("shot", "pulled"));
+        if (!coffeeAsked) {
+            heading.add("coffee");
+        }
         variables.forEach(variable -> heading.add(variable.title().toLowerCase(Locale.ROOT)));
         responses.forEach(response -> heading
                 .add((ResponseTitle.of(response, response.unit()).name() + " " + response.unit()).strip()));
         ReportTable table = new ReportTable(heading);
         for (MeasuredShot shot : comparison.shots()) {
             List<String> cells = new ArrayList<>(List.of(shot.name(),
-                    shot.record().entry(RecordField.PULLED_AT).map(moment -> moment.replace('T', ' ')).orElse("–"),
-                    shot.record().text(RecordField.COFFEE).orElse("–")));
+                    shot.record().entry(RecordField.PULLED_AT).map(moment -> moment.replace('T', ' ')).orElse("–")));
+            if (!coffeeAsked) {
+                cells.add(shot.record().text(RecordField.COFFEE).orElse("–"));
+            }
             variables.forEach(variable -> cells.add(variable.level(shot).orElse("–")));
             responses.forEach(response -> cells
-                    .add(response.of(shot).map(value -> Reported.of(value).text()).orElse("–")));
+                    .add(response.of(shot).map(value -> Reported.of(value).text().replace(' ', TOGETHER)).orElse("–")));
             table.row(cells);
         }
         lines.addAll(table.lines());
