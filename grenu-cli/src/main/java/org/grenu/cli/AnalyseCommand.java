@@ -76,30 +76,48 @@ public final class AnalyseCommand implements Callable<Integer> {
         overridden(ShotRecord.EMPTY);
         rules = mapping();
         PrintWriter errors = spec.commandLine().getErr();
-        List<AnalysedShot> shots = new ArrayList<>();
-        boolean failed = false;
-        for (Path file : files) {
-            try {
-                List<ParsedShot> found = read(file);
-                for (int i = 0; i < found.size(); i++) {
-                    ParsedShot parsed = found.get(i);
-                    Shot shot = parsed.shot().with(overridden(parsed.shot().record()));
-                    String name = found.size() == 1 ? file.toString() : file + "#" + (i + 1);
-                    shots.add(new AnalysedShot(name, shot, ShotMeasures.of(shot), parsed.assumptions()));
-                }
-            } catch (ImportFailure failure) {
-                failed = true;
-                errors.println("grenu: " + failure.getMessage());
-            } catch (IOException unreadable) {
-                failed = true;
-                errors.println("grenu: " + file + ": " + reason(unreadable));
-            }
-        }
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == Format.json ? AnalysisJson.write(shots) : AnalysisTable.write(shots));
+        AnalysisOutput output = format == Format.json ? new AnalysisJson(out) : new AnalysisTable(out);
+        List<Path> refused = new ArrayList<>();
+        InOrder.forEach(files, file -> analysed(file, output), analysed -> {
+            analysed.printing.forEach(Runnable::run);
+            if (!analysed.refusal.isEmpty()) {
+                refused.add(analysed.file);
+                errors.println("grenu: " + analysed.refusal);
+            }
+        });
+        output.finish();
         out.flush();
         errors.flush();
-        return failed ? FAILED : 0;
+        return refused.isEmpty() ? 0 : FAILED;
+    }
+
+    /**
+     * What came of a file.
+     *
+     * @param printing what prints its shots
+     * @param refusal  why it has none; empty when it could be read
+     */
+    private record AnalysedFile(Path file, List<Runnable> printing, String refusal) {
+    }
+
+    private AnalysedFile analysed(Path file, AnalysisOutput output) {
+        List<Runnable> printing = new ArrayList<>();
+        try {
+            List<ParsedShot> found = read(file);
+            for (int i = 0; i < found.size(); i++) {
+                ParsedShot parsed = found.get(i);
+                Shot shot = parsed.shot().with(overridden(parsed.shot().record()));
+                String name = found.size() == 1 ? file.toString() : file + "#" + (i + 1);
+                printing.add(
+                        output.ready(new AnalysedShot(name, shot, ShotMeasures.of(shot), parsed.assumptions())));
+            }
+            return new AnalysedFile(file, printing, "");
+        } catch (ImportFailure failure) {
+            return new AnalysedFile(file, printing, failure.getMessage());
+        } catch (IOException unreadable) {
+            return new AnalysedFile(file, printing, file + ": " + reason(unreadable));
+        }
     }
 
     private List<ParsedShot> read(Path file) throws IOException, ImportFailure {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -23,22 +24,41 @@ import org.grenu.core.record.StatedYields;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The JSON of {@code analyse}. Field names are part of the interface: add, never rename; see docs/cli.md. */
-final class AnalysisJson {
+final class AnalysisJson implements AnalysisOutput {
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
-    private AnalysisJson() {
+    /** A document with one shot less the shot, which begins and ends every document. */
+    private static final String BEFORE = "{\n  \"shots\" : [ ";
+    private static final String AFTER = " ]\n}";
+
+    private final PrintWriter out;
+    private boolean begun;
+
+    AnalysisJson(PrintWriter out) {
+        this.out = out;
     }
 
-    static String write(List<AnalysedShot> shots) {
+    @Override
+    public Runnable ready(AnalysedShot shot) {
         ObjectNode root = JSON.createObjectNode();
-        ArrayNode list = root.putArray("shots");
-        shots.forEach(shot -> shot(list.addObject(), shot));
+        shot(root.putArray("shots").addObject(), shot);
         try {
-            return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+            String alone = JSON.writerWithDefaultPrettyPrinter().writeValueAsString(root);
+            String text = alone.substring(BEFORE.length(), alone.length() - AFTER.length());
+            return () -> {
+                out.print(begun ? ", " : BEFORE);
+                out.print(text);
+                begun = true;
+            };
         } catch (JsonProcessingException impossible) {
             throw new IllegalStateException(impossible);
         }
+    }
+
+    @Override
+    public void finish() {
+        out.print((begun ? "" : BEFORE.stripTrailing()) + AFTER + "\n");
     }
 
     private static void shot(ObjectNode node, AnalysedShot shot) {

@@ -1,14 +1,17 @@
 package org.grenu.cli;
 
+import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.extraction.ExtractionYield;
+import org.grenu.core.extraction.StatedYield;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.Assumed;
@@ -17,62 +20,69 @@ import org.grenu.core.record.StatedYields;
 import org.grenu.formats.rules.ShippedPacks;
 
 /** The table of {@code analyse}, for people: one line a shot, findings below. */
-final class AnalysisTable {
+final class AnalysisTable implements AnalysisOutput {
 
     private static final List<String> HEADING = List.of("file", "dose g", "beverage g", "ratio", "strength %",
             "EY as dosed %", "EY dry %", "first drip s", "pump on–off s", "peak bar");
     private static final String UNKNOWN = "–";
 
-    private AnalysisTable() {
+    private final PrintWriter out;
+    private final List<List<String>> rows = new ArrayList<>(List.of(HEADING));
+    private final List<String> notes = new ArrayList<>();
+    private final List<String> files = new ArrayList<>();
+    private final List<String> assumed = new ArrayList<>();
+
+    AnalysisTable(PrintWriter out) {
+        this.out = out;
     }
 
-    static String write(List<AnalysedShot> shots) {
-        if (shots.isEmpty()) {
-            return "";
+    /** The columns are as wide as the widest of all rows: words are kept until the last is there. */
+    @Override
+    public Runnable ready(AnalysedShot shot) {
+        List<String> row = row(shot);
+        List<String> said = notes(shot);
+        String words = Assumed.words(Assumed.in(shot.shot().record()));
+        return () -> {
+            rows.add(row);
+            notes.addAll(said);
+            files.add(shot.file());
+            assumed.add(words);
+        };
+    }
+
+    @Override
+    public void finish() {
+        if (files.isEmpty()) {
+            return;
         }
-        List<List<String>> rows = new ArrayList<>(List.of(HEADING));
-        shots.forEach(shot -> rows.add(row(shot)));
-        StringBuilder out = new StringBuilder(TextTable.aligned(rows));
-        for (AnalysedShot shot : shots) {
-            for (Finding finding : ShippedPacks.findings(shot.shot().record(), shot.measures())) {
-                out.append(shot.file())
-                        .append(": ")
-                        .append(finding.statement())
-                        .append(" (")
-                        .append(finding.evidence())
-                        .append(")\n");
-            }
-            shot.measures()
-                    .curve()
-                    .repaired()
-                    .repairs()
-                    .forEach(repair -> out.append(shot.file())
-                            .append(": ")
-                            .append(repair.kind().title())
-                            .append(repair.applied() ? "" : " is off")
-                            .append(" (")
-                            .append(repair.evidence())
-                            .append(")\n"));
-            StatedYields.of(shot.shot().record(), shot.measures())
-                    .ifPresent(stated -> out.append(shot.file()).append(": ").append(stated.words()).append('\n'));
-            if (shot.measures().curve().beverageWithheld()) {
-                out.append(shot.file())
-                        .append(": The curve's beverage mass is withheld: how far the cup filled is not in the log.\n");
-            }
-            shot.assumptions()
-                    .forEach(assumption -> out.append(shot.file()).append(": ").append(assumption).append('\n'));
+        out.print(TextTable.aligned(rows));
+        notes.forEach(note -> out.print(note + "\n"));
+        printAssumed();
+        out.print("± is the expanded uncertainty, k = 2.\n");
+    }
+
+    private static List<String> notes(AnalysedShot shot) {
+        List<String> said = new ArrayList<>();
+        for (Finding finding : ShippedPacks.findings(shot.shot().record(), shot.measures())) {
+            said.add(finding.statement() + " (" + finding.evidence() + ")");
         }
-        assumed(shots, out);
-        return out.append("± is the expanded uncertainty, k = 2.\n").toString();
+        for (Repair repair : shot.measures().curve().repaired().repairs()) {
+            said.add(repair.kind().title() + (repair.applied() ? "" : " is off") + " (" + repair.evidence() + ")");
+        }
+        StatedYields.of(shot.shot().record(), shot.measures()).map(StatedYield::words).ifPresent(said::add);
+        if (shot.measures().curve().beverageWithheld()) {
+            said.add("The curve's beverage mass is withheld: how far the cup filled is not in the log.");
+        }
+        said.addAll(shot.assumptions());
+        return said.stream().map(words -> shot.file() + ": " + words).toList();
     }
 
     /** What every shot assumes is said once. */
-    private static void assumed(List<AnalysedShot> shots, StringBuilder out) {
-        List<String> each = shots.stream().map(shot -> Assumed.words(Assumed.in(shot.shot().record()))).toList();
-        boolean same = each.stream().distinct().count() == 1;
-        for (int i = 0; i < (same ? 1 : each.size()); i++) {
-            if (!each.get(i).isEmpty()) {
-                out.append(same ? "" : shots.get(i).file() + ": ").append(each.get(i)).append('\n');
+    private void printAssumed() {
+        boolean same = assumed.stream().distinct().count() == 1;
+        for (int i = 0; i < (same ? 1 : assumed.size()); i++) {
+            if (!assumed.get(i).isEmpty()) {
+                out.print((same ? "" : files.get(i) + ": ") + assumed.get(i) + "\n");
             }
         }
     }

@@ -1,5 +1,6 @@
 package org.grenu.cli;
 
+import java.util.Arrays;
 import java.util.List;
 
 /** Rows of cells as aligned text: the first column to the left, the others to the right. */
@@ -9,19 +10,21 @@ final class TextTable {
     }
 
     static String aligned(List<List<String>> rows) {
+        int[] widths = new int[rows.get(0).size()];
+        for (List<String> row : rows) {
+            Arrays.setAll(widths, column -> Math.max(widths[column], row.get(column).length()));
+        }
         StringBuilder out = new StringBuilder();
         for (List<String> row : rows) {
-            out.append(line(row, rows)).append('\n');
+            out.append(line(row, widths)).append('\n');
         }
         return out.toString();
     }
 
-    private static String line(List<String> row, List<List<String>> rows) {
+    private static String line(List<String> row, int[] widths) {
         StringBuilder line = new StringBuilder();
         for (int c = 0; c < row.size(); c++) {
-            int column = c;
-            int width = rows.stream().mapToInt(r -> r.get(column).length()).max().orElse(0);
-            String pad = " ".repeat(width - row.get(c).length());
+            String pad = " ".repeat(widths[c] - row.get(c).length());
             line.append(c == 0 ? row.get(c) + pad : "  " + pad + row.get(c));
         }
         return line.toString().stripTrailing();
