@@ -52,8 +52,9 @@ final class ShotTableReader {
                 .ofCsvRecord(text);
                 CloseableIterator<CsvRecord> rows = reader.iterator()) {
             List<TableColumn> columns = columns(rows.next());
+            int needed = columns.stream().mapToInt(TableColumn::index).max().orElse(0) + 1;
             while (rows.hasNext()) {
-                addRow(columns, rows.next(), separator);
+                addRow(columns, needed, rows.next(), separator);
             }
             return assemble(columns);
         } catch (CsvParseException | UncheckedIOException | IOException broken) {
@@ -122,16 +123,14 @@ final class ShotTableReader {
         }
     }
 
-    private void addRow(List<TableColumn> columns, CsvRecord row, char separator) throws ImportFailure {
+    private void addRow(List<TableColumn> columns, int needed, CsvRecord row, char separator) throws ImportFailure {
         if (columns.get(0).size() >= Limits.MOST_SAMPLES) {
             throw new ImportFailure(file, line(row), "There are more than " + Limits.MOST_SAMPLES + " samples.",
                     "Cut the file to one shot.");
         }
-        boolean blank = row.getFields().stream().allMatch(String::isBlank);
-        if (blank || row.getField(0).stripLeading().startsWith("#")) {
+        if (isBlank(row) || row.getField(0).stripLeading().startsWith("#")) {
             return;
         }
-        int needed = columns.stream().mapToInt(TableColumn::index).max().orElse(0) + 1;
         if (row.getFieldCount() < needed) {
             throw new ImportFailure(file, line(row),
                     "The row has " + row.getFieldCount() + " fields, the columns to read need "
@@ -154,6 +153,15 @@ final class ShotTableReader {
                                 : "Correct the cell, or empty it if the sample is missing.");
             }
         }
+    }
+
+    private static boolean isBlank(CsvRecord row) {
+        for (int i = 0; i < row.getFieldCount(); i++) {
+            if (!row.getField(i).isBlank()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private ParsedShot assemble(List<TableColumn> columns) throws ImportFailure {

@@ -3,6 +3,7 @@ package org.grenu.core.hydraulics;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.Repair;
@@ -57,20 +58,27 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
 
         private final Resistance resistance;
         private final UniformCurve r;
-        private final UniformCurve flow;
+        /** Taken once: every window overlaps most of the others. */
+        private final double[] logResistance;
+        private final double[] logFlow;
         private final UniformCurve rawPressure;
         private final List<Repair> bridged;
 
         Search(Resistance resistance, CurveMeasures measures) {
             this.resistance = resistance;
             this.r = resistance.linear();
-            this.flow = measures.find(Channel.CUP_FLOW).orElseThrow();
+            this.logResistance = logarithms(r);
+            this.logFlow = logarithms(measures.find(Channel.CUP_FLOW).orElseThrow());
             this.rawPressure = measures.find(Channel.PRESSURE).orElseThrow();
             this.bridged = measures.repaired()
                     .repairs()
                     .stream()
                     .filter(repair -> BRIDGED.contains(repair.kind()))
                     .toList();
+        }
+
+        private static double[] logarithms(UniformCurve curve) {
+            return IntStream.range(0, curve.size()).mapToDouble(i -> Math.log(curve.value(i))).toArray();
         }
 
         Optional<ChannelSign> clearest() {
@@ -170,7 +178,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             Window window = new Window();
             for (int i = first; i <= last; i++) {
                 if (Double.isFinite(r.value(i))) {
-                    window.add(r.time(i) - t, Math.log(r.value(i)), Math.log(flow.value(i)));
+                    window.add(r.time(i) - t, logResistance[i], logFlow[i]);
                 }
             }
             return window;

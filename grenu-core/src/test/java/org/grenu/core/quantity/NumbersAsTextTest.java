@@ -45,6 +45,22 @@ class NumbersAsTextTest {
         }
     }
 
+    /** The short way of reading few digits is held against the library's reading. */
+    @ParameterizedTest
+    @Seeds(100)
+    void digitsReadAsTheLibraryReadsThemToTheLastBit(Draws any) {
+        for (int count = 1; count <= 18; count++) {
+            StringBuilder text = new StringBuilder(any.toss() ? "-" : "");
+            for (int i = 0; i < count; i++) {
+                text.append(any.integer(0, 9));
+            }
+            text.insert(text.length() - any.integer(0, count - 1), any.toss() ? "." : ",");
+            double expected = Double.parseDouble(text.toString().replace(',', '.'));
+            assertThat(DecimalText.parse(text.toString()).getAsDouble()).isEqualTo(expected)
+                    .matches(value -> 1 / value > 0 == 1 / expected > 0, "the sign of nought");
+        }
+    }
+
     @ParameterizedTest
     @CsvSource({"21.5384, 0.0783, 21.54 ±0.16", "9.32, 0.0556, 9.32 ±0.11", "20.83, 0.16, 20.8 ±0.3",
             "-0.0004, 0.05, 0.00 ±0.10",
