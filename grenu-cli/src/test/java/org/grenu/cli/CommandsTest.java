@@ -206,7 +206,8 @@ class CommandsTest {
         Path mapping = Files.writeString(folder.resolve("mapping.json"), """
                 {"format": "grenu-mapping", "version": 1, "name": "Bench",
                  "table": {"kind": "lines", "delimiter": ";", "decimal_mark": ",", "heading_line": 1, "first_line": 2},
-                 "columns": [{"column": "Zeit", "is": "time", "unit": "ms"}, {"column": "Kanal A", "is": "pressure", "unit": "bar"},
+                 "columns": [{"column": "Zeit", "is": "time", "unit": "ms"},
+                             {"column": "Kanal A", "is": "pressure", "unit": "bar"},
                              {"column": "Kanal B", "is": "cup_mass", "unit": "g"}],
                  "shots": {"by": "reset"}}""");
         out.getBuffer().setLength(0);

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -140,11 +141,12 @@ public final class MutationCampaign {
         Shot shot = small();
         byte[] csv = bytes(ShotCsvWriter.write(shot));
         byte[] foreign = bytes(
-                "Time (ms)\tPress. bar\tGewicht "
-                        + "g\tTemp\n0\t0,1\t0,0\t92,5\n500\t3,2\t0,1\t92,7\n1000\t8,9\t0,9\t93,0\n1500\t9,0\t2,2\t93,1\n2000\t9,0\t4,1\t93,1\n");
+                "Time (ms)\tPress. bar\tGewicht g\tTemp\n0\t0,1\t0,0\t92,5\n500\t3,2\t0,1\t92,7\n"
+                        + "1000\t8,9\t0,9\t93,0\n1500\t9,0\t2,2\t93,1\n2000\t9,0\t4,1\t93,1\n");
         byte[] json = bytes(ShotJsonWriter.write(shot));
         byte[] other = bytes(
-                "{\"meta\":{\"id\":7},\"samples\":[{\"t\":0,\"p\":1.5,\"w\":0},{\"t\":0.5,\"p\":3.5,\"w\":0.2},{\"t\":1.0,\"p\":9,\"w\":1.4}]}");
+                "{\"meta\":{\"id\":7},\"samples\":[{\"t\":0,\"p\":1.5,\"w\":0},{\"t\":0.5,\"p\":3.5,\"w\":0.2},"
+                        + "{\"t\":1.0,\"p\":9,\"w\":1.4}]}");
         targets.put("shot csv", new Target(this::shot, 10, csv, foreign));
         targets.put("shot json", new Target(this::shot, 10, json, other));
         targets.put("shot xlsx", new Target(this::shot, 4, sheet()));
@@ -229,7 +231,16 @@ public final class MutationCampaign {
     }
 
     private Object packaged(byte[] bytes) throws Exception {
-        Path file = Files.write(scratch.resolve("p.zip"), bytes);
+        Path file = Files.createTempFile(scratch, "package", ".zip");
+        try {
+            Files.write(file, bytes);
+            return shotsIn(file);
+        } finally {
+            Files.delete(file);
+        }
+    }
+
+    private static int shotsIn(Path file) throws Exception {
         int[] shots = {0};
         DataPackageReader.read(file, new ArchiveTarget() {
             @Override
@@ -308,7 +319,8 @@ public final class MutationCampaign {
     private void fault(String words, byte[] input) {
         if (faults.size() < 40) {
             try {
-                Path kept = Files.write(scratch.resolve("fault-" + faults.size()), input);
+                Path kept = Files.write(scratch.resolve("fault-" + faults.size()), input,
+                        StandardOpenOption.CREATE_NEW);
                 faults.add(words + " (" + kept + ")");
             } catch (IOException unwritten) {
                 faults.add(words);

@@ -82,7 +82,10 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         return pressures.meanPressure;
     }
 
-    /** {@return whether the cup filled and it is not known how far: the log ends while more may still come, or the scale fell silent} */
+    /**
+     * {@return whether the cup filled and it is not known how far: the log ends while more may still come, or the
+     * scale fell silent}
+     */
     public boolean beverageWithheld() {
         return beverage.isEmpty() && times.firstDrip().isPresent() && find(Channel.CUP_MASS).isPresent();
     }

@@ -90,8 +90,8 @@ class YieldEquationTest {
             assertThat(same.agrees()).isTrue();
             assertThat(same.explanations()).isEmpty();
             assertThat(same.words())
-                    .isEqualTo(
-                            "Stated 21.5 %, from its own dose, beverage mass and strength 21.54 % as dosed: they agree.");
+                    .isEqualTo("Stated 21.5 %, from its own dose, beverage mass and strength 21.54 % as dosed: "
+                            + "they agree.");
         }
 
         /** What somebody did otherwise is among what explains it, with the number that they used. */

@@ -162,12 +162,16 @@ public final class StudyDesk implements AutoCloseable {
     public void load(List<ShotSummary> found) {
         shots.list().setAll(found);
         loaded.set(true);
-        background.run(() -> library.read(tx -> tx.shelf().all()), shelf::set, this::failed);
-        background.run(() -> library.read(tx -> tx.journal().depth()), editDepth::set, this::failed);
-        background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
+        readBesideShots();
         if (!found.isEmpty() && open.get() == null) {
             select(ShotOrder.newestFirst(found).get(0).id());
         }
+    }
+
+    private void readBesideShots() {
+        background.run(() -> library.read(tx -> tx.shelf().all()), shelf::set, this::failed);
+        background.run(() -> library.read(tx -> tx.journal().depth()), editDepth::set, this::failed);
+        background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
     }
 
     /** Reads the shots that {@link #load} was not given, and looks a large library through. */
@@ -196,9 +200,7 @@ public final class StudyDesk implements AutoCloseable {
     public void reload(List<ShotSummary> found) {
         opened.analyses().forget();
         shots.list().setAll(found);
-        background.run(() -> library.read(tx -> tx.shelf().all()), shelf::set, this::failed);
-        background.run(() -> library.read(tx -> tx.journal().depth()), editDepth::set, this::failed);
-        background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
+        readBesideShots();
         openAnother();
         markStored();
     }

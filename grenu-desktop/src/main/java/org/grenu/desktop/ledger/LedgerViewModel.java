@@ -2,20 +2,14 @@ package org.grenu.desktop.ledger;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -27,20 +21,16 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
 import org.grenu.app.analysis.DerivedValues;
 import org.grenu.app.settings.StudySettings;
-import org.grenu.app.study.ShotOrder;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.Siblings;
-import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Reported;
-import org.grenu.core.shelf.ShelfField;
-import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.record.Caffeine;
 import org.grenu.core.record.Plausibility;
@@ -240,79 +230,9 @@ public final class LedgerViewModel {
         }
     }
 
-    /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
-    List<String> known(RecordField field) {
-        Map<String, Integer> used = new HashMap<>();
-        countOnShelf(field, used);
-        if (field == RecordField.ARM) {
-            armsNamed().forEach(arm -> used.merge(arm, 1, Integer::sum));
-        }
-        desk.shots()
-                .forEach(shot -> (field == RecordField.STUDY ? shot.record().studies().stream()
-                        : shot.record().text(field).stream())
-                        .forEach(text -> used.merge(text, 1, Integer::sum)));
-        return mostUsedFirst(used);
-    }
-
-    private void countOnShelf(RecordField field, Map<String, Integer> used) {
-        ShelfKind.of(field)
-                .ifPresent(kind -> desk.shelfProperty()
-                        .get()
-                        .of(kind)
-                        .forEach(item -> used.merge(item.name(), 1, Integer::sum)));
-    }
-
-    private static List<String> mostUsedFirst(Map<String, Integer> used) {
-        return used.entrySet()
-                .stream()
-                .sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
-                .map(Map.Entry::getKey)
-                .toList();
-    }
-
-    /** Of the studies that the open shot belongs to. */
-    private List<String> armsNamed() {
-        return open() == null ? List.of() : open().summary()
-                .record()
-                .studies()
-                .stream()
-                .flatMap(study -> desk.shelfProperty().get().find(ShelfKind.STUDY, study).stream())
-                .flatMap(study -> study.entries().rows(ShelfField.ARMS).stream())
-                .flatMap(arm -> arm.words(0).stream())
-                .toList();
-    }
-
-    /** {@return what stood in that entry of the shots pulled last, the newest first, each once; a moment is now} */
-    List<String> last(RecordField field) {
-        return field.kind() == FieldKind.MOMENT
-                ? List.of(
-                        LedgerText.written(LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString(), field))
-                : last(shot -> units().shown(field.unit(),
-                        LedgerText.written(shot.written().entry(field).orElse(""), field)));
-    }
-
-    /** {@return likewise for an entry that the user made up} */
-    List<String> lastOwn(String key) {
-        return last(shot -> shot.written().extras().getOrDefault(key, ""));
-    }
-
-    private List<String> last(Function<ShotSummary, String> value) {
-        return ShotOrder.newestFirst(desk.shots())
-                .stream()
-                .map(value)
-                .filter(text -> !text.isEmpty())
-                .distinct()
-                .toList();
-    }
-
-    /** {@return names that the user made up for entries, on any shot of the library} */
-    List<String> ownKeys() {
-        return desk.shots()
-                .stream()
-                .flatMap(shot -> shot.record().extras().keySet().stream())
-                .distinct()
-                .sorted()
-                .toList();
+    /** {@return what was entered before, on any shot or on the shelf} */
+    EarlierEntries earlier() {
+        return new EarlierEntries(desk, clock);
     }
 
     /** {@return an editor for an entry that the user made up} */

@@ -82,7 +82,7 @@ final class OwnEntries extends VBox {
     }
 
     private void show() {
-        List<String> keys = new ArrayList<>(model.ownKeys());
+        List<String> keys = new ArrayList<>(model.earlier().ownKeys());
         added.stream().filter(key -> !keys.contains(key)).forEach(keys::add);
         if (keys.equals(shown)) {
             return;
@@ -103,8 +103,9 @@ final class OwnEntries extends VBox {
 
         EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-"))
                 .hinting("unknown");
-        Suggestions.on(entry, typed -> typed.isBlank() ? List.of() : Suggestions.among(model.lastOwn(key), typed),
-                () -> model.lastOwn(key), Suggestions.LAST);
+        Suggestions.on(entry,
+                typed -> typed.isBlank() ? List.of() : Suggestions.among(model.earlier().lastOwn(key), typed),
+                () -> model.earlier().lastOwn(key), Suggestions.LAST);
         fields.put(key, entry.field());
         grid.addRow(row, title, entry);
     }

@@ -196,9 +196,9 @@ final class RecordSection extends Section {
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);
         Suggestions.on(entry, typed -> typed.isBlank() || !field.kind().free() ? List.of()
-                : field == RecordField.STUDY ? Suggestions.amongParts(model.known(field), typed)
-                        : Suggestions.among(model.known(field), typed),
-                () -> model.last(field),
+                : field == RecordField.STUDY ? Suggestions.amongParts(model.earlier().known(field), typed)
+                        : Suggestions.among(model.earlier().known(field), typed),
+                () -> model.earlier().last(field),
                 field.kind() == FieldKind.MOMENT ? "↓ now" : Suggestions.LAST);
         return EXPLAINED.containsKey(field) ? entry.explained(EXPLAINED.get(field)) : entry;
     }

@@ -88,12 +88,12 @@ class RecordViewModelTest extends DeskFixture {
     void namesAreOfferedFromShotsAndShelf() {
         desk.onShelf().add(ShelfKind.WATER, "Spring", Entries.NONE, item -> {});
         until(() -> !desk.shelfProperty().get().items().isEmpty());
-        assertThat(model.known(RecordField.WATER)).containsExactly("Brew water 3", "Spring");
+        assertThat(model.earlier().known(RecordField.WATER)).containsExactly("Brew water 3", "Spring");
         desk.onShelf()
                 .add(ShelfKind.STUDY, "Grind × profile, blocks 1–2",
                         Entries.NONE.with(ShelfField.ARMS, "gentle; straight"), item -> {});
         until(() -> desk.shelfProperty().get().items().size() == 2);
-        assertThat(model.known(RecordField.ARM)).as("arms that the shot's study names")
+        assertThat(model.earlier().known(RecordField.ARM)).as("arms that the shot's study names")
                 .containsExactlyInAnyOrder("gentle", "straight");
     }
 
@@ -110,10 +110,10 @@ class RecordViewModelTest extends DeskFixture {
         open(2);
         desk.enter(RecordField.PURGE, "3");
         until(() -> open().written().number(RecordField.PURGE).orElse(0) == 3);
-        assertThat(model.last(RecordField.PURGE)).containsExactly("2", "3");
-        assertThat(model.lastOwn("beans frozen")).containsExactly("yes", "no");
-        assertThat(model.last(RecordField.PREPARATION)).isEmpty();
-        assertThat(model.last(RecordField.PULLED_AT)).as("no shot is pulled at the time of another")
+        assertThat(model.earlier().last(RecordField.PURGE)).containsExactly("2", "3");
+        assertThat(model.earlier().lastOwn("beans frozen")).containsExactly("yes", "no");
+        assertThat(model.earlier().last(RecordField.PREPARATION)).isEmpty();
+        assertThat(model.earlier().last(RecordField.PULLED_AT)).as("no shot is pulled at the time of another")
                 .containsExactly("2026-06-01 08:00");
     }
 

@@ -181,8 +181,8 @@ class DataPackageTest {
             }
             assertThat(root.at("/resources").toString())
                     .contains("\"name\":\"dose_g\",\"type\":\"number\",\"title\":\"Dose\",\"description\":\"unit: g\"")
-                    .contains(
-                            "\"name\":\"pressure\",\"type\":\"number\",\"title\":\"Pressure\",\"description\":\"unit: bar\"");
+                    .contains("\"name\":\"pressure\",\"type\":\"number\",\"title\":\"Pressure\","
+                            + "\"description\":\"unit: bar\"");
         }
     }
 
