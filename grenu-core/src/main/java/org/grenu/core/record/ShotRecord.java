@@ -1,7 +1,6 @@
 package org.grenu.core.record;
 
 import java.time.LocalDate;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Collections;
@@ -29,9 +28,7 @@ import org.grenu.core.profile.Profile;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.ReadingLine;
-import org.grenu.core.strength.Refractometer;
 import org.grenu.core.strength.Sample;
-import org.grenu.core.strength.SampleDilution;
 import org.grenu.core.strength.StrengthSeries;
 
 /**
@@ -56,8 +53,6 @@ public final class ShotRecord {
 
     private final Map<RecordField, Object> entries;
     private final SortedMap<String, String> extras;
-
-    private static final String ZERO_WITH_BREWING_WATER = "brewing";
 
     private ShotRecord(Map<RecordField, Object> entries, SortedMap<String, String> extras) {
         this.entries = entries;
@@ -235,7 +230,7 @@ public final class ShotRecord {
 
     /** {@return the cup's own readings with their instrument; what is not said of it is taken as usual} */
     public StrengthSeries strengthSeries() {
-        return new StrengthSeries(readings(), number(RecordField.ZERO), refractometer(), dilution(), blank());
+        return new RecordedStrength(this).cup();
     }
 
     /** {@return the samples beside the cup's own series, in the order they were entered} */
@@ -246,43 +241,7 @@ public final class ShotRecord {
 
     /** {@return the readings of that sample; where its zero was not checked anew, the cup's counts} */
     public StrengthSeries series(Sample sample) {
-        return new StrengthSeries(sample.taken(), sample.zero().isPresent() ? sample.zero() : number(RecordField.ZERO),
-                refractometer(), sample.dilution()
-                        .map(parts -> new SampleDilution(weighed(parts.beverage()), weighed(parts.water()))),
-                blank());
-    }
-
-    /** What the water shows by itself, unless the zero check was made with that water and has it already. */
-    private OptionalDouble blank() {
-        boolean inZero = has(RecordField.ZERO)
-                && text(RecordField.ZERO_WATER).filter(ZERO_WITH_BREWING_WATER::equals).isPresent();
-        return inZero ? OptionalDouble.empty() : number(RecordField.BLANK);
-    }
-
-    private Refractometer refractometer() {
-        Refractometer usual = Refractometer.USUAL;
-        return new Refractometer(text(RecordField.REFRACTOMETER).orElse(usual.name()),
-                number(RecordField.REFRACTOMETER_RESOLUTION).orElse(usual.resolution()),
-                number(RecordField.REFRACTOMETER_REPEATABILITY).orElse(usual.repeatability()),
-                number(RecordField.REFRACTOMETER_BIAS).orElse(usual.bias()), readingLine());
-    }
-
-    /** {@return how the reading turns into strength: as calibrated, by the usual factor from °Brix, or as it is} */
-    private ReadingLine readingLine() {
-        List<Double> numbers = numbers(RecordField.REFRACTOMETER_LINE);
-        if (!numbers.isEmpty()) {
-            return ReadingLine.of(numbers);
-        }
-        return text(RecordField.REFRACTOMETER_READS).filter("brix"::equals).isPresent()
-                ? ReadingLine.ofFactor(ReadingLine.USUAL_BRIX_FACTOR, 0) : ReadingLine.STRENGTH;
-    }
-
-    private Optional<SampleDilution> dilution() {
-        OptionalDouble beverage = number(RecordField.DILUTION_BEVERAGE);
-        OptionalDouble water = number(RecordField.DILUTION_WATER);
-        return beverage.isPresent() && water.isPresent()
-                ? Optional.of(new SampleDilution(weighed(beverage.getAsDouble()), weighed(water.getAsDouble())))
-                : Optional.empty();
+        return new RecordedStrength(this).of(sample);
     }
 
     /**

@@ -1,6 +1,7 @@
 package org.grenu.core.shelf;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -36,6 +37,31 @@ public final class Shelf {
     /** {@return the things of that kind, by name} */
     public List<ShelfItem> of(ShelfKind kind) {
         return items.stream().filter(item -> item.kind() == kind).toList();
+    }
+
+    /**
+     * {@return the same as they stand: with coffees, each coffee's bags below it, and those of no coffee on the shelf
+     * at the end}
+     */
+    public List<ShelfItem> arranged(ShelfKind kind) {
+        if (kind != ShelfKind.COFFEE) {
+            return of(kind);
+        }
+        List<ShelfItem> arranged = new ArrayList<>();
+        List<ShelfItem> bags = new ArrayList<>(of(ShelfKind.BAG));
+        for (ShelfItem coffee : of(ShelfKind.COFFEE)) {
+            arranged.add(coffee);
+            List<ShelfItem> own = bags.stream()
+                    .filter(bag -> bag.entries()
+                            .text(ShelfField.BAG_COFFEE)
+                            .filter(coffee.name()::equalsIgnoreCase)
+                            .isPresent())
+                    .toList();
+            arranged.addAll(own);
+            bags.removeAll(own);
+        }
+        arranged.addAll(bags);
+        return arranged;
     }
 
     /** {@return the thing of that kind and name, whatever the case of its letters} */

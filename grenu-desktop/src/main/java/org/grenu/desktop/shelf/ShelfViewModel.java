@@ -101,7 +101,7 @@ public final class ShelfViewModel implements AutoCloseable {
 
     /** {@return whether there is nothing of the sort shown} */
     boolean nothingHere() {
-        return shown().isEmpty();
+        return shelf().arranged(kind.get()).isEmpty();
     }
 
     // Actions
@@ -321,7 +321,7 @@ public final class ShelfViewModel implements AutoCloseable {
         if (!active.get()) {
             return;
         }
-        List<ShelfItem> shown = shown();
+        List<ShelfItem> shown = shelf().arranged(kind.get());
         ShelfItem item = wantedAmong(shown);
         if (item == null) {
             chosen.set(null);
@@ -347,34 +347,12 @@ public final class ShelfViewModel implements AutoCloseable {
                 .orElse(item.newest());
     }
 
-    /** Bags stand below their coffee; those whose coffee is not on the shelf at the end. */
-    private List<ShelfItem> shown() {
-        if (kind.get() != ShelfKind.COFFEE) {
-            return shelf().of(kind.get());
-        }
-        List<ShelfItem> items = new ArrayList<>();
-        List<ShelfItem> bags = new ArrayList<>(shelf().of(ShelfKind.BAG));
-        for (ShelfItem coffee : shelf().of(ShelfKind.COFFEE)) {
-            items.add(coffee);
-            List<ShelfItem> own = bags.stream()
-                    .filter(bag -> bag.entries()
-                            .text(ShelfField.BAG_COFFEE)
-                            .filter(coffee.name()::equalsIgnoreCase)
-                            .isPresent())
-                    .toList();
-            items.addAll(own);
-            bags.removeAll(own);
-        }
-        items.addAll(bags);
-        return items;
-    }
-
     /** Draws what is shown, off the interface thread; what was asked for before is dropped. */
     private void draw() {
         if (!active.get()) {
             return;
         }
-        List<ShelfItem> items = shown();
+        List<ShelfItem> items = shelf().arranged(kind.get());
         Chosen now = chosen.get();
         List<ShotSummary> shots = List.copyOf(desk.shots());
         Optional<RestWindow> rest = desk.settingsProperty()
