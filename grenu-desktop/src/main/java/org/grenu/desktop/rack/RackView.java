@@ -22,28 +22,21 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Rectangle;
 import javafx.util.StringConverter;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.OwnFactor;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.desktop.action.ActionMenu;
 import org.grenu.desktop.control.PlaceKey;
-import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.Suggestions;
-import org.grenu.figures.theme.TreatmentScale;
 
 /** The column of slips with its filter and legend. */
 public final class RackView extends VBox {
-
-    /** Where a number has more values, the legend shows some of them from the first to the last. */
-    private static final int MOST_SWATCHES = 9;
-    private static final double SWATCHES_WIDTH = 70;
 
     private static final double NUDGE_PIXELS = 40;
     private static final int MOST_NUDGES = 12;
@@ -53,7 +46,7 @@ public final class RackView extends VBox {
     private final Appearance appearance;
     private final ListView<RackRow> list = new ListView<>();
     private final TextField filter = new TextField();
-    private final HBox legend = new HBox(3);
+    private final TreatmentLegend legend = new TreatmentLegend();
     private final PickedShots picked;
     private final ObservableValue<Boolean> picking;
     private final RackActions actions;
@@ -129,7 +122,6 @@ public final class RackView extends VBox {
         count.getStyleClass().add(Styles.MUTED);
         count.textProperty().bind(model.countProperty());
         count.setMinWidth(Region.USE_PREF_SIZE);
-        legend.setMinWidth(0);
         Label hint = new Label();
         hint.setId("filter-hint");
         hint.getStyleClass().add(Styles.CAPTION);
@@ -366,45 +358,7 @@ public final class RackView extends VBox {
     }
 
     private void recolour() {
-        TreatmentScale scale = appearance.scale().get();
-        legend.getChildren().clear();
-        legend.setAlignment(Pos.CENTER_RIGHT);
-        fillLegend(scale);
+        legend.show(appearance.scale().get(), appearance.themeProperty().get());
         list.refresh();
-    }
-
-    private void fillLegend(TreatmentScale scale) {
-        if (scale.factor().numeric() && scale.levels().size() > 1) {
-            legend.getChildren().add(whole(scale.levels().get(0)));
-            scale.levels(MOST_SWATCHES).forEach(level -> legend.getChildren().add(swatch(scale, level)));
-            legend.getChildren().add(whole(scale.levels().get(scale.levels().size() - 1)));
-        } else {
-            scale.levels()
-                    .stream()
-                    .limit(3)
-                    .forEach(level -> legend.getChildren().addAll(swatch(scale, level), word(level)));
-        }
-    }
-
-    private Node swatch(TreatmentScale scale, String level) {
-        Rectangle swatch = new Rectangle(
-                scale.factor().numeric() ? Math.min(18, SWATCHES_WIDTH / scale.levels(MOST_SWATCHES).size()) : 8, 6,
-                FxColor.of(scale.color(level, appearance.themeProperty().get())));
-        swatch.setArcWidth(2);
-        swatch.setArcHeight(2);
-        return swatch;
-    }
-
-    private static Label whole(String number) {
-        Label label = word(number);
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        return label;
-    }
-
-    private static Label word(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().addAll(Styles.MUTED, Styles.CHIP);
-        label.setMaxWidth(95);
-        return label;
     }
 }
