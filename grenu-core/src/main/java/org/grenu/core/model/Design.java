@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 
 /**
  * The terms of a linear model, an intercept before them, and the columns they make.
@@ -43,10 +42,15 @@ public record Design(int rows, List<Term> terms) {
 
     /** {@return the model matrix, rows × columns} */
     public double[][] matrix() {
-        double[][] matrix = new double[rows][];
+        double[][] matrix = new double[rows][columns()];
         for (int i = 0; i < rows; i++) {
-            int row = i;
-            matrix[i] = joined(terms.stream().map(term -> term.coding(row)));
+            matrix[i][0] = 1;
+            int column = 1;
+            for (Term term : terms) {
+                double[] coding = term.coding(i);
+                System.arraycopy(coding, 0, matrix[i], column, coding.length);
+                column += coding.length;
+            }
         }
         return matrix;
     }
@@ -58,7 +62,8 @@ public record Design(int rows, List<Term> terms) {
      * @param given columns by term
      */
     public double[] row(Map<Term, double[]> given) {
-        return joined(terms.stream().map(term -> code(term, given)));
+        return DoubleStream.concat(DoubleStream.of(1),
+                terms.stream().flatMapToDouble(term -> DoubleStream.of(code(term, given)))).toArray();
     }
 
     private static double[] code(Term term, Map<Term, double[]> given) {
@@ -109,9 +114,5 @@ public record Design(int rows, List<Term> terms) {
             difference[i] = a[i] - b[i];
         }
         return difference;
-    }
-
-    private static double[] joined(Stream<double[]> codes) {
-        return DoubleStream.concat(DoubleStream.of(1), codes.flatMapToDouble(DoubleStream::of)).toArray();
     }
 }

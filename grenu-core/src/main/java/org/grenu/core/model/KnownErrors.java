@@ -2,6 +2,8 @@ package org.grenu.core.model;
 
 import java.util.Arrays;
 import org.grenu.core.numbers.Samples;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
  * Rows of which each brings its own known standard uncertainty u, and a spread τ between rows that all share: weights
@@ -13,7 +15,9 @@ import org.grenu.core.numbers.Samples;
  */
 public record KnownErrors(Samples weights, double spread) {
 
-    private static final int HALVINGS = 60;
+    private static final double PRECISION = 1e-14;
+    private static final double NARROWEST = 1e-9;
+    private static final int EVALUATIONS = 200;
 
     /**
      * {@return the weights}
@@ -25,26 +29,34 @@ public record KnownErrors(Samples weights, double spread) {
         if (plain.residualDf() < 1) {
             return new KnownErrors(ones(y.size()), 0);
         }
-        double high = Math.sqrt(Arrays.stream(plain.residuals()).map(e -> e * e).sum());
-        double low = 0;
-        if (!(u.min() > 0) || chi(design, y, u, 0) > plain.residualDf()) {
-            for (int k = 0; k < HALVINGS; k++) {
-                double middle = (low + high) / 2;
-                boolean tooSmall = !(middle > 0) || chi(design, y, u, middle) > plain.residualDf();
-                low = tooSmall ? middle : low;
-                high = tooSmall ? high : middle;
-            }
-        } else {
-            high = 0;
-        }
-        double[] weights = raw(u, high);
+        double[][] x = design.matrix();
+        double[] response = y.toArray();
+        // A spread of all that is left over is too wide for any share of it that the rows' own errors take.
+        double widest = Math.sqrt(Arrays.stream(plain.residuals()).map(e -> e * e).sum());
+        double narrowest = u.min() > 0 ? 0 : NARROWEST * widest;
+        UnivariateFunction excess = spread -> chi(x, response, raw(u, spread)) - plain.residualDf();
+        boolean spreads = widest > 0 && excess.value(narrowest) > 0;
+        double spread = spreads
+                ? new BrentSolver(PRECISION, PRECISION * widest, 0).solve(EVALUATIONS, excess, narrowest,
+                        widest)
+                : 0;
+        double[] weights = raw(u, spread);
         double mean = Arrays.stream(weights).average().orElse(1);
         return new KnownErrors(Double.isFinite(mean) ? Samples.of(Arrays.stream(weights).map(w -> w / mean).toArray())
-                : ones(y.size()), high);
+                : ones(y.size()), spread);
     }
 
-    private static double chi(Design design, Samples y, Samples u, double spread) {
-        return FixedFit.of(design, y, Samples.of(raw(u, spread))).rss();
+    private static double chi(double[][] x, double[] y, double[] weights) {
+        double[][] scaled = new double[x.length][x[0].length];
+        double[] response = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            double root = Math.sqrt(weights[i]);
+            response[i] = root * y[i];
+            for (int j = 0; j < scaled[i].length; j++) {
+                scaled[i][j] = root * x[i][j];
+            }
+        }
+        return LeastSquares.solve(scaled, response, 0).rss();
     }
 
     private static double[] raw(Samples u, double spread) {

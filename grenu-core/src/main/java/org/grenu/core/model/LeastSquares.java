@@ -59,7 +59,8 @@ final class LeastSquares {
     }
 
     private final double[][] x;
-    private final double[][] q;
+    /** Column by column, since a reflection runs down each. */
+    private final double[][] columns;
     private final List<Integer> kept = new ArrayList<>();
     private final double[][] reflections;
     private final double[] scales;
@@ -68,9 +69,11 @@ final class LeastSquares {
         this.x = x;
         int n = x.length;
         int p = x[0].length;
-        this.q = new double[n][p];
+        this.columns = new double[p][n];
         for (int i = 0; i < n; i++) {
-            q[i] = x[i].clone();
+            for (int j = 0; j < p; j++) {
+                columns[j][i] = x[i][j];
+            }
         }
         this.reflections = new double[Math.min(n, p)][];
         this.scales = new double[Math.min(n, p)];
@@ -103,8 +106,10 @@ final class LeastSquares {
         }
         double[][] rows = new double[p][];
         for (int i = 0; i < p; i++) {
-            rows[i] = least.q[i].clone();
-            Arrays.fill(rows[i], 0, least.kept.get(i), 0);
+            rows[i] = new double[least.columns.length];
+            for (int j = least.kept.get(i); j < rows[i].length; j++) {
+                rows[i][j] = least.columns[j][i];
+            }
         }
         return new Solution(least.kept.stream().mapToInt(Integer::intValue).toArray(), beta, residuals, rows);
     }
@@ -112,32 +117,26 @@ final class LeastSquares {
     /** Turns column j onto the next axis; leaves it when hardly anything of it is left. */
     private void eliminate(int j) {
         int row = kept.size();
+        int n = x.length;
+        double[] column = columns[j];
         double whole = 0;
         double left = 0;
-        for (int i = 0; i < q.length; i++) {
+        for (int i = 0; i < n; i++) {
             whole += x[i][j] * x[i][j];
-            left += i >= row ? q[i][j] * q[i][j] : 0;
+            left += i >= row ? column[i] * column[i] : 0;
         }
         if (!(Math.sqrt(left) > ALIASED * Math.sqrt(whole)) || whole == 0) {
             return;
         }
-        double[] v = new double[q.length];
-        double length = q[row][j] > 0 ? -Math.sqrt(left) : Math.sqrt(left);
-        for (int i = row; i < q.length; i++) {
-            v[i] = q[i][j];
-        }
+        double[] v = new double[n];
+        double length = column[row] > 0 ? -Math.sqrt(left) : Math.sqrt(left);
+        System.arraycopy(column, row, v, row, n - row);
         v[row] -= length;
         double square = Arrays.stream(v).map(e -> e * e).sum();
         reflections[row] = v;
         scales[row] = square == 0 ? 0 : 2 / square;
-        for (int k = j; k < q[0].length; k++) {
-            double dot = 0;
-            for (int i = row; i < q.length; i++) {
-                dot += v[i] * q[i][k];
-            }
-            for (int i = row; i < q.length; i++) {
-                q[i][k] -= scales[row] * dot * v[i];
-            }
+        for (int k = j; k < columns.length; k++) {
+            reflect(row, columns[k]);
         }
         kept.add(j);
     }
@@ -179,20 +178,37 @@ final class LeastSquares {
         }
     }
 
+    private void reflect(int row, double[] values) {
+        double[] v = reflections[row];
+        double dot = 0;
+        for (int i = row; i < values.length; i++) {
+            dot += v[i] * values[i];
+        }
+        double factor = scales[row] * dot;
+        for (int i = row; i < values.length; i++) {
+            values[i] -= factor * v[i];
+        }
+    }
+
     /** Applies Qᵀ (or Q). */
     private double[] reflected(double[] values, boolean transposed) {
         double[] result = values.clone();
         for (int step = 0; step < kept.size(); step++) {
-            int row = transposed ? step : kept.size() - 1 - step;
-            double dot = 0;
-            for (int i = row; i < result.length; i++) {
-                dot += reflections[row][i] * result[i];
-            }
-            for (int i = row; i < result.length; i++) {
-                result[i] -= scales[row] * dot * reflections[row][i];
-            }
+            reflect(transposed ? step : kept.size() - 1 - step, result);
         }
         return result;
+    }
+
+    /** {@return an orthonormal basis of x's columns, one axis a row: as many as x has rank} */
+    static double[][] axes(double[][] x) {
+        LeastSquares least = new LeastSquares(x);
+        double[][] axes = new double[least.kept.size()][];
+        for (int k = 0; k < axes.length; k++) {
+            double[] unit = new double[x.length];
+            unit[k] = 1;
+            axes[k] = least.reflected(unit, false);
+        }
+        return axes;
     }
 
     private double[][] triangle() {
@@ -200,7 +216,7 @@ final class LeastSquares {
         double[][] r = new double[p][p];
         for (int i = 0; i < p; i++) {
             for (int j = i; j < p; j++) {
-                r[i][j] = q[i][kept.get(j)];
+                r[i][j] = columns[kept.get(j)][i];
             }
         }
         return r;

@@ -27,6 +27,7 @@ public final class RandomInterceptFit implements ModelFit {
     private final double[] weights;
     private final List<int[]> groups;
     private final Whitened whitened;
+    private final InterceptLikelihood likelihood;
     private final double ratio;
     private final double variance;
     /** Covariance of (σ², τ²); null where τ² is nought. */
@@ -38,8 +39,9 @@ public final class RandomInterceptFit implements ModelFit {
         this.y = y;
         this.weights = weights;
         this.groups = groups;
+        this.likelihood = new InterceptLikelihood(x, y, weights, groups);
         this.ratio = bestRatio();
-        this.whitened = whitened(1, ratio, true);
+        this.whitened = whitened(ratio);
         this.variance = whitened.solution().rss() / whitened.residualDf();
         this.ofVariances = ratio > 0 ? covarianceOfVariances() : null;
     }
@@ -170,8 +172,8 @@ public final class RandomInterceptFit implements ModelFit {
         }
         double tau = ratio * variance;
         double v = variance * whitened.unscaledVariance(contrast);
-        double[] gradient = {slope(h -> whitened(variance * (1 + h), tau).unscaledVariance(contrast)) / variance,
-                slope(h -> whitened(variance, tau * (1 + h)).unscaledVariance(contrast)) / tau};
+        double[] gradient = {slope(h -> likelihood.variance(contrast, variance * (1 + h), tau)) / variance,
+                slope(h -> likelihood.variance(contrast, variance, tau * (1 + h))) / tau};
         double spread = 0;
         for (int i = 0; i < 2; i++) {
             for (int j = 0; j < 2; j++) {
@@ -195,10 +197,10 @@ public final class RandomInterceptFit implements ModelFit {
     /** Twice the inverse of the curvature of minus twice the restricted log-likelihood. */
     private double[][] covarianceOfVariances() {
         double tau = ratio * variance;
-        double middle = deviance(variance, tau);
-        double ss = second(h -> deviance(variance * (1 + h), tau), middle) / (variance * variance);
-        double tt = second(h -> deviance(variance, tau * (1 + h)), middle) / (tau * tau);
-        double st = slope(h -> slope(k -> deviance(variance * (1 + h), tau * (1 + k)))) / (variance * tau);
+        double middle = likelihood.deviance(variance, tau);
+        double ss = second(h -> likelihood.deviance(variance * (1 + h), tau), middle) / (variance * variance);
+        double tt = second(h -> likelihood.deviance(variance, tau * (1 + h)), middle) / (tau * tau);
+        double st = slope(h -> slope(k -> likelihood.deviance(variance * (1 + h), tau * (1 + k)))) / (variance * tau);
         double determinant = ss * tt - st * st;
         return new double[][] {{2 * tt / determinant, -2 * st / determinant},
                 {-2 * st / determinant, 2 * ss / determinant}};
@@ -210,38 +212,16 @@ public final class RandomInterceptFit implements ModelFit {
         return (4 * fine - coarse) / 3;
     }
 
-    /** Minus twice the restricted log-likelihood, but for a constant. */
-    private double deviance(double sigma, double tau) {
-        Whitened at = whitened(sigma, tau);
-        return at.solution().rss() + at.solution().logDeterminant() + logDeterminantOfErrors(sigma, tau);
-    }
-
-    private double logDeterminantOfErrors(double sigma, double tau) {
-        double log = y.length * Math.log(sigma);
-        for (int[] rows : groups) {
-            double weight = 0;
-            for (int i : rows) {
-                weight += weights[i];
-            }
-            log += Math.log1p(tau * weight / sigma);
-        }
-        return log;
-    }
-
-    /** The profiled criterion: σ² at its best for that ratio. */
-    private double profiled(double lambda) {
-        Whitened at = whitened(1, lambda);
-        return at.residualDf() * Math.log(at.solution().rss()) + at.solution().logDeterminant()
-                + logDeterminantOfErrors(1, lambda);
-    }
-
     /** A coarse look over all ratios, then golden sections about the best; nought when that is better still. */
     private double bestRatio() {
         double from = Math.log(LEAST_RATIO);
         double width = (Math.log(MOST_RATIO) - from) / SEARCH_STEPS;
         double best = from;
-        for (int k = 0; k <= SEARCH_STEPS; k++) {
-            best = profiled(Math.exp(from + k * width)) < profiled(Math.exp(best)) ? from + k * width : best;
+        double least = likelihood.profiled(LEAST_RATIO);
+        for (int k = 1; k <= SEARCH_STEPS; k++) {
+            double value = likelihood.profiled(Math.exp(from + k * width));
+            best = value < least ? from + k * width : best;
+            least = Math.min(least, value);
         }
         double golden = (Math.sqrt(5) - 1) / 2;
         double low = best - width;
@@ -249,22 +229,18 @@ public final class RandomInterceptFit implements ModelFit {
         while (high - low > 1e-8) {
             double a = high - golden * (high - low);
             double b = low + golden * (high - low);
-            if (profiled(Math.exp(a)) < profiled(Math.exp(b))) {
+            if (likelihood.profiled(Math.exp(a)) < likelihood.profiled(Math.exp(b))) {
                 high = b;
             } else {
                 low = a;
             }
         }
         double found = Math.exp((low + high) / 2);
-        return found <= 2 * LEAST_RATIO || profiled(0) <= profiled(found) ? 0 : found;
+        return found <= 2 * LEAST_RATIO || likelihood.profiled(0) <= likelihood.profiled(found) ? 0 : found;
     }
 
-    /** Rows scaled and, within each group, mixed by V^(−1/2) = I − k·uuᵀ, u the roots of the weights. */
-    private Whitened whitened(double sigma, double tau) {
-        return whitened(sigma, tau, false);
-    }
-
-    private Whitened whitened(double sigma, double tau, boolean refined) {
+    /** Rows scaled and, within each group, mixed by V^(−1/2) = I − k·uuᵀ, u the roots of the weights, σ = 1. */
+    private Whitened whitened(double lambda) {
         double[][] scaled = new double[x.length][];
         double[] response = new double[x.length];
         for (int[] rows : groups) {
@@ -278,9 +254,9 @@ public final class RandomInterceptFit implements ModelFit {
                     sums[j] += weights[i] * x[i][j];
                 }
             }
-            double k = weight == 0 ? 0 : (1 - 1 / Math.sqrt(1 + tau / sigma * weight)) / weight;
+            double k = weight == 0 ? 0 : (1 - 1 / Math.sqrt(1 + lambda * weight)) / weight;
             for (int i : rows) {
-                double root = Math.sqrt(weights[i] / sigma);
+                double root = Math.sqrt(weights[i]);
                 scaled[i] = new double[sums.length];
                 for (int j = 0; j < sums.length; j++) {
                     scaled[i][j] = root * (x[i][j] - k * sums[j]);
@@ -288,6 +264,6 @@ public final class RandomInterceptFit implements ModelFit {
                 response[i] = root * (y[i] - k * sum);
             }
         }
-        return refined ? new Whitened(design, scaled, response) : Whitened.quick(design, scaled, response);
+        return new Whitened(design, scaled, response);
     }
 }

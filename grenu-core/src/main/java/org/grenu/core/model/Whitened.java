@@ -15,19 +15,10 @@ final class Whitened {
     private final LeastSquares.Solution solution;
 
     Whitened(Design design, double[][] x, double[] y) {
-        this(design, x, y, LeastSquares.solve(x, y));
-    }
-
-    private Whitened(Design design, double[][] x, double[] y, LeastSquares.Solution solution) {
         this.design = design;
         this.x = x;
         this.y = y;
-        this.solution = solution;
-    }
-
-    /** {@return the same without refinement, for a search} */
-    static Whitened quick(Design design, double[][] x, double[] y) {
-        return new Whitened(design, x, y, LeastSquares.solve(x, y, 0));
+        this.solution = LeastSquares.solve(x, y);
     }
 
     LeastSquares.Solution solution() {

@@ -114,6 +114,11 @@ public final class BedParameters {
         return of(layers, changed);
     }
 
+    /** {@return the same bed in that number of layers, positive} */
+    public BedParameters inLayers(int count) {
+        return new BedParameters(count, values);
+    }
+
     /** {@return all values in the parameters' order} */
     public double[] values() {
         return values.clone();

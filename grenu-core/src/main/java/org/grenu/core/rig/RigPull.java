@@ -8,6 +8,7 @@ import org.grenu.core.hydraulics.Water;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.phase.PhaseBorder;
 import org.grenu.core.phase.PhaseKind;
+import org.grenu.core.profile.ProfileStep;
 import org.grenu.core.profile.Target;
 import org.grenu.core.puck.BedParameters;
 import org.grenu.core.puck.SimulatedBed;
@@ -16,11 +17,11 @@ import org.grenu.core.rig.SimulatedShot.Truth;
 import org.grenu.core.rig.instrument.SimulatedRefractometer;
 import org.grenu.core.rig.instrument.SimulatedScale;
 import org.hipparchus.random.RandomGenerator;
+import org.hipparchus.util.ResizableDoubleArray;
 
 /** One simulated shot under way: machine, bed, spouts and scale go on together, from sample to sample. */
 public final class RigPull {
 
-    private static final double STEP = 0.01;
     private static final double DRIP_OUT_SECONDS = 5.5;
     private static final double SPOUT_SECONDS = 0.45;
     private static final double DROP_GRAMS = 0.05;
@@ -32,8 +33,9 @@ public final class RigPull {
      *
      * @param logsSteps   whether the machine logs the number of the profile's step
      * @param channelSize share that a channel adds to the flow midway; 0: none
+     * @param grid        how finely it is reckoned
      */
-    record Settings(boolean logsSteps, double channelSize) {
+    record Settings(boolean logsSteps, double channelSize, SimulationGrid grid) {
     }
 
     /**
@@ -51,6 +53,9 @@ public final class RigPull {
 
     private final RandomGenerator random;
     private final Settings settings;
+    private final double step;
+    /** What leaves the spouts in a step of what hangs in them. */
+    private final double spoutShare;
     private final RigRecipe recipe;
     private final Collection<LogFlaw> flaws;
     private final SimulatedBed bed;
@@ -58,7 +63,7 @@ public final class RigPull {
     private final SimulatedScale scale;
     private final RigLog log = new RigLog();
     private final List<PhaseBorder> phases = new ArrayList<>();
-    private final List<Double> pressures = new ArrayList<>();
+    private final ResizableDoubleArray pressures = new ResizableDoubleArray(4096);
     private final double density;
     private double cup;
     private double cupSolids;
@@ -85,15 +90,17 @@ public final class RigPull {
         this.flaws = List.copyOf(flaws);
         this.settings = settings;
         this.channelSize = settings.channelSize;
+        this.step = settings.grid.step();
+        this.spoutShare = -StrictMath.expm1(-step / SPOUT_SECONDS);
         SimulatedCoffee coffee = recipe.puck().coffee();
         SimulatedCoffee prepared = new SimulatedCoffee(coffee.solubleShare() * (1 + 0.004 * random.nextGaussian()),
                 coffee.drag() * StrictMath.exp(SHOT_TO_SHOT * random.nextGaussian()), coffee.hardness());
-        bed = new SimulatedBed(BedParameters.of(recipe.puck().of(prepared)));
+        bed = new SimulatedBed(BedParameters.of(recipe.puck().of(prepared)).inLayers(settings.grid.layers()));
         MachineSettings rig = MachineSettings.RIG_1;
         machine = new SimulatedMachine(rig, recipe.profile(),
                 Math.max(4, rig.headspace() - 1.6 * (recipe.puck().doseGrams() - 18)));
         scale = new SimulatedScale(random, this.flaws.contains(LogFlaw.SCALE_LAG) ? 1.0 + 0.6 * random.nextDouble()
-                : USUAL_SCALE_DELAY, STEP);
+                : USUAL_SCALE_DELAY, step);
         density = Water.density(recipe.puck().celsius()) / 1000;
         celsius = recipe.puck().celsius() - 4;
         phases.add(new PhaseBorder(PhaseKind.WETTING, 0));
@@ -101,8 +108,8 @@ public final class RigPull {
 
     /** Goes on to the next sample. {@return whether there was one: not when nothing drips any more} */
     public boolean next() {
-        while (steps * STEP < end) {
-            double t = steps * STEP;
+        while (steps * step < end) {
+            double t = steps * step;
             if (running() && (stopped || scale.shown() >= recipe.stopGrams() || t >= recipe.stopSeconds())) {
                 pumpOff = t;
                 end = t + DRIP_OUT_SECONDS;
@@ -115,7 +122,7 @@ public final class RigPull {
                 nextLog += SimulatedRig.LOG_STEP;
             }
             advance(t);
-            pressures.add(machine.pressure());
+            pressures.addElement(machine.pressure());
             steps++;
             if (due) {
                 return true;
@@ -145,10 +152,10 @@ public final class RigPull {
      * @throws IllegalStateException while it is under way
      */
     public SimulatedShot shot() {
-        if (steps * STEP < end) {
+        if (steps * step < end) {
             throw new IllegalStateException("the shot is still under way");
         }
-        TruePhases.addMain(phases, pressures, STEP, pumpOff);
+        TruePhases.addMain(phases, pressures.getElements(), step, pumpOff);
         if (!flaws.isEmpty()) {
             new FlawedLog(log, random, firstDrip, pumpOff).spoil(flaws);
         }
@@ -176,23 +183,24 @@ public final class RigPull {
         double past = bed.channelFlow(pressure);
         boolean running = running();
         if (running) {
-            machine.run(into + past, STEP);
-            waterPumped += machine.pumped() * STEP;
+            machine.run(into + past, step);
+            waterPumped += machine.pumped() * step;
         } else {
-            machine.release(into + past, STEP);
+            machine.release(into + past, step);
         }
         double water = bed.waterOut();
         double solids = bed.solidsOut();
-        bed.advance(into, pressure, STEP);
-        leaving = ((bed.waterOut() - water) * density + bed.solidsOut() - solids) / STEP;
+        double before = cup;
+        bed.advance(into, pressure, step);
+        leaving = ((bed.waterOut() - water) * density + bed.solidsOut() - solids) / step;
         intoCup((bed.waterOut() - water) * density, bed.solidsOut() - solids);
         scale.weigh(cup);
-        celsius += (recipe.puck().celsius() - celsius) * STEP / 2.2;
+        celsius += (recipe.puck().celsius() - celsius) * step / 2.2;
         if (Double.isNaN(firstDrip) && cup >= DROP_GRAMS) {
-            firstDrip = t + STEP;
+            firstDrip = t + step * (DROP_GRAMS - before) / (cup - before);
         }
         if (running) {
-            follow(t + STEP);
+            follow(t + step);
         }
     }
 
@@ -200,14 +208,13 @@ public final class RigPull {
     private void intoCup(double water, double solids) {
         spout += water + solids;
         spoutSolids += solids;
-        double share = STEP / SPOUT_SECONDS;
-        cup += spout * share;
-        cupSolids += spoutSolids * share;
-        spout -= spout * share;
-        spoutSolids -= spoutSolids * share;
+        cup += spout * spoutShare;
+        cupSolids += spoutSolids * spoutShare;
+        spout -= spout * spoutShare;
+        spoutSolids -= spoutSolids * spoutShare;
         if (channelSize > 0 && cup > 0.45 * recipe.stopGrams()) {
             bed.channel(channelSize * 1.6 / 8);
-            channelOpened = steps * STEP;
+            channelOpened = steps * step;
             channelSize = 0;
         }
     }
@@ -215,19 +222,16 @@ public final class RigPull {
     private void follow(double t) {
         boolean moved = machine.moveOn(scale.shown(), Double.isNaN(firstDrip) ? -1 : t - firstDrip);
         PhaseKind last = phases.get(phases.size() - 1).kind();
-        PhaseKind named = PhaseKind.ofStep(recipe.profile().steps().get(machine.step()).name());
-        // The rise to a held pressure is a ramp, whatever the step that makes it is called.
-        boolean held = recipe.profile().steps().get(machine.step()).target() == Target.PRESSURE;
-        PhaseKind begun = named == PhaseKind.MAIN && held ? PhaseKind.RAMP : named;
-        boolean wetted = last == PhaseKind.WETTING && machine.full();
-        if (last != PhaseKind.RAMP || named != PhaseKind.MAIN) {
-            begin(begun, t, moved && last != PhaseKind.WETTING || wetted);
+        boolean wetting = last == PhaseKind.WETTING;
+        if (wetting ? !machine.full() : !moved) {
+            return;
         }
-    }
-
-    private void begin(PhaseKind kind, double t, boolean now) {
-        if (now && kind != phases.get(phases.size() - 1).kind()) {
-            phases.add(new PhaseBorder(kind, t));
+        ProfileStep now = recipe.profile().steps().get(machine.step());
+        PhaseKind named = PhaseKind.ofStep(now.name());
+        // The rise to a held pressure is a ramp, whatever the step that makes it is called.
+        PhaseKind begun = named == PhaseKind.MAIN && now.target() == Target.PRESSURE ? PhaseKind.RAMP : named;
+        if ((last != PhaseKind.RAMP || named != PhaseKind.MAIN) && begun != last) {
+            phases.add(new PhaseBorder(begun, t));
         }
     }
 

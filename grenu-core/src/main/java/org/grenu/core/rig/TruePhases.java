@@ -18,7 +18,7 @@ final class TruePhases {
     private TruePhases() {
     }
 
-    static void addMain(List<PhaseBorder> phases, List<Double> pressures, double step, double pumpOff) {
+    static void addMain(List<PhaseBorder> phases, double[] pressures, double step, double pumpOff) {
         int ramp = -1;
         for (int i = 0; i < phases.size(); i++) {
             ramp = phases.get(i).kind() == PhaseKind.RAMP ? i : ramp;
@@ -28,17 +28,17 @@ final class TruePhases {
         }
         double until = ramp + 1 < phases.size() ? phases.get(ramp + 1).seconds() : pumpOff;
         int from = (int) Math.ceil(phases.get(ramp).seconds() / step);
-        int to = Math.min(pressures.size() - 1, (int) Math.floor(until / step));
+        int to = Math.min(pressures.length - 1, (int) Math.floor(until / step));
         int back = (int) Math.round(SLOPE_SECONDS / step);
         double highest = 0;
         for (int i = from; i <= to; i++) {
-            highest = Math.max(highest, pressures.get(i));
+            highest = Math.max(highest, pressures[i]);
         }
         for (int i = from + back; i <= to; i++) {
-            double slope = (pressures.get(i) - pressures.get(i - back)) / SLOPE_SECONDS;
-            if (slope < STILL_RISING && pressures.get(i) > 0.6 * highest) {
+            double slope = (pressures[i] - pressures[i - back]) / SLOPE_SECONDS;
+            if (slope < STILL_RISING && pressures[i] > 0.6 * highest) {
                 int reached = from;
-                while (pressures.get(reached) < REACHED * pressures.get(i)) {
+                while (pressures[reached] < REACHED * pressures[i]) {
                     reached++;
                 }
                 phases.add(ramp + 1, new PhaseBorder(PhaseKind.MAIN, reached * step));

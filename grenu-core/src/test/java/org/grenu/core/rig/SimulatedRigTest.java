@@ -10,6 +10,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.profile.Profile;
 import org.grenu.core.puck.SimulatedCoffee;
+import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -151,6 +152,42 @@ class SimulatedRigTest {
         while (broken.next()) {
             assertThat(broken.running()).isFalse();
         }
-        assertThat(broken.shot().truth().pumpOffSeconds()).isCloseTo(12.01, within(0.1));
+        assertThat(broken.shot().truth().pumpOffSeconds()).isCloseTo(12.1, within(0.05));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void aPreviewDripsAndStopsNearlyWhenTheShotDoes(DemoProfile profile) {
+        for (double grind : new double[] {2.0, 2.4, 2.8}) {
+            RigRecipe recipe = new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, grind, 93), profile.profile(),
+                    38, 80);
+            SimulatedShot.Truth shot = new SimulatedRig(5).pull(recipe, List.of()).truth();
+            SimulatedShot.Truth preview = new SimulatedRig(5).previewing().pull(recipe, List.of()).truth();
+            assertThat(preview.firstDripSeconds()).isCloseTo(shot.firstDripSeconds(), within(0.25));
+            assertThat(preview.pumpOffSeconds()).isCloseTo(shot.pumpOffSeconds(), within(0.25));
+            assertThat(preview.yieldPercent(18)).isCloseTo(shot.yieldPercent(18), within(0.7));
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void aFinerGridMovesNeitherDripNorStop(DemoProfile profile) {
+        for (double grind : new double[] {2.0, 2.8}) {
+            RigRecipe recipe = new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 14, 18, grind, 93), profile.profile(),
+                    38, 80);
+            SimulatedShot.Truth shot = pulled(recipe, SimulationGrid.SHOT);
+            SimulatedShot.Truth finer = pulled(recipe, new SimulationGrid(150, 0.005));
+            assertThat(shot.firstDripSeconds()).isCloseTo(finer.firstDripSeconds(), within(0.05));
+            assertThat(shot.pumpOffSeconds()).isCloseTo(finer.pumpOffSeconds(), within(0.05));
+            assertThat(shot.yieldPercent(18)).isCloseTo(finer.yieldPercent(18), within(0.2));
+        }
+    }
+
+    private static SimulatedShot.Truth pulled(RigRecipe recipe, SimulationGrid grid) {
+        RigPull pull = new RigPull(new Well19937c(5), recipe, List.of(), new RigPull.Settings(false, 0, grid));
+        while (pull.next()) {
+            // To its end.
+        }
+        return pull.shot().truth();
     }
 }

@@ -53,7 +53,7 @@ class RecipeCardTest {
         ShotRecord plain = SHOT.record().with(RecordField.DOSE_TARGET, "").with(RecordField.BEVERAGE_TARGET, "");
         Entries card = RecipeCard.of(1, plain, MEASURES, TimeConvention.PUMP_ON_TO_PUMP_OFF);
         assertThat(card.number(RecordField.DOSE_TARGET)).hasValue(18);
-        assertThat(card.number(RecordField.BEVERAGE_TARGET)).hasValue(40);
+        assertThat(card.number(RecordField.BEVERAGE_TARGET)).isEqualTo(SHOT.record().number(RecordField.BEVERAGE));
     }
 
     @Test

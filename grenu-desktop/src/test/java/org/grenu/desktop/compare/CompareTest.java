@@ -138,7 +138,7 @@ class CompareTest extends BenchFixture {
         reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.PROFILE));
         assertThat(text("answer")).startsWith(
                 "Gentle ramp, not Straight nine cannot be told from beverage mass: they moved together. EY as dosed "
-                        + "came out +0.6");
+                        + "came out +0.7");
         assertThat(text("compare-title")).isEqualTo("16 shots, 2 levels of profile");
         reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.BASKET));
         assertThat(text("answer")).startsWith("Basket did not change among these shots");
@@ -160,7 +160,7 @@ class CompareTest extends BenchFixture {
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
         push(KeyCode.DOWN);
-        assertThat(text("numbers")).startsWith("Temperature +3 °C: +0.2")
+        assertThat(text("numbers")).startsWith("Temperature +3 °C: +0.16")
                 .contains("degrees of freedom")
                 .contains("same in practice within ±0.3");
         reanswered(() -> bench.compare().choose(now -> now.withAxis(AxisKind.CUP_MASS)));
@@ -239,7 +239,7 @@ class CompareTest extends BenchFixture {
         until("it is asked",
                 () -> bench.compare().answeredProperty().get() != before && !bench.compare().busyProperty().get());
         assertThat(text("answer")).startsWith(
-                "Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.4");
+                "Days off roast +28 d cannot be told from day: they moved together. EY as dosed came out −0.37");
         assertThat(lookup("#nothing-changed").query().isVisible()).isFalse();
         assertThat(bench.appearance().colourByProperty().get()).isEqualTo(RecordFactor.AGE);
     }
@@ -292,7 +292,8 @@ class CompareTest extends BenchFixture {
             assertThat(open.get().repeat())
                     .allMatch(name -> comparison().shots().stream().anyMatch(shot -> shot.name().equals(name)));
         } else {
-            assertThat(next).startsWith("Nothing is open on the first response.");
+            assertThat(next).matches(said -> said.startsWith("Nothing is open on the first response.")
+                    || said.startsWith("More shots like these cannot settle it."), "says why none are proposed");
         }
         assertThat(lookup("#model").lookup((Label label) -> label.getText().contains("degrees of freedom left")
                 || label.getText().contains("degree of freedom left")).tryQuery()).isPresent();

@@ -38,14 +38,14 @@ class LedgerTextTest {
     @Test
     void everythingIsThereWhenEverythingIsKnown() {
         LedgerText text = text(SHOT.record(), Basis.AS_DOSED);
-        assertThat(text.made().yield().map(Reported::text)).contains("21.10 ±0.16");
-        assertThat(text.made().otherBasis()).isEqualTo("21.49 ±0.18 % dry · moisture 1.8 ±0.4 %");
+        assertThat(text.made().yield().map(Reported::text)).contains("21.13 ±0.16");
+        assertThat(text.made().otherBasis()).isEqualTo("21.51 ±0.18 % dry · moisture 1.8 ±0.4 %");
         assertThat(text.made().wanting()).isEmpty();
         assertThat(text.made().budget()).extracting(LedgerText.Share::input)
                 .containsExactly(Input.STRENGTH, Input.DOSE, Input.BEVERAGE);
         assertThat(text(SHOT.record(), Basis.DRY).made().budget()).extracting(LedgerText.Share::input)
                 .contains(Input.MOISTURE);
-        assertThat(text.readings()).isEqualTo("3 readings · mean 9.51 % · s 0.015");
+        assertThat(text.readings()).isEqualTo("3 readings · mean 9.52 % · s 0.012");
         assertThat(text.times()).extracting(LedgerText.Line::name)
                 .startsWith("pump on to pump off", "pump on to last drip", "first drip to pump off");
         assertThat(text.weighed().source()).isEqualTo("g, weighed");

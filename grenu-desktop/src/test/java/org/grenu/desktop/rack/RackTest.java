@@ -33,14 +33,14 @@ class RackTest extends BenchFixture {
         ShotSummary fifth = bench.desk().shots().get(4);
         SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), RecordFactor.PROFILE,
                 StudySettings.USUAL);
-        assertThat(text.masses()).isEqualTo("17.9 → 39.3 g");
-        assertThat(text.time()).isEqualTo("45.6 s");
-        assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.74 ±0.16");
+        assertThat(text.masses()).isEqualTo("17.9 → 39.2 g");
+        assertThat(text.time()).isEqualTo("48.1 s");
+        assertThat(text.yield() + " " + text.expanded()).isEqualTo("21.97 ±0.16");
         assertThat(text.chips()).containsExactly("Gentle ramp", "grind 2.4", "93 °C");
         assertThat(SlipText.of(bench.desk().shots().get(5), bench.desk().derived().of(bench.desk().shots().get(5)),
                 RecordFactor.GRIND, StudySettings.USUAL).missing()).isEqualTo("needs strength");
         assertThat(slips()).contains(
-                "Shot 39, 18.1 → 40.1 g, 23.5 s, extraction yield 21.16 ±0.16 percent as dosed, grind 2.4, 93 °C, "
+                "Shot 39, 18.1 → 40.3 g, 22.7 s, extraction yield 21.02 ±0.16 percent as dosed, grind 2.4, 93 °C, "
                         + "Straight nine");
         assertThat(text("library-path")).startsWith("Library ").contains("library.sqlite");
     }

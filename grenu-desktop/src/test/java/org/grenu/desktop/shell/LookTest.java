@@ -283,9 +283,9 @@ class LookTest extends BenchFixture {
         push(KeyCode.DOWN);
         until("the shot is open", () -> text("shot-title").equals("Shot 12"));
         enter("beverage_g", "40,0");
-        until("the yield follows", () -> text("yield").equals("20.32"));
+        until("the yield follows", () -> text("yield").equals("20.56"));
         push(KeyCode.CONTROL, KeyCode.Z);
-        until("it is taken back", () -> text("yield").equals("20.43"));
+        until("it is taken back", () -> text("yield").equals("20.61"));
         chosenTarget = folder.resolve("by-keyboard.csv");
         interact(() -> lookup("#export").query().requestFocus());
         push(KeyCode.SPACE);

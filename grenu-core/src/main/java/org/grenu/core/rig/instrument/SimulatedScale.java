@@ -1,7 +1,5 @@
 package org.grenu.core.rig.instrument;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
 import org.hipparchus.random.RandomGenerator;
 
 /** A scale under the cup: shows what is on it a little late, with noise, in steps of 0.1 g. */
@@ -11,9 +9,10 @@ public final class SimulatedScale {
     private static final double NOISE_GRAMS = 0.03;
 
     private final RandomGenerator random;
-    private final double step;
-    private final Deque<Double> onTheWay = new ArrayDeque<>();
-    private final int delaySteps;
+    private final double follows;
+    /** What was on it in the last steps, in a ring. */
+    private final double[] onTheWay;
+    private int oldest;
     private double shown;
 
     /**
@@ -22,15 +21,19 @@ public final class SimulatedScale {
      */
     public SimulatedScale(RandomGenerator random, double delaySeconds, double step) {
         this.random = random;
-        this.step = step;
-        this.delaySteps = (int) Math.round(delaySeconds / step);
+        this.follows = -StrictMath.expm1(-step / FOLLOW_SECONDS);
+        this.onTheWay = new double[(int) Math.round(delaySeconds / step)];
     }
 
     /** Puts that on it, for one step of the simulation. */
     public void weigh(double grams) {
-        onTheWay.add(grams);
-        double arrived = onTheWay.size() > delaySteps ? onTheWay.remove() : 0;
-        shown += (arrived - shown) * step / FOLLOW_SECONDS;
+        double arrived = grams;
+        if (onTheWay.length > 0) {
+            arrived = onTheWay[oldest];
+            onTheWay[oldest] = grams;
+            oldest = (oldest + 1) % onTheWay.length;
+        }
+        shown += (arrived - shown) * follows;
     }
 
     /** {@return what it shows, before noise, g} */
