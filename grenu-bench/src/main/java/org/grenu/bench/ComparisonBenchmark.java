@@ -57,62 +57,30 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class ComparisonBenchmark {
 
-    private static final List<Channel> CHANNELS = List.of(Channel.PRESSURE, Channel.CUP_FLOW, Channel.CUP_MASS);
-    private static final DemoProfile[] PROFILES = {DemoProfile.STRAIGHT_NINE, DemoProfile.LOW_SIX};
-
-    private final List<MeasuredShot> shots = shots();
+    private final List<MeasuredShot> shots = MeasuredStudy.shots();
     private final TreatmentScale scale = TreatmentScale.of(RecordFactor.GRIND,
             shots.stream().map(MeasuredShot::record).toList());
     private final OverlayFigure forty = figure(40);
     private final OverlayFigure twoHundred = figure(200);
     private final BufferedImage image = new BufferedImage(676, 340, BufferedImage.TYPE_INT_ARGB_PRE);
 
-    private static List<MeasuredShot> shots() {
-        List<MeasuredShot> shots = new ArrayList<>();
-        for (int i = 0; i < 200; i++) {
-            double grind = (22 + 2 * (i % 2)) / 10.0;
-            DemoProfile profile = PROFILES[i / 2 % 2];
-            SimulatedShot shot = new SimulatedRig(i)
-                    .pull(new RigRecipe(new Puck(SimulatedCoffee.REFERENCE, 16, 18, grind, i % 3 == 0 ? 90 : 93),
-                            profile.profile(), 38, 90), List.of());
-            ShotRecord record = ShotRecord.EMPTY.with(RecordField.DOSE, 18)
-                    .with(RecordField.BEVERAGE, 40)
-                    .with(RecordField.GRIND, grind)
-                    .with(RecordField.TEMPERATURE, i % 3 == 0 ? 90 : 93)
-                    .with(RecordField.PROFILE, profile.title())
-                    .with(RecordField.PULLED_AT, "2026-05-" + (10 + i / 20) + "T09:" + (10 + i % 20 * 2))
-                    .with(RecordField.MACHINE, "Rig 1")
-                    .with(RecordField.READINGS,
-                            shot.readings().stream().map(String::valueOf).collect(Collectors.joining("; ")))
-                    .with(RecordField.ZERO, shot.zero());
-            shots.add(new MeasuredShot("s" + i, record, ShotMeasures.of(new Shot(record, shot.log()))));
-        }
-        return shots;
-    }
-
     private OverlayFigure figure(int count) {
         return OverlayFigure
                 .of(shots.subList(0, count), RecordFactor.GRIND, Optional.of(RecordFactor.PROFILE), AxisKind.FIRST_DRIP,
-                        CHANNELS, DisplayUnits.CANONICAL)
+                        MeasuredStudy.CHANNELS, DisplayUnits.CANONICAL)
                 .orElseThrow();
     }
 
     /** {@return five responses on grind, temperature and profile, ten days at random, with guard and sentence} */
     @Benchmark
     public Comparison compare200() {
-        return Comparison
-                .of(Question
-                        .of(List.of(Variable.of(RecordFactor.GRIND), Variable.of(RecordFactor.TEMPERATURE),
-                                Variable.of(RecordFactor.PROFILE)),
-                                StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF))
-                        .inBlocks(Optional.of(RecordFactor.DAY)), shots);
+        return MeasuredStudy.compared(shots);
     }
 
     /** {@return where the curves of 2 × 20 shots differ on three channels, by 10 000 shuffles} */
     @Benchmark
     public Optional<CurveDifference> curveTest() {
-        CurveOverlay overlay = CurveOverlay.of(shots.subList(0, 40), RecordFactor.GRIND, AxisKind.FIRST_DRIP, CHANNELS);
-        return CurveDifference.of(overlay, "2.2", "2.4", List.of(RecordFactor.PROFILE), 10_000);
+        return MeasuredStudy.curvesApart(MeasuredStudy.overlay(shots));
     }
 
     /** {@return 40 shots in two fields, three strips, as on a 1280 × 800 screen} */

@@ -1,5 +1,7 @@
 package org.grenu.desktop;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
@@ -59,16 +61,36 @@ public final class GrenuWindow extends Application {
     public void start(Stage stage) {
         Scene scene = openingScene();
         show(stage, scene);
-        long shown = System.nanoTime();
         opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
                 show(library, stage, scene);
-                LOG.info("{} shots in the rack {} ms after the window", library.shots.size(),
-                        (System.nanoTime() - shown) / 1_000_000);
+                onceLaidOut(scene, () -> LOG.info("{} shots in the rack, laid out {} ms after the process began",
+                        library.shots.size(), sinceTheProcessBegan().toMillis()));
             } else {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }
         }));
+    }
+
+    /** After the first pulse that has styled and placed what is there now: before it, nothing can be seen. */
+    private static void onceLaidOut(Scene scene, Runnable then) {
+        scene.addPostLayoutPulseListener(new Runnable() {
+
+            @Override
+            public void run() {
+                scene.removePostLayoutPulseListener(this);
+                then.run();
+            }
+        });
+        Platform.requestNextPulse();
+    }
+
+    private static Duration sinceTheProcessBegan() {
+        return ProcessHandle.current()
+                .info()
+                .startInstant()
+                .map(began -> Duration.between(began, Instant.now()))
+                .orElse(Duration.ZERO);
     }
 
     private Scene openingScene() {

@@ -98,7 +98,7 @@ final class RecordSection extends Section {
             }
             if (group != RecordGroup.USUAL) {
                 Fold fold = new Fold(group.title(), "fold-" + group.name().toLowerCase(Locale.ROOT),
-                        grid(group.fields()));
+                        () -> grid(group.fields()));
                 folds.put(group, fold);
                 getChildren().add(fold);
             }
