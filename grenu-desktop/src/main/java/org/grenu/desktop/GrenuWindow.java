@@ -1,14 +1,15 @@
 package org.grenu.desktop;
 
-import java.time.Duration;
-import java.time.Instant;
+import java.lang.management.ManagementFactory;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -20,6 +21,7 @@ import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
 import org.grenu.desktop.shell.FileDialogs;
 import org.grenu.desktop.shell.ThemeSheet;
+import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 import org.grenu.app.OpenLibrary;
 import org.grenu.library.ShotSummary;
@@ -49,6 +51,31 @@ public final class GrenuWindow extends Application {
         }
     }
 
+    /**
+     * Starts the toolkit on a thread of its own, while the command line is still being read and the library opened.
+     * Without a display the process ends here.
+     */
+    public static void warmUp() {
+        Thread warming = new Thread(() -> {
+            try {
+                Platform.startup(GrenuWindow::prepare);
+                Face.all().forEach(face -> face.at(12));
+            } catch (RuntimeException noDisplay) {
+                LOG.error("No window can be opened: {}", noDisplay.getMessage());
+                Runtime.getRuntime().halt(1);
+            }
+        }, "warm-up");
+        warming.setDaemon(true);
+        warming.start();
+    }
+
+    /** What is slow the first time and needs no library. */
+    private static void prepare() {
+        ThemeSheet.loadFace();
+        ThemeSheet.dress(new Scene(new StackPane(new Label("…"), new TextField(), new Button("…")), 10, 10),
+                Theme.LIGHT);
+    }
+
     /** {@return the exit code after the window is closed} */
     public static int open(WindowRequest wanted) {
         request = wanted;
@@ -64,8 +91,7 @@ public final class GrenuWindow extends Application {
         opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
                 show(library, stage, scene);
-                onceLaidOut(scene, () -> LOG.info("{} shots in the rack, laid out {} ms after the process began",
-                        library.shots.size(), sinceTheProcessBegan().toMillis()));
+                onceLaidOut(scene, () -> laidOut(library.shots.size()));
             } else {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }
@@ -85,12 +111,15 @@ public final class GrenuWindow extends Application {
         Platform.requestNextPulse();
     }
 
-    private static Duration sinceTheProcessBegan() {
-        return ProcessHandle.current()
-                .info()
-                .startInstant()
-                .map(began -> Duration.between(began, Instant.now()))
-                .orElse(Duration.ZERO);
+    /** The other shots wait until these can be seen. */
+    private void laidOut(int shots) {
+        if (LOG.isInfoEnabled()) {
+            LOG.info("{} shots in the rack, laid out {} ms after the virtual machine began", shots,
+                    System.currentTimeMillis() - ManagementFactory.getRuntimeMXBean().getStartTime());
+        }
+        if (shots == AT_ONCE) {
+            bench.desk().loadTheRest();
+        }
     }
 
     private Scene openingScene() {
@@ -121,9 +150,6 @@ public final class GrenuWindow extends Application {
         });
         bench.desk().load(opened.shots);
         watch = new LibraryWatch(bench.desk());
-        if (opened.shots.size() == AT_ONCE) {
-            bench.desk().loadTheRest();
-        }
         if (bench.desk().readOnly()) {
             bench.desk()
                     .noticeProperty()

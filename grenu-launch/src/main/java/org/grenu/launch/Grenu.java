@@ -25,6 +25,9 @@ import picocli.CommandLine.Parameters;
                 ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
 public final class Grenu implements Callable<Integer> {
 
+    /** Set by the start script when the arguments ask for a window. */
+    private static final String WINDOW = "grenu.window";
+
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
     private List<Path> files = List.of();
 
@@ -36,6 +39,9 @@ public final class Grenu implements Callable<Integer> {
 
     /** Runs the command line and ends the process with its exit code. */
     public static void main(String[] arguments) {
+        if (Boolean.getBoolean(WINDOW)) {
+            GrenuWindow.warmUp();
+        }
         System.exit(new CommandLine(new Grenu()).setExecutionExceptionHandler(new PlainFailures()).execute(arguments));
     }
 

@@ -6,6 +6,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.grenu.core.extraction.Brew;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.Masses;
+import org.grenu.core.record.SameRecipe;
 import org.grenu.library.ShotSummary;
 
 /**
@@ -21,8 +22,10 @@ public final class DerivedValues {
      *
      * @param ratio of beverage to dose; empty where the yield is
      * @param yield extraction yield as dosed in percent; empty while a mass or the strength is unknown
+     * @param recipe by which it was pulled; empty where it was a fault
      */
-    public record Derived(ShotSummary shot, Masses masses, Optional<Measured> ratio, Optional<Measured> yield) {
+    public record Derived(ShotSummary shot, Masses masses, Optional<Measured> ratio, Optional<Measured> yield,
+            Optional<SameRecipe> recipe) {
     }
 
     /** {@return what follows from the shot's record as it is there} */
@@ -31,7 +34,8 @@ public final class DerivedValues {
         if (there == null || there.shot != shot) {
             Masses masses = shot.masses();
             Optional<Brew> brew = masses.brew();
-            there = new Derived(shot, masses, brew.map(Brew::ratio), brew.map(one -> one.asDosed().percent()));
+            there = new Derived(shot, masses, brew.map(Brew::ratio), brew.map(one -> one.asDosed().percent()),
+                    SameRecipe.pulledBy(shot.record()));
             known.put(shot.id(), there);
         }
         return there;

@@ -73,7 +73,30 @@ public final class DecimalText {
         if (value == Math.rint(value) && Math.abs(value) < 1e15) {
             return Long.toString((long) value);
         }
+        long thousandths = Math.round(value * 1000);
+        if (Math.abs(thousandths) < 1_000_000_000 && thousandths / 1000.0 == value) {
+            return ofThousandths(thousandths);
+        }
         return Double.toString(value);
+    }
+
+    /** A quick way for what is entered and read most: NumbersAsTextTest holds it against {@link Double#toString}. */
+    private static String ofThousandths(long thousandths) {
+        long size = Math.abs(thousandths);
+        StringBuilder text = new StringBuilder(11);
+        if (thousandths < 0) {
+            text.append('-');
+        }
+        text.append(size / 1000).append('.');
+        int rest = (int) (size % 1000);
+        text.append((char) ('0' + rest / 100));
+        if (rest % 100 != 0) {
+            text.append((char) ('0' + rest / 10 % 10));
+        }
+        if (rest % 10 != 0) {
+            text.append((char) ('0' + rest % 10));
+        }
+        return text.toString();
     }
 
     /**

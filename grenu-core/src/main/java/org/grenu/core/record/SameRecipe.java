@@ -29,9 +29,15 @@ public record SameRecipe(List<String> entries) {
         return new SameRecipe(EQUAL.stream().map(field -> record.entry(field).orElse("")).toList());
     }
 
+    /** {@return the recipe that record was pulled by; empty where it was a fault} */
+    public static Optional<SameRecipe> pulledBy(ShotRecord record) {
+        return record.has(RecordField.FAULT) || record.flag(RecordField.FAULT_ON_PURPOSE) ? Optional.empty()
+                : Optional.of(of(record));
+    }
+
     /** {@return whether that record was pulled by it, and was not a fault} */
     public boolean matches(ShotRecord record) {
-        return !record.has(RecordField.FAULT) && !record.flag(RecordField.FAULT_ON_PURPOSE) && of(record).equals(this);
+        return pulledBy(record).filter(this::equals).isPresent();
     }
 
     /**

@@ -78,4 +78,14 @@ class NumbersAsTextTest {
         assertThat(Unit.find("KPA", Quantity.PRESSURE)).contains(Unit.KILOPASCAL);
         assertThat(Unit.find("g", Quantity.PRESSURE)).isEmpty();
     }
+
+    @ParameterizedTest
+    @Seeds(100)
+    void shortNumbersAreWrittenAsTheLibraryWritesThem(Draws any) {
+        for (int i = 0; i < 200; i++) {
+            double value = any.integer(-2_000_000_000, 2_000_000_000) / Math.pow(10, any.integer(1, 6));
+            String whole = value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+            assertThat(DecimalText.exact(value)).isEqualTo(whole);
+        }
+    }
 }

@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import org.grenu.desktop.control.FirstShown;
 import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Styles;
 
@@ -36,7 +37,9 @@ public final class EntryField extends VBox {
         listenToKeys();
         explain(id);
         ask(id);
-        getChildren().addAll(field, refusal, doubt);
+        getChildren().add(field);
+        FirstShown.inFrontIn(this, refusal);
+        FirstShown.inFrontIn(this, doubt);
         setFillWidth(true);
     }
 

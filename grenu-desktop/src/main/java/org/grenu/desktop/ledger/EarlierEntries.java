@@ -7,7 +7,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
+import javafx.beans.Observable;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.record.RecordField;
@@ -22,10 +25,13 @@ final class EarlierEntries {
 
     private final StudyDesk desk;
     private final Clock clock;
+    /** Null when the shots have changed since. */
+    private List<String> ownKeys;
 
     EarlierEntries(StudyDesk desk, Clock clock) {
         this.desk = desk;
         this.clock = clock;
+        desk.shots().addListener((Observable o) -> ownKeys = null);
     }
 
     /** {@return what stands in that entry of any shot, or on the shelf; the most used first} */
@@ -98,11 +104,11 @@ final class EarlierEntries {
 
     /** {@return names that the user made up for entries, on any shot of the library} */
     List<String> ownKeys() {
-        return desk.shots()
-                .stream()
-                .flatMap(shot -> shot.record().extras().keySet().stream())
-                .distinct()
-                .sorted()
-                .toList();
+        if (ownKeys == null) {
+            Set<String> keys = new TreeSet<>();
+            desk.shots().forEach(shot -> keys.addAll(shot.record().extras().keySet()));
+            ownKeys = List.copyOf(keys);
+        }
+        return ownKeys;
     }
 }

@@ -94,6 +94,11 @@ record LedgerText(Yield made, Cup cup, Beverage weighed, String readings, List<L
         Line(String name, String value) {
             this(name, value, Optional.empty());
         }
+
+        /** The same of any value. */
+        Line head() {
+            return new Line(name, "", convention);
+        }
     }
 
     static LedgerText of(OpenShot shot, Basis basis, DisplayUnits units) {

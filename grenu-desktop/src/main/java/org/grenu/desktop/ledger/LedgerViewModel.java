@@ -13,6 +13,7 @@ import java.util.function.DoubleConsumer;
 import java.util.stream.Collectors;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import javafx.beans.Observable;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
@@ -21,6 +22,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
 import org.grenu.app.analysis.DerivedValues;
 import org.grenu.app.settings.StudySettings;
+import org.grenu.app.study.ShotsByRecipe;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.NextStep;
@@ -30,11 +32,11 @@ import org.grenu.core.extraction.Basis;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.record.Caffeine;
 import org.grenu.core.record.Plausibility;
-import org.grenu.core.record.SameRecipe;
 import org.grenu.core.record.SetUp;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
@@ -45,8 +47,6 @@ import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.figures.plane.PlaneFigure;
-import org.grenu.figures.theme.Theme;
-import org.grenu.figures.theme.TreatmentScale;
 import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
@@ -58,7 +58,9 @@ public final class LedgerViewModel {
 
     private final StudyDesk desk;
     private final DoubleConsumer place;
-    private final Clock clock;
+    private final EarlierEntries earlier;
+    /** Null when the shots have changed since. */
+    private ShotsByRecipe byRecipe;
     private final ObjectProperty<Basis> basis = new SimpleObjectProperty<>(Basis.AS_DOSED);
     private final ObjectBinding<LedgerText> text;
     private final ObjectBinding<PlaneFigure> plane;
@@ -71,13 +73,17 @@ public final class LedgerViewModel {
      */
     public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place, Clock clock) {
         this.desk = desk;
-        this.clock = clock;
         this.place = place;
         text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
                 : LedgerText.of(desk.openProperty().get(), basis.get(), desk.units().getValue()),
                 desk.openProperty(), basis, desk.units());
-        plane = Bindings.createObjectBinding(() -> plane(appearance.scale().get(), appearance.themeProperty().get()),
+        StudyPoints points = new StudyPoints(desk.shots(), desk.derived());
+        plane = Bindings.createObjectBinding(
+                () -> points.around(open() == null ? -1 : open().summary().id(), appearance.scale().get(),
+                        appearance.themeProperty().get()),
                 desk.openProperty(), desk.shots(), appearance.scale(), appearance.themeProperty());
+        earlier = new EarlierEntries(desk, clock);
+        desk.shots().addListener((Observable o) -> byRecipe = null);
     }
 
     // Observables
@@ -116,15 +122,12 @@ public final class LedgerViewModel {
 
     /** Shots of the open one's recipe, the open one not among them. */
     private Siblings siblings() {
-        SameRecipe recipe = SameRecipe.of(open().summary().record());
-        List<ShotSummary> others = desk.shots()
-                .stream()
-                .filter(shot -> shot.id() != open().summary().id() && recipe.matches(shot.record()))
-                .toList();
+        if (byRecipe == null) {
+            byRecipe = ShotsByRecipe.of(desk.shots(), desk.derived());
+        }
+        List<DerivedValues.Derived> others = byRecipe.siblings(open().summary());
         return Siblings.of(others.size(),
-                others.stream()
-                        .flatMap(shot -> shot.masses().brew().stream())
-                        .mapToDouble(brew -> brew.asDosed().percent().value()));
+                others.stream().flatMap(other -> other.yield().stream()).mapToDouble(Measured::value));
     }
 
     /** {@return the question that the entry raises; empty when it raises none} */
@@ -232,7 +235,7 @@ public final class LedgerViewModel {
 
     /** {@return what was entered before, on any shot or on the shelf} */
     EarlierEntries earlier() {
-        return new EarlierEntries(desk, clock);
+        return earlier;
     }
 
     /** {@return an editor for an entry that the user made up} */
@@ -323,29 +326,6 @@ public final class LedgerViewModel {
     private static String corrected(Reading reading, String typed) {
         OptionalDouble value = DecimalText.parse(typed);
         return value.isPresent() ? reading.with(value.getAsDouble()).text() : typed;
-    }
-
-    private PlaneFigure plane(TreatmentScale scale, Theme theme) {
-        long chosen = open() == null ? -1 : open().summary().id();
-        List<PlaneFigure.Point> others = new ArrayList<>();
-        Optional<PlaneFigure.Point> open = Optional.empty();
-        for (ShotSummary shot : desk.shots()) {
-            Optional<PlaneFigure.Point> point = point(shot, scale, theme);
-            if (shot.id() == chosen) {
-                open = point;
-            } else {
-                point.ifPresent(others::add);
-            }
-        }
-        return new PlaneFigure(others, open, TargetWindow.USUAL);
-    }
-
-    private Optional<PlaneFigure.Point> point(ShotSummary shot, TreatmentScale scale, Theme theme) {
-        DerivedValues.Derived derived = desk.derived().of(shot);
-        return derived.ratio()
-                .filter(ratio -> ratio.value() > 0)
-                .map(ratio -> new PlaneFigure.Point(ratio, derived.yield().orElseThrow(),
-                        scale.color(shot.record(), theme)));
     }
 
     /** {@return what stands over the map: the window, and where both of its ranges can be met} */

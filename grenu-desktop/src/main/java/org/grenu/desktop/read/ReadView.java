@@ -16,6 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.FirstShown;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.StudyDesk;
@@ -42,7 +43,9 @@ public final class ReadView extends BorderPane {
         NotebookView written = new NotebookView(notebook, chooseLog);
         FootBar foot = new FootBar(model, desk);
         showEither(notebook, written, foot);
-        setCenter(new StackPane(strips, written));
+        StackPane surface = new StackPane(strips);
+        FirstShown.inFrontIn(surface, written);
+        setCenter(surface);
         setBottom(foot);
         desk.openProperty().addListener((o, was, is) -> describe(model));
         desk.settingsProperty().addListener((o, was, is) -> describe(model));

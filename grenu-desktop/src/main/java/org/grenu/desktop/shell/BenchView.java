@@ -20,6 +20,7 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import org.grenu.app.importing.DemoFiles;
+import org.grenu.desktop.control.FirstShown;
 import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Magnifier;
 import org.grenu.desktop.action.Action;
@@ -104,10 +105,12 @@ public final class BenchView extends StackPane {
     private List<Room> rooms() {
         SeriesView series = new SeriesView(bench.series(), bench.appearance());
         series.visibleProperty().bind(bench.series().shownProperty());
+        StackPane reading = new StackPane(read);
+        FirstShown.inFrontIn(reading, series);
         return List.of(
                 new Room(Workspace.SHELF, new ShelfView(bench.shelf(), bench.appearance()),
                         new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave)),
-                new Room(Workspace.READ, new StackPane(read, series), ledger),
+                new Room(Workspace.READ, reading, ledger),
                 new Room(Workspace.COMPARE, new CompareView(bench.compare(), bench.appearance(), compareExportMenu()),
                         new AnswerLedger(bench.compare(), bench.appearance())));
     }
@@ -117,8 +120,8 @@ public final class BenchView extends StackPane {
         StackPane beside = new StackPane();
         for (Room room : rooms) {
             room.shownWhile(bench.workspace());
-            work.getChildren().add(room.centre());
-            beside.getChildren().add(room.ledger());
+            FirstShown.behindIn(work, room.centre());
+            FirstShown.behindIn(beside, room.ledger());
         }
         work.getChildren().add(emptyState());
         SplitPane columns = new SplitPane(rack, work, beside);

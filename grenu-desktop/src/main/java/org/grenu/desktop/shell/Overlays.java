@@ -8,6 +8,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
+import org.grenu.desktop.control.FirstShown;
 
 /**
  * What lies over the page. One stands there at a time; only what holds work, such as a log half mapped, stays beneath
@@ -50,7 +51,7 @@ final class Overlays {
     private void add(Overlay one) {
         StackPane.setAlignment(one.node, Pos.TOP_CENTER);
         StackPane.setMargin(one.node, new Insets(TOP, 0, 24, 0));
-        over.getChildren().add(one.node);
+        FirstShown.inFrontIn(over, one.node);
         all.add(one);
         one.node.visibleProperty().addListener((o, was, is) -> {
             if (is) {

@@ -5,6 +5,7 @@ import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
@@ -18,13 +19,15 @@ public final class ThemeSheet {
 
     private static final String RULES = "/org/grenu/desktop/grenu.css";
 
+    private static final AtomicBoolean FACE_LOADED = new AtomicBoolean();
+
     private ThemeSheet() {
     }
 
-    /** Makes the face known to the toolkit. */
+    /** Makes the face known to the toolkit, once. */
     public static void loadFace() {
-        for (Face face : Face.all()) {
-            Font.loadFont(face.open(), 12);
+        if (!FACE_LOADED.getAndSet(true)) {
+            Face.all().forEach(face -> Font.loadFont(face.open(), 12));
         }
     }
 

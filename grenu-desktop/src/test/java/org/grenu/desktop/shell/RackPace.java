@@ -12,6 +12,8 @@ import java.util.concurrent.CountDownLatch;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Scene;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -19,6 +21,7 @@ import javafx.scene.control.skin.VirtualFlow;
 import javafx.stage.Stage;
 import org.grenu.figures.theme.Theme;
 import org.grenu.app.OpenLibrary;
+import org.grenu.desktop.desk.OpenShot;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.ApplicationTest;
 
@@ -35,7 +38,7 @@ class RackPace extends ApplicationTest {
             "finding:channel", "number 77",
             "unknown:taste strength:9-10");
     private static final int FRAMES = 300;
-    private static final int STEPS = 60;
+    private static final int STEPS = 40;
 
     private Bench bench;
     private Scene scene;
@@ -64,7 +67,7 @@ class RackPace extends ApplicationTest {
         for (int round = 0; round < 2; round++) {
             List<Long> steps = new ArrayList<>();
             for (int i = 0; i < STEPS; i++) {
-                steps.add(pulse(() -> bench.rack().step(1)));
+                steps.add(nextShot());
                 Thread.sleep(Long.getLong("grenu.between", 150));
             }
             if (round > 0) {
@@ -92,6 +95,29 @@ class RackPace extends ApplicationTest {
         return pulse(() -> ((TextField) scene.lookup("#filter")).setText(text));
     }
 
+    /** Processor time of the interface thread from the key to the end of the pulse that has laid out the next shot. */
+    private long nextShot() throws InterruptedException {
+        CountDownLatch shown = new CountDownLatch(1);
+        long[] taken = new long[1];
+        Platform.runLater(() -> {
+            long begin = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
+            bench.desk().openProperty().addListener(new ChangeListener<>() {
+
+                @Override
+                public void changed(ObservableValue<? extends OpenShot> o, OpenShot was, OpenShot is) {
+                    bench.desk().openProperty().removeListener(this);
+                    afterPulse(() -> {
+                        taken[0] = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() - begin;
+                        shown.countDown();
+                    });
+                }
+            });
+            bench.rack().step(1);
+        });
+        shown.await();
+        return taken[0];
+    }
+
     /** Processor time of the interface thread from a deed to the end of the pulse that has laid out what it changed. */
     private long pulse(Runnable deed) throws InterruptedException {
         CountDownLatch shown = new CountDownLatch(1);
@@ -99,17 +125,25 @@ class RackPace extends ApplicationTest {
         Platform.runLater(() -> {
             long begin = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
             deed.run();
-            Runnable[] after = new Runnable[1];
-            after[0] = () -> {
-                scene.removePostLayoutPulseListener(after[0]);
+            afterPulse(() -> {
                 taken[0] = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() - begin;
                 shown.countDown();
-            };
-            scene.addPostLayoutPulseListener(after[0]);
-            Platform.requestNextPulse();
+            });
         });
         shown.await();
         return taken[0];
+    }
+
+    private void afterPulse(Runnable then) {
+        scene.addPostLayoutPulseListener(new Runnable() {
+
+            @Override
+            public void run() {
+                scene.removePostLayoutPulseListener(this);
+                then.run();
+            }
+        });
+        Platform.requestNextPulse();
     }
 
     private VirtualFlow<?> flow() {

@@ -17,13 +17,24 @@ public enum Face {
 
     private final String file;
     private final String family;
-    private final Font font;
+    /** Read when it is first drawn with. */
+    private Font font;
 
     Face(String file, String family) {
         this.file = "/org/grenu/figures/fonts/IBMPlexSans-" + file + ".ttf";
         this.family = family;
+    }
+
+    private synchronized Font font() {
+        if (font == null) {
+            font = read();
+        }
+        return font;
+    }
+
+    private Font read() {
         try (InputStream in = open()) {
-            this.font = Font.createFont(Font.TRUETYPE_FONT, in);
+            return Font.createFont(Font.TRUETYPE_FONT, in);
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
         } catch (FontFormatException damaged) {
@@ -33,7 +44,7 @@ public enum Face {
 
     /** {@return this weight at that size, px} */
     public Font at(double size) {
-        return font.deriveFont((float) size);
+        return font().deriveFont((float) size);
     }
 
     /** {@return the family name by which a style record calls this weight} */

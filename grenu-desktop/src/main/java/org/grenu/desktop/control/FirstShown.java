@@ -1,0 +1,38 @@
+package org.grenu.desktop.control;
+
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+
+/** Puts parts of the window into their place when they are first shown: what nobody looks at is not styled. */
+public final class FirstShown {
+
+    private FirstShown() {
+    }
+
+    /** Puts the node in front of what is in that pane once it is visible. */
+    public static void inFrontIn(Pane pane, Node node) {
+        onceVisible(node, () -> pane.getChildren().add(node));
+    }
+
+    /** Puts the node behind what is in that pane once it is visible. */
+    public static void behindIn(Pane pane, Node node) {
+        onceVisible(node, () -> pane.getChildren().add(0, node));
+    }
+
+    private static void onceVisible(Node node, Runnable put) {
+        if (node.isVisible()) {
+            put.run();
+            return;
+        }
+        node.visibleProperty().addListener(new ChangeListener<>() {
+
+            @Override
+            public void changed(ObservableValue<? extends Boolean> o, Boolean was, Boolean is) {
+                node.visibleProperty().removeListener(this);
+                put.run();
+            }
+        });
+    }
+}
