@@ -59,6 +59,7 @@ public final class StudyDesk implements AutoCloseable {
     private final OpenLibrary opened;
     private final Library library;
     private final Background background;
+    private volatile Consumer<List<ShotSummary>> beforeArrival = all -> {};
     private final ShownShots shots = new ShownShots();
     private final DerivedValues derived = new DerivedValues();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
@@ -174,11 +175,17 @@ public final class StudyDesk implements AutoCloseable {
         background.run(() -> StudySettings.of(library.read(tx -> tx.settings().all())), this::apply, this::failed);
     }
 
+    /** Has that done with all shots of a large library, on another thread, before they are shown. */
+    public void beforeArrival(Consumer<List<ShotSummary>> what) {
+        beforeArrival = what;
+    }
+
     /** Reads the shots that {@link #load} was not given, and looks a large library through. */
     public void loadTheRest() {
         background.run(() -> {
             List<ShotSummary> all = library.read(tx -> tx.shots().all());
             all.forEach(derived::of);
+            beforeArrival.accept(all);
             return all;
         }, all -> {
             shots.list().setAll(all);

@@ -2,7 +2,6 @@ package org.grenu.desktop.rack;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -21,6 +21,7 @@ import javafx.collections.ObservableList;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.app.study.StoredSubject;
+import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -49,7 +50,8 @@ public final class RackViewModel {
 
     private final FindingSearch found;
     private final FilterOffers offers;
-    private final Map<Long, Known> known = new HashMap<>();
+    private final Map<Long, Known> known = new ConcurrentHashMap<>();
+    private volatile TimeConvention convention;
     private List<ShotSummary> ordered = List.of();
 
     private record Known(ShotSummary shot, StoredSubject subject, String day, RackRow.Slip slip) {
@@ -60,6 +62,8 @@ public final class RackViewModel {
         this.desk = desk;
         this.found = found;
         this.offers = new FilterOffers(desk, found);
+        convention = desk.settingsProperty().get().convention();
+        desk.beforeArrival(shots -> shots.forEach(shot -> known(shot).subject.prepare()));
         ordered = ShotOrder.newestFirst(desk.shots());
         found.changesProperty().addListener((o, was, is) -> findingsChanged());
         desk.shots().addListener(this::shotsChanged);
@@ -100,6 +104,7 @@ public final class RackViewModel {
 
     private void settingsChanged(StudySettings was, StudySettings is) {
         if (was.convention() != is.convention()) {
+            convention = is.convention();
             known.clear();
             rebuild();
         } else if (!was.units().equals(is.units())) {
@@ -311,7 +316,7 @@ public final class RackViewModel {
         Known there = known.get(shot.id());
         if (there == null || there.shot != shot) {
             there = new Known(shot,
-                    new StoredSubject(shot, () -> desk.derived().of(shot), desk.settingsProperty().get().convention(),
+                    new StoredSubject(shot, () -> desk.derived().of(shot), convention,
                             () -> found.of(shot.id())),
                     shot.record().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY),
                     new RackRow.Slip(shot));
@@ -323,8 +328,8 @@ public final class RackViewModel {
     /** What a keystroke asks of every shot is made before the first one, off the interface thread. */
     private void warmUp() {
         if (ordered.size() > MANY) {
-            List<StoredSubject> subjects = ordered.stream().map(shot -> known(shot).subject).toList();
-            CompletableFuture.runAsync(() -> subjects.forEach(StoredSubject::prepare));
+            List<ShotSummary> all = ordered;
+            CompletableFuture.runAsync(() -> all.forEach(shot -> known(shot).subject.prepare()));
         }
     }
 

@@ -1,6 +1,8 @@
 package org.grenu.desktop.shell;
 
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import javafx.beans.Observable;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -56,11 +58,9 @@ final class Header extends HBox {
     }
 
     private void describe(StudyDesk desk) {
-        List<String> studies = desk.shots()
-                .stream()
-                .flatMap(shot -> shot.record().studies().stream())
-                .distinct()
-                .toList();
+        Set<String> named = new LinkedHashSet<>();
+        desk.shots().forEach(shot -> named.addAll(shot.record().studies()));
+        List<String> studies = List.copyOf(named);
         boolean simulated = !desk.shots().isEmpty()
                 && desk.shots().stream().allMatch(shot -> shot.record().flag(RecordField.SIMULATED));
         String first = studies.isEmpty() ? ""
