@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.ShotLog;
@@ -21,7 +22,7 @@ import org.grenu.library.ShotSummary;
 /**
  * Fills a library with as many shots as wanted, or times how an existing one is read: {@code LargeLibrary fill PATH
  * COUNT},
- * {@code LargeLibrary time PATH}.
+ * {@code LargeLibrary time PATH}; {@code all PATH} reads it whole once and prints seconds and megabytes held.
  */
 public final class LargeLibrary {
 
@@ -35,8 +36,22 @@ public final class LargeLibrary {
     public static void main(String[] arguments) {
         if (arguments[0].equals("fill")) {
             fill(Path.of(arguments[1]), Integer.parseInt(arguments[2]));
+        } else if (arguments[0].equals("all")) {
+            all(Path.of(arguments[1]));
         } else {
             time(Path.of(arguments[1]));
+        }
+    }
+
+    private static void all(Path path) {
+        long begin = System.nanoTime();
+        try (Library library = Library.open(path)) {
+            List<ShotSummary> shots = library.read(tx -> tx.shots().all());
+            double seconds = (System.nanoTime() - begin) / 1e9;
+            System.gc();
+            Runtime runtime = Runtime.getRuntime();
+            System.out.printf(Locale.ROOT, "%.2f %d for %d shots%n", seconds,
+                    (runtime.totalMemory() - runtime.freeMemory()) >> 20, shots.size());
         }
     }
 

@@ -5,7 +5,9 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -20,6 +22,7 @@ import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.record.KnownEntries;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.ShotState;
@@ -32,6 +35,7 @@ final class ShotRows {
     /** Place of the entries that the user made up in {@link #selectSummaries}; the fields follow, then the digest. */
     static final int EXTRAS = 5;
     private static final RecordField[] FIELDS = RecordField.values();
+    static final List<RecordField> ALL = List.of(FIELDS);
     static final String FIELD_COLUMNS = Arrays.stream(RecordField.values())
             .map(RecordField::key)
             .collect(Collectors.joining(", "));
@@ -42,12 +46,24 @@ final class ShotRows {
     private ShotRows() {
     }
 
-    static String selectSummaries() {
+    /** {@return the fields that any shot has an entry in; to ask for the others of every shot takes a while} */
+    static List<RecordField> used(Handle handle) {
+        String counts = Arrays.stream(FIELDS).map(f -> "count(" + f.key() + ")").collect(Collectors.joining(", "));
+        return handle.createQuery("SELECT " + counts + " FROM shot").map((row, context) -> {
+            List<RecordField> used = new ArrayList<>();
+            for (RecordField field : FIELDS) {
+                if (row.getLong(1 + field.ordinal()) > 0) {
+                    used.add(field);
+                }
+            }
+            return used;
+        }).one();
+    }
+
+    static String selectSummaries(List<RecordField> fields) {
         return "SELECT shot.id, shot.number, shot.state, coalesce(shot.log_digest, ''), shot.extras, "
-                + Arrays.stream(RecordField.values())
-                        .map(f -> "shot." + f.key())
-                        .collect(Collectors.joining(", "))
-                + ", d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
+                + fields.stream().map(f -> "shot." + f.key() + ", ").collect(Collectors.joining())
+                + "d.algorithm, d.settings, d.miniature, d.miniature_count, d.peak_pressure_bar, "
                 + "d.mean_pressure_bar, d.beverage_g AS curve_beverage_g, d.beverage_u_g AS curve_beverage_u_g, "
                 + moments("on", "pump_on") + moments("onset", "pressure_onset") + moments("drip", "first_drip")
                 + moments("off", "pump_off") + moments("last", "last_drip")
@@ -102,9 +118,15 @@ final class ShotRows {
      *               from 1
      */
     static ShotRecord record(ResultSet row, int extras, ShelfNames names) throws SQLException {
-        ShotRecord.Builder builder = new ShotRecord.Builder(ShotRecord.EMPTY);
+        return record(row, extras, ALL, names, new KnownEntries());
+    }
+
+    /** {@return likewise, of a row in which those fields follow} */
+    static ShotRecord record(ResultSet row, int extras, List<RecordField> fields, ShelfNames names, KnownEntries known)
+            throws SQLException {
+        ShotRecord.Builder builder = new ShotRecord.Builder(ShotRecord.EMPTY, known);
         int place = extras;
-        for (RecordField field : FIELDS) {
+        for (RecordField field : fields) {
             place++;
             read(row, place, field, builder, names);
         }
@@ -206,9 +228,11 @@ final class ShotRows {
     /**
      * {@return the stored digest; empty when there is none, or it was made by another algorithm or from another
      * record}
+     *
+     * @param fields how many were asked for
      */
-    static Optional<CurveDigest> digest(ResultSet row, CurveSettings settings) throws SQLException {
-        int at = EXTRAS + FIELDS.length;
+    static Optional<CurveDigest> digest(ResultSet row, int fields, CurveSettings settings) throws SQLException {
+        int at = EXTRAS + fields;
         if (row.getInt(at + 1) != CurveMeasures.ALGORITHM_VERSION || !key(settings).equals(row.getString(at + 2))) {
             return Optional.empty();
         }

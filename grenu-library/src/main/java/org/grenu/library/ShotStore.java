@@ -34,7 +34,7 @@ public final class ShotStore {
 
     /** {@return all shots that are not in the bin, in the order of their numbers} */
     public List<ShotSummary> all() {
-        return summaries.chosen("WHERE shot.binned_at = '' ORDER BY shot.number", shelf.now());
+        return summaries.all(shelf.now());
     }
 
     /** {@return the shot of that number, when it is not in the bin} */

@@ -14,6 +14,8 @@ import org.grenu.core.curve.CurveSettings;
 import org.grenu.core.curve.ShotLog;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShotDerivation;
+import org.grenu.core.record.KnownEntries;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.ShotState;
 
@@ -72,13 +74,26 @@ final class SummaryRows {
 
     /** {@return the shots that an SQL condition chooses} */
     List<ShotSummary> chosen(String where, Shelf shelf) {
-        List<Row> rows = within.reading().createQuery(ShotRows.selectSummaries() + " " + where).map((row, context) -> {
-            ShotRecord recorded = ShotRows.record(row, ShotRows.EXTRAS, names);
-            ShotRecord complete = derivation.complete(recorded, shelf);
-            ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
-            return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete,
-                    ShotRows.digest(row, complete.curveSettings()));
-        }).list();
+        return chosen(ShotRows.ALL, where, shelf);
+    }
+
+    /** {@return all shots that are not in the bin, in the order of their numbers} */
+    List<ShotSummary> all(Shelf shelf) {
+        return chosen(ShotRows.used(within.reading()), "WHERE shot.binned_at = '' ORDER BY shot.number", shelf);
+    }
+
+    private List<ShotSummary> chosen(List<RecordField> fields, String where, Shelf shelf) {
+        KnownEntries known = new KnownEntries();
+        List<Row> rows = within.reading()
+                .createQuery(ShotRows.selectSummaries(fields) + " " + where)
+                .map((row, context) -> {
+                    ShotRecord recorded = ShotRows.record(row, ShotRows.EXTRAS, fields, names, known);
+                    ShotRecord complete = derivation.complete(recorded, shelf);
+                    ShotState state = ShotState.find(row.getString(3)).orElse(ShotState.RECORDED);
+                    return new Row(row.getLong(1), row.getInt(2), state, row.getString(4), recorded, complete,
+                            ShotRows.digest(row, fields.size(), complete.curveSettings()));
+                })
+                .list();
         List<ShotSummary> summaries = new ArrayList<>(rows.size());
         rows.forEach(row -> summaries.add(summary(row)));
         return summaries;

@@ -292,8 +292,16 @@ public final class ShotRecord {
         private final EnumMap<RecordField, Object> entries = new EnumMap<>(RecordField.class);
         private final TreeMap<String, String> extras = new TreeMap<>();
 
+        private final KnownEntries known;
+
         /** Starts from that record. */
         public Builder(ShotRecord from) {
+            this(from, new KnownEntries());
+        }
+
+        /** Starts from that record; what was entered elsewhere before is taken from there. */
+        public Builder(ShotRecord from, KnownEntries known) {
+            this.known = known;
             entries.putAll(from.entries);
             extras.putAll(from.extras);
         }
@@ -308,7 +316,7 @@ public final class ShotRecord {
                 throw new IllegalArgumentException(field.key() + " is not a number");
             }
             field.form().checkRange(number);
-            entries.put(field, number + 0.0);
+            entries.put(field, known.number(number + 0.0));
         }
 
         /**
@@ -318,7 +326,7 @@ public final class ShotRecord {
          * @throws RefusedEntry if the text is not a possible entry
          */
         public void text(RecordField field, String text) {
-            Object value = text.isBlank() ? List.of() : checked(field, FieldCodec.parse(field, text));
+            Object value = text.isBlank() ? List.of() : checked(field, known.parsed(field, text));
             if (value instanceof List<?> list && list.isEmpty()) {
                 entries.remove(field);
             } else if (value instanceof VolumeEstimate estimate) {

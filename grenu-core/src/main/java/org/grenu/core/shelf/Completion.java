@@ -63,7 +63,7 @@ final class Completion {
 
     private void bag(Entries bag) {
         text(RecordField.COFFEE, bag.text(ShelfField.BAG_COFFEE));
-        BagLife life = BagLife.of(bag);
+        BagLife life = shelf.life(bag);
         text(RecordField.ROASTED_ON, life.first(BagEvent.Kind.ROASTED).map(LocalDate::toString));
         recorded.pulledAt().map(LocalDateTime::toLocalDate).ifPresent(day -> {
             long frozen = life.frozenDays(day);
@@ -123,7 +123,7 @@ final class Completion {
     }
 
     private void scale(Entries scale) {
-        CheckWeights checked = CheckWeights.of(scale, recorded.pulledAt().map(LocalDateTime::toLocalDate));
+        CheckWeights checked = shelf.checkWeights(scale, recorded.pulledAt().map(LocalDateTime::toLocalDate));
         number(RecordField.SCALE_RESOLUTION, scale.number(ShelfField.SCALE_STEP));
         OptionalDouble repeatability = scale.number(ShelfField.SCALE_REPEATABILITY);
         number(RecordField.SCALE_REPEATABILITY, repeatability.isPresent() ? repeatability : checked.repeatability());

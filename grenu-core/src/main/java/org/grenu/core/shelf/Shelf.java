@@ -2,12 +2,16 @@ package org.grenu.core.shelf;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.grenu.core.entry.Entries;
 import org.grenu.core.record.ShotRecord;
 
 /** All things on the shelf. Immutable. */
@@ -18,6 +22,10 @@ public final class Shelf {
 
     private final List<ShelfItem> items;
     private final Map<ShelfKind, Map<String, ShelfItem>> byName = new HashMap<>();
+    /** Worked out once for each bag, and for each scale and day: every shot asks. */
+    private final Map<Entries, BagLife> lives = Collections.synchronizedMap(new IdentityHashMap<>());
+    private final Map<Entries, Map<Optional<LocalDate>, CheckWeights>> weights = Collections
+            .synchronizedMap(new IdentityHashMap<>());
 
     /** The shelf with those things. */
     public Shelf(List<ShelfItem> items) {
@@ -86,6 +94,17 @@ public final class Shelf {
      */
     public ShotRecord complete(ShotRecord record) {
         return items.isEmpty() ? record : new Completion(this, record).completed();
+    }
+
+    /** {@return the life of a bag on it} */
+    BagLife life(Entries bag) {
+        return lives.computeIfAbsent(bag, BagLife::of);
+    }
+
+    /** {@return what a scale's check weights said on that day} */
+    CheckWeights checkWeights(Entries scale, Optional<LocalDate> day) {
+        return weights.computeIfAbsent(scale, any -> new ConcurrentHashMap<>())
+                .computeIfAbsent(day, on -> CheckWeights.of(scale, on));
     }
 
     private static String lower(String name) {
