@@ -88,9 +88,18 @@ public final class ChangePoints {
         private final double[] y;
         private final double[] yy;
         private final double[] xy;
+        /** By the number of values: its reciprocal, and that of the spread of their places. */
+        private final double[] perValue;
+        private final double[] perSpread;
 
         Sums(double[] values) {
             int n = values.length;
+            perValue = new double[n + 1];
+            perSpread = new double[n + 1];
+            for (int k = 1; k <= n; k++) {
+                perValue[k] = 1.0 / k;
+                perSpread[k] = k == 1 ? 0 : 12 / (k * ((double) k * k - 1));
+            }
             double mean = 0;
             for (double value : values) {
                 mean += value / n;
@@ -107,13 +116,13 @@ public final class ChangePoints {
             }
         }
 
+        /** The innermost of the search: products with kept reciprocals in place of divisions. */
         double residuals(int first, int last) {
             int n = last - first + 1;
             double sy = y[last + 1] - y[first];
-            double sxy = xy[last + 1] - xy[first] - (first + last) / 2.0 * sy;
-            double sxx = n * ((double) n * n - 1) / 12;
-            double total = yy[last + 1] - yy[first] - sy * sy / n;
-            return Math.max(0, total - (sxx > 0 ? sxy * sxy / sxx : 0));
+            double sxy = xy[last + 1] - xy[first] - (first + last) * 0.5 * sy;
+            double total = yy[last + 1] - yy[first] - sy * sy * perValue[n];
+            return Math.max(0, total - sxy * sxy * perSpread[n]);
         }
 
         Piece piece(int first, int last) {

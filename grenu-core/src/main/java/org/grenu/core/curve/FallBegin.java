@@ -83,7 +83,7 @@ public final class FallBegin {
         Meeting meeting = new Meeting(course);
         double height = Math.exp(-(start + fall * step - begin) / DECAYS[decay]);
         for (int i = fall; i < values.length; i++) {
-            meeting.add(height, 0, values[i]);
+            meeting.addFall(height, values[i]);
             height *= ratios[decay];
         }
         return meeting.residuals();
@@ -92,7 +92,7 @@ public final class FallBegin {
     private double evenly(Meeting course, int fall, double begin, double seconds) {
         Meeting meeting = new Meeting(course);
         for (int i = fall; i < values.length; i++) {
-            meeting.add(Math.max(0, 1 - (start + i * step - begin) / seconds), 0, values[i]);
+            meeting.addFall(Math.max(0, 1 - (start + i * step - begin) / seconds), values[i]);
         }
         return meeting.residuals();
     }
@@ -125,6 +125,15 @@ public final class FallBegin {
                 xx += before * before;
                 hy += height * y;
                 xy += before * y;
+                yy += y * y;
+            }
+        }
+
+        /** The same with nothing of the straight course. */
+        void addFall(double height, double y) {
+            if (Double.isFinite(y)) {
+                hh += height * height;
+                hy += height * y;
                 yy += y * y;
             }
         }

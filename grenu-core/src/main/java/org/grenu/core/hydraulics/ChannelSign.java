@@ -131,17 +131,18 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             if (window.samples < FEWEST_SAMPLES) {
                 return null;
             }
-            Optional<double[]> curve = window.smooth.solve();
+            NormalEquations smooth = window.stepped.ofFirst(3);
+            Optional<double[]> curve = smooth.solve();
             Optional<double[]> curveAndStep = window.stepped.solve();
             if (curve.isEmpty() || curveAndStep.isEmpty()) {
                 return null;
             }
             double fell = -curveAndStep.get()[3];
-            double flowRose = window.flowing.solve().orElseThrow()[3];
+            double flowRose = window.stepped.of(window.flow, 0).solve().orElseThrow()[3];
             if (!(fell > 0) || flowRose < -FLOW_MAY_FALL * fell) {
                 return null;
             }
-            double logOdds = logOdds(window.samples, window.smooth.residuals(curve.get()),
+            double logOdds = logOdds(window.samples, smooth.residuals(curve.get()),
                     window.stepped.residuals(curveAndStep.get()));
             return new Step(t, fell, fell - flowRose, logOdds);
         }
@@ -156,16 +157,17 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
 
         /** What is gathered about a moment: resistance without and with a step, and the flow with one. */
         private static final class Window {
-            private final NormalEquations smooth = new NormalEquations(3);
             private final NormalEquations stepped = new NormalEquations(4);
-            private final NormalEquations flowing = new NormalEquations(4);
+            private final double[] flow = new double[4];
             private int samples;
 
             void add(double x, double logResistance, double logFlow) {
                 double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
-                smooth.add(logResistance, 1, x, x * x);
                 stepped.add(logResistance, 1, x, x * x, step);
-                flowing.add(logFlow, 1, x, x * x, step);
+                flow[0] += logFlow;
+                flow[1] += x * logFlow;
+                flow[2] += x * x * logFlow;
+                flow[3] += step * logFlow;
                 samples++;
             }
         }

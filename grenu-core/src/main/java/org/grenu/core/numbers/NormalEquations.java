@@ -1,5 +1,6 @@
 package org.grenu.core.numbers;
 
+import java.util.Arrays;
 import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -17,23 +18,46 @@ public final class NormalEquations {
     private double yy;
 
     public NormalEquations(int terms) {
-        xx = new double[terms][terms];
-        xy = new double[terms];
+        this(new double[terms][terms], new double[terms], 0);
+    }
+
+    private NormalEquations(double[][] xx, double[] xy, double yy) {
+        this.xx = xx;
+        this.xy = xy;
+        this.yy = yy;
     }
 
     public void add(double y, double... x) {
         for (int i = 0; i < x.length; i++) {
-            for (int j = 0; j < x.length; j++) {
-                xx[i][j] += x[i] * x[j];
+            double[] row = xx[i];
+            for (int j = 0; j <= i; j++) {
+                row[j] += x[i] * x[j];
             }
             xy[i] += x[i] * y;
         }
         yy += y * y;
     }
 
+    /** {@return the same samples with the first terms only} */
+    public NormalEquations ofFirst(int terms) {
+        return new NormalEquations(xx, Arrays.copyOf(xy, terms), yy);
+    }
+
+    /** {@return the same terms with another response: its products with them, and its own sum of squares} */
+    public NormalEquations of(double[] products, double squares) {
+        return new NormalEquations(xx, products, squares);
+    }
+
     /** {@return the coefficients; empty when the samples do not tell the terms apart} */
     public Optional<double[]> solve() {
-        DecompositionSolver solver = new QRDecomposition(new Array2DRowRealMatrix(xx), 1e-10).getSolver();
+        double[][] whole = new double[xy.length][xy.length];
+        for (int i = 0; i < whole.length; i++) {
+            for (int j = 0; j <= i; j++) {
+                whole[i][j] = xx[i][j];
+                whole[j][i] = xx[i][j];
+            }
+        }
+        DecompositionSolver solver = new QRDecomposition(new Array2DRowRealMatrix(whole, false), 1e-10).getSolver();
         return solver.isNonSingular() ? Optional.of(solver.solve(new ArrayRealVector(xy)).toArray()) : Optional.empty();
     }
 
