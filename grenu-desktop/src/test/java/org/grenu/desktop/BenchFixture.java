@@ -205,6 +205,8 @@ public abstract class BenchFixture extends ApplicationTest {
     }
 
     protected String text(String id) {
+        // What is shown for the first time is there once it has been styled.
+        until(id + " is there", () -> lookup("#" + id).tryQuery().isPresent());
         Node node = lookup("#" + id).query();
         return node instanceof TextInputControl field ? field.getText() : ((Labeled) node).getText();
     }

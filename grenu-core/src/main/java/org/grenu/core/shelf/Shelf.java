@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.record.ShotRecord;
 
@@ -103,7 +102,7 @@ public final class Shelf {
 
     /** {@return what a scale's check weights said on that day} */
     CheckWeights checkWeights(Entries scale, Optional<LocalDate> day) {
-        return weights.computeIfAbsent(scale, any -> new ConcurrentHashMap<>())
+        return weights.computeIfAbsent(scale, any -> Collections.synchronizedMap(new HashMap<>()))
                 .computeIfAbsent(day, on -> CheckWeights.of(scale, on));
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import org.grenu.core.quantity.Unit;
@@ -25,7 +26,9 @@ class UnitsTest extends BenchFixture {
 
     @SuppressWarnings("unchecked")
     private void choose(String setting, Unit unit) {
+        push(KeyCode.CONTROL, KeyCode.COMMA);
         interact(() -> ((ChoiceBox<Unit>) view.lookup("#settings-" + setting)).setValue(unit));
+        push(KeyCode.CONTROL, KeyCode.COMMA);
     }
 
     private boolean anywhere(String words) {
