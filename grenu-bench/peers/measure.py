@@ -13,6 +13,7 @@ import argparse
 import os
 import re
 import shutil
+import signal
 import statistics
 import subprocess
 import sys
@@ -50,14 +51,15 @@ def told(command):
 def until(command, words, env):
     """Wall s from the command to the line with those words; the process is ended then."""
     begin = time.perf_counter()
-    process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, env=env)
+    process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, env=env,
+                               start_new_session=True)
     for line in process.stdout:
         if words in line:
             break
         if time.perf_counter() - begin > WINDOW_SECONDS:
             raise SystemExit("the window did not stand in time")
     wall = time.perf_counter() - begin
-    process.terminate()
+    os.killpg(process.pid, signal.SIGKILL)
     process.wait()
     return wall
 
@@ -189,9 +191,8 @@ def archive(env, path):
     process = subprocess.Popen([str(ROOT / "grenu"), "--library", str(path)], env=env, stdout=subprocess.DEVNULL,
                                stderr=subprocess.DEVNULL, start_new_session=True)
     time.sleep(10)
-    subprocess.run(["pkill", "-TERM", "-f", str(path)], check=False)
+    process.terminate()
     process.wait()
-    time.sleep(1)
 
 
 def hundred_thousand(table):
