@@ -14,6 +14,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import org.grenu.app.importing.DemoFiles;
+import org.grenu.desktop.control.NextLayout;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.LibraryWatch;
 import org.grenu.desktop.desk.Notice;
@@ -59,11 +60,11 @@ public final class GrenuWindow extends Application {
         Thread warming = new Thread(() -> {
             try {
                 Platform.startup(GrenuWindow::prepare);
-                Face.all().forEach(face -> face.at(12));
             } catch (RuntimeException noDisplay) {
                 LOG.error("No window can be opened: {}", noDisplay.getMessage());
                 Runtime.getRuntime().halt(1);
             }
+            Face.all().forEach(face -> face.at(12));
         }, "warm-up");
         warming.setDaemon(true);
         warming.start();
@@ -91,24 +92,11 @@ public final class GrenuWindow extends Application {
         opening.whenComplete((library, failure) -> Platform.runLater(() -> {
             if (failure == null) {
                 show(library, stage, scene);
-                onceLaidOut(scene, () -> laidOut(library.shots.size()));
+                NextLayout.then(scene, () -> laidOut(library.shots.size()));
             } else {
                 refuse(scene, failure.getCause() == null ? failure : failure.getCause());
             }
         }));
-    }
-
-    /** After the first pulse that has styled and placed what is there now: before it, nothing can be seen. */
-    private static void onceLaidOut(Scene scene, Runnable then) {
-        scene.addPostLayoutPulseListener(new Runnable() {
-
-            @Override
-            public void run() {
-                scene.removePostLayoutPulseListener(this);
-                then.run();
-            }
-        });
-        Platform.requestNextPulse();
     }
 
     /** The other shots wait until these can be seen. */

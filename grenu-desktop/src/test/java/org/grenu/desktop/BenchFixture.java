@@ -26,6 +26,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import org.grenu.desktop.control.NextLayout;
 import org.grenu.app.importing.DemoFiles;
 import org.grenu.desktop.shell.Bench;
 import org.grenu.desktop.shell.BenchView;
@@ -162,7 +163,7 @@ public abstract class BenchFixture extends ApplicationTest {
     protected void settle() {
         for (int i = 0; i < 2; i++) {
             CountDownLatch laidOut = new CountDownLatch(1);
-            Platform.runLater(() -> afterLayout(laidOut::countDown));
+            Platform.runLater(() -> NextLayout.then(view.getScene(), laidOut::countDown));
             try {
                 assertThat(laidOut.await(A_MINUTE, TimeUnit.MILLISECONDS)).as("the window is laid out").isTrue();
             } catch (InterruptedException stopped) {
@@ -170,18 +171,6 @@ public abstract class BenchFixture extends ApplicationTest {
             }
             WaitForAsyncUtils.waitForAsyncFx(A_MINUTE, () -> {});
         }
-    }
-
-    private void afterLayout(Runnable then) {
-        Scene scene = view.getScene();
-        scene.addPostLayoutPulseListener(new Runnable() {
-            @Override
-            public void run() {
-                scene.removePostLayoutPulseListener(this);
-                then.run();
-            }
-        });
-        Platform.requestNextPulse();
     }
 
     /** Types into the field as a user does and ends with Enter. */

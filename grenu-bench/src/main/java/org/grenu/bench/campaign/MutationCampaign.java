@@ -7,8 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,11 +14,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
-import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
-import org.apache.commons.compress.archivers.zip.ZipFile;
-import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.grenu.core.curve.Channel;
@@ -63,18 +56,15 @@ public final class MutationCampaign {
 
     private static final long TOO_LONG_NANOS = 2_000_000_000L;
     private static final int MOST_KEPT = 400;
-    private static final String[] WORDS = {"1e999", "-1e-999", "NaN", "9".repeat(400), "1E100000000", "\"", "\n",
-            "\r\n", ";", "\t", ",", "{", "[", "}", "]", "null", "\\u0000", "#",
-            "# grenu shot: 1\n", "time", "pressure", "0x1p3", "2026-02-30T25:61", "∞", "−5", "..", "/", "\uFEFF",
-            "=1+1", "--", "'", "%s", "e", "true", ":", "a: b\n", "rule x\n", "when shot_time_s > 3\n"};
-
     private final Random random;
+    private final Mutation mutation;
     private final Path scratch;
     private final Map<String, Target> targets = new LinkedHashMap<>();
     private final List<String> faults = new ArrayList<>();
 
     private MutationCampaign(long seed) throws IOException {
         this.random = new Random(seed);
+        this.mutation = new Mutation(random);
         this.scratch = Files.createTempDirectory("grenu-mutated");
         seeds();
     }
@@ -278,7 +268,7 @@ public final class MutationCampaign {
     }
 
     private void one(String name, Target target) {
-        byte[] input = mutated(target.kept.get(random.nextInt(target.kept.size())), target);
+        byte[] input = mutation.of(target.kept.get(random.nextInt(target.kept.size())), target.kept);
         String way;
         long began = System.nanoTime();
         try {
@@ -326,81 +316,5 @@ public final class MutationCampaign {
                 faults.add(words);
             }
         }
-    }
-
-    private byte[] mutated(byte[] from, Target target) {
-        boolean archive = from.length > 4 && from[0] == 'P' && from[1] == 'K';
-        return archive && random.nextInt(8) > 0 ? inside(from, target) : outside(from, target);
-    }
-
-    /** One entry of an archive mutated: a change of the packed bytes seldom comes further than the check sums. */
-    private byte[] inside(byte[] archive, Target target) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipFile in = ZipFile.builder().setSeekableByteChannel(new SeekableInMemoryByteChannel(archive)).get();
-                ZipOutputStream zip = new ZipOutputStream(out)) {
-            List<ZipArchiveEntry> entries = Collections.list(in.getEntries());
-            int chosen = random.nextInt(Math.max(1, entries.size()));
-            for (int i = 0; i < entries.size(); i++) {
-                byte[] content = in.getInputStream(entries.get(i)).readAllBytes();
-                zip.putNextEntry(new ZipEntry(entries.get(i).getName()));
-                zip.write(i == chosen ? outside(content, target) : content);
-                zip.closeEntry();
-            }
-        } catch (IOException | RuntimeException noLongerAnArchive) {
-            return outside(archive, target);
-        }
-        return out.toByteArray();
-    }
-
-    private byte[] outside(byte[] from, Target target) {
-        byte[] bytes = from.clone();
-        int changes = 1 + random.nextInt(6);
-        for (int i = 0; i < changes && bytes.length > 0; i++) {
-            bytes = switch (random.nextInt(7)) {
-                case 0 -> flipped(bytes);
-                case 1 -> without(bytes);
-                case 2 -> with(bytes, bytes(WORDS[random.nextInt(WORDS.length)]));
-                case 3 -> with(bytes, piece(bytes));
-                case 4 -> with(bytes, piece(target.kept.get(random.nextInt(target.kept.size()))));
-                case 5 -> bytes.length > 40 && random.nextInt(4) == 0
-                        ? Arrays.copyOf(bytes, random.nextInt(bytes.length)) : flipped(bytes);
-                default -> digit(bytes);
-            };
-        }
-        return bytes;
-    }
-
-    private byte[] flipped(byte[] bytes) {
-        bytes[random.nextInt(bytes.length)] = (byte) random.nextInt(256);
-        return bytes;
-    }
-
-    private byte[] digit(byte[] bytes) {
-        int at = random.nextInt(bytes.length);
-        bytes[at] = (byte) ('0' + random.nextInt(10));
-        return bytes;
-    }
-
-    private byte[] piece(byte[] bytes) {
-        int from = random.nextInt(Math.max(1, bytes.length));
-        return Arrays.copyOfRange(bytes, from, Math.min(bytes.length, from + 1 + random.nextInt(120)));
-    }
-
-    private byte[] without(byte[] bytes) {
-        int from = random.nextInt(bytes.length);
-        int to = Math.min(bytes.length, from + 1 + random.nextInt(60));
-        byte[] left = new byte[bytes.length - (to - from)];
-        System.arraycopy(bytes, 0, left, 0, from);
-        System.arraycopy(bytes, to, left, from, bytes.length - to);
-        return left;
-    }
-
-    private byte[] with(byte[] bytes, byte[] more) {
-        int at = random.nextInt(bytes.length + 1);
-        byte[] longer = new byte[bytes.length + more.length];
-        System.arraycopy(bytes, 0, longer, 0, at);
-        System.arraycopy(more, 0, longer, at, more.length);
-        System.arraycopy(bytes, at, longer, at + more.length, bytes.length - at);
-        return longer;
     }
 }

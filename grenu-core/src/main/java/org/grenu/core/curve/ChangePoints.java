@@ -116,7 +116,10 @@ public final class ChangePoints {
             }
         }
 
-        /** The innermost of the search: products with kept reciprocals in place of divisions. */
+        /**
+         * The innermost of the search: products with kept reciprocals in place of the divisions of {@link #piece}. ChangePointsTest
+         * holds the pieces against fits of its own.
+         */
         double residuals(int first, int last) {
             int n = last - first + 1;
             double sy = y[last + 1] - y[first];

@@ -138,7 +138,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
                 return null;
             }
             double fell = -curveAndStep.get()[3];
-            double flowRose = window.stepped.of(window.flow, 0).solve().orElseThrow()[3];
+            double flowRose = window.stepped.solve(window.flow).orElseThrow()[3];
             if (!(fell > 0) || flowRose < -FLOW_MAY_FALL * fell) {
                 return null;
             }

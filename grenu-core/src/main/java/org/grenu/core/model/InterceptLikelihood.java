@@ -4,8 +4,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * The restricted likelihood of a random intercept at any ratio λ = τ²/σ², from sums over the groups: with an orthonormal
- * basis Q of the weighted model matrix, QᵀV⁻¹Q = I − Σ κₘaₘaₘᵀ with aₘ a group's sum of Q's rows and κₘ = λ/(1 + λwₘ).
+ * The restricted likelihood of a random intercept at any ratio λ = τ²/σ², from sums over the groups: with an
+ * orthonormal basis Q of the weighted model matrix, QᵀV⁻¹Q = I − Σ κₘaₘaₘᵀ with aₘ a group's sum of Q's rows
+ * and κₘ = λ/(1 + λwₘ).
  * It replaces a decomposition of all rows at every λ, a few hundred for a fit; FastKernelsTest holds both equal.
  */
 final class InterceptLikelihood {

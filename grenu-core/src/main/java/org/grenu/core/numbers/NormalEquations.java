@@ -43,13 +43,13 @@ public final class NormalEquations {
         return new NormalEquations(xx, Arrays.copyOf(xy, terms), yy);
     }
 
-    /** {@return the same terms with another response: its products with them, and its own sum of squares} */
-    public NormalEquations of(double[] products, double squares) {
-        return new NormalEquations(xx, products, squares);
-    }
-
     /** {@return the coefficients; empty when the samples do not tell the terms apart} */
     public Optional<double[]> solve() {
+        return solve(xy);
+    }
+
+    /** {@return the coefficients for another response of the same samples, by its products with the terms} */
+    public Optional<double[]> solve(double[] products) {
         double[][] whole = new double[xy.length][xy.length];
         for (int i = 0; i < whole.length; i++) {
             for (int j = 0; j <= i; j++) {
@@ -58,7 +58,8 @@ public final class NormalEquations {
             }
         }
         DecompositionSolver solver = new QRDecomposition(new Array2DRowRealMatrix(whole, false), 1e-10).getSolver();
-        return solver.isNonSingular() ? Optional.of(solver.solve(new ArrayRealVector(xy)).toArray()) : Optional.empty();
+        return solver.isNonSingular() ? Optional.of(solver.solve(new ArrayRealVector(products)).toArray())
+                : Optional.empty();
     }
 
     /** {@return the sum of squares that the solution leaves} */

@@ -11,17 +11,33 @@ import org.grenu.core.entry.FieldCodec;
  */
 public final class KnownEntries {
 
+    /** Remembers nothing, hence for any thread. */
+    static final KnownEntries NONE = new KnownEntries(0);
+
     private static final int MOST = 1_000;
 
+    private final int most;
     private final Map<RecordField, Map<String, Object>> texts = new EnumMap<>(RecordField.class);
     private final Map<Double, Double> numbers = new HashMap<>();
 
+    /** Nothing yet. */
+    public KnownEntries() {
+        this(MOST);
+    }
+
+    private KnownEntries(int most) {
+        this.most = most;
+    }
+
     Object parsed(RecordField field, String text) {
+        if (most == 0) {
+            return FieldCodec.parse(field, text);
+        }
         Map<String, Object> known = texts.computeIfAbsent(field, any -> new HashMap<>());
         Object there = known.get(text);
         if (there == null) {
             there = FieldCodec.parse(field, text);
-            if (known.size() < MOST) {
+            if (known.size() < most) {
                 known.put(text, there);
             }
         }
@@ -31,7 +47,7 @@ public final class KnownEntries {
     Double number(double value) {
         Double boxed = value;
         Double there = numbers.get(boxed);
-        if (there == null && numbers.size() < MOST) {
+        if (there == null && numbers.size() < most) {
             numbers.put(boxed, boxed);
         }
         return there == null ? boxed : there;

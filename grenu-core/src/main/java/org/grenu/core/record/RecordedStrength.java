@@ -9,7 +9,7 @@ import org.grenu.core.strength.Sample;
 import org.grenu.core.strength.SampleDilution;
 import org.grenu.core.strength.StrengthSeries;
 
-/** The strength readings of a record with the instrument, zero, blank and dilution that it says they were taken with. */
+/** The strength readings of a record, with what it says of instrument, zero, blank and dilution. */
 record RecordedStrength(ShotRecord record) {
 
     private static final String ZERO_WITH_BREWING_WATER = "brewing";

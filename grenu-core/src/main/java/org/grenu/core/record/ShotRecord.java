@@ -296,7 +296,7 @@ public final class ShotRecord {
 
         /** Starts from that record. */
         public Builder(ShotRecord from) {
-            this(from, new KnownEntries());
+            this(from, KnownEntries.NONE);
         }
 
         /** Starts from that record; what was entered elsewhere before is taken from there. */

@@ -1,6 +1,5 @@
 package org.grenu.desktop.control;
 
-import javafx.application.Platform;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.SimpleIntegerProperty;
 import javafx.geometry.Bounds;
@@ -70,22 +69,10 @@ public final class Magnifier extends Region {
         }
     }
 
-    /** What has just been shown has no place yet. */
-    private static void onceLaidOut(Scene scene, Runnable then) {
-        scene.addPostLayoutPulseListener(new Runnable() {
-            @Override
-            public void run() {
-                scene.removePostLayoutPulseListener(this);
-                then.run();
-            }
-        });
-        Platform.requestNextPulse();
-    }
-
     /** Shows that node once it is laid out, and all of what it stands in over the page, as far as there is room. */
     public void bringIntoSight(Node node) {
         if (node != null && getScene() != null) {
-            onceLaidOut(getScene(), () -> revealWithPanel(node));
+            NextLayout.then(getScene(), () -> revealWithPanel(node));
         }
     }
 

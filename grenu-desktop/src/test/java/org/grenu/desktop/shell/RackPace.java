@@ -19,6 +19,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.stage.Stage;
+import org.grenu.desktop.control.NextLayout;
 import org.grenu.figures.theme.Theme;
 import org.grenu.app.OpenLibrary;
 import org.grenu.desktop.desk.OpenShot;
@@ -106,7 +107,7 @@ class RackPace extends ApplicationTest {
                 @Override
                 public void changed(ObservableValue<? extends OpenShot> o, OpenShot was, OpenShot is) {
                     bench.desk().openProperty().removeListener(this);
-                    afterPulse(() -> {
+                    NextLayout.then(scene, () -> {
                         taken[0] = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() - begin;
                         shown.countDown();
                     });
@@ -125,25 +126,13 @@ class RackPace extends ApplicationTest {
         Platform.runLater(() -> {
             long begin = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
             deed.run();
-            afterPulse(() -> {
+            NextLayout.then(scene, () -> {
                 taken[0] = ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() - begin;
                 shown.countDown();
             });
         });
         shown.await();
         return taken[0];
-    }
-
-    private void afterPulse(Runnable then) {
-        scene.addPostLayoutPulseListener(new Runnable() {
-
-            @Override
-            public void run() {
-                scene.removePostLayoutPulseListener(this);
-                then.run();
-            }
-        });
-        Platform.requestNextPulse();
     }
 
     private VirtualFlow<?> flow() {
