@@ -49,9 +49,7 @@ final class TableColumn {
         if (number.isEmpty() && isTime()) {
             number = clockSeconds(text);
         }
-        boolean missing = !isTime()
-                && (text.isEmpty() || text.equalsIgnoreCase("nan") || text.equalsIgnoreCase("null"));
-        if (number.isEmpty() && !missing) {
+        if (number.isEmpty() && (isTime() || !isMissing(text))) {
             return false;
         }
         if (size == values.length) {
@@ -59,6 +57,10 @@ final class TableColumn {
         }
         values[size++] = number.orElse(Double.NaN);
         return true;
+    }
+
+    private static boolean isMissing(String text) {
+        return text.isEmpty() || text.equalsIgnoreCase("nan") || text.equalsIgnoreCase("null");
     }
 
     private OptionalDouble clockSeconds(String text) {

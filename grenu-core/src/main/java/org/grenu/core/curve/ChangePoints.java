@@ -45,41 +45,101 @@ public final class ChangePoints {
         if (n < 2 * shortest) {
             return n == 0 ? List.of() : List.of(new Sums(values).piece(0, n - 1));
         }
+        int[] before = new Search(values, noise, shortest, penalty).before();
         Sums sums = new Sums(values);
-        double scale = 1 / (noise * noise);
-        double[] best = new double[n + 1];
-        int[] before = new int[n + 1];
-        best[0] = -penalty;
-        int[] open = new int[n + 1];
-        double[] candidate = new double[n + 1];
-        int count = 1;
-        for (int end = shortest; end <= n; end++) {
-            double least = Double.POSITIVE_INFINITY;
-            for (int k = 0; k < count; k++) {
-                candidate[k] = best[open[k]] + scale * sums.residuals(open[k], end - 1);
-                if (candidate[k] + penalty < least) {
-                    least = candidate[k] + penalty;
-                    before[end] = open[k];
-                }
-            }
-            best[end] = least;
-            int kept = 0;
-            for (int k = 0; k < count; k++) {
-                if (candidate[k] <= least) {
-                    open[kept++] = open[k];
-                }
-            }
-            count = kept;
-            int opened = end - shortest + 1;
-            if (opened >= shortest && opened <= n - shortest) {
-                open[count++] = opened;
-            }
-        }
         List<Piece> pieces = new ArrayList<>();
         for (int end = n; end > 0; end = before[end]) {
             pieces.add(0, sums.piece(before[end], end - 1));
         }
         return pieces;
+    }
+
+    /**
+     * The dynamic programming. A longer piece never fits better, so what a beginning cost at an earlier end is a bound
+     * for all later ones: only a beginning whose bound could still win is fitted anew, some one in ten. ChangePointsTest
+     * holds the result against a search that fits them all.
+     */
+    private static final class Search {
+        /** To leave one in is no fault: it only costs a comparison until the next time. */
+        private static final int PRUNED_EVERY = 16;
+        private final int n;
+        private final int shortest;
+        private final double penalty;
+        private final double scale;
+        private final Sums sums;
+        private final double[] best;
+        private final int[] before;
+        /** Where the last piece may begin, with the least that it costs up to there and further. */
+        private final int[] open;
+        private final double[] bound;
+        private int count = 1;
+
+        Search(double[] values, double noise, int shortest, double penalty) {
+            this.n = values.length;
+            this.shortest = shortest;
+            this.penalty = penalty;
+            this.scale = 1 / (noise * noise);
+            this.sums = new Sums(values);
+            this.best = new double[n + 1];
+            this.before = new int[n + 1];
+            this.open = new int[n + 1];
+            this.bound = new double[n + 1];
+            best[0] = -penalty;
+            bound[0] = -penalty;
+        }
+
+        /** {@return by the end of a piece, exclusive, where it begins} */
+        int[] before() {
+            int winner = 0;
+            for (int end = shortest; end <= n; end++) {
+                winner = cheapest(end, winner);
+                best[end] = bound[winner] + penalty;
+                before[end] = open[winner];
+                winner = end % PRUNED_EVERY == 0 ? prune(best[end], winner) : winner;
+                int opened = end - shortest + 1;
+                if (opened >= shortest && opened <= n - shortest) {
+                    bound[count] = best[opened];
+                    open[count++] = opened;
+                }
+            }
+            return before;
+        }
+
+        /** The beginning that won last is likely to win again, so its cost rules out most others. */
+        private int cheapest(int end, int likely) {
+            int winner = likely;
+            fit(likely, end);
+            double least = bound[likely];
+            for (int k = 0; k < count; k++) {
+                if (bound[k] <= least && k != likely) {
+                    fit(k, end);
+                    if (bound[k] < least || bound[k] == least && k < winner) {
+                        least = bound[k];
+                        winner = k;
+                    }
+                }
+            }
+            return winner;
+        }
+
+        private void fit(int k, int end) {
+            bound[k] = best[open[k]] + scale * sums.residuals(open[k], end - 1);
+        }
+
+        /** {@return where the winner stands among those that are left} */
+        private int prune(double least, int winner) {
+            int kept = 0;
+            int place = 0;
+            for (int k = 0; k < count; k++) {
+                if (bound[k] <= least) {
+                    place = k == winner ? kept : place;
+                    bound[kept] = bound[k];
+                    open[kept++] = open[k];
+                }
+            }
+            count = kept;
+            return place;
+        }
     }
 
     /** Running sums, which give any stretch's line and residuals at once. */

@@ -38,7 +38,7 @@ final class ClippedSensor implements CurveRepair {
                 begin = -1;
             }
         }
-        return new RepairedLog(log, fine(pressure) && noisy(pressure) ? found : List.of());
+        return new RepairedLog(log, !found.isEmpty() && fine(pressure) && noisy(pressure) ? found : List.of());
     }
 
     private static boolean fine(Samples pressure) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.grenu.core.numbers.OrderStatistic;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.Measured;
 
@@ -213,9 +214,9 @@ public record CurveMeasures(RepairedLog repaired, Drawn drawn, boolean sparse, S
         for (int i = 0; i < second.length; i++) {
             second[i] = Math.abs(known[i] - 2 * known[i + 1] + known[i + 2]);
         }
-        Arrays.sort(second);
         // The 68th percentile rather than the median: a display that moves in steps has a median of zero.
-        return second.length == 0 ? 0 : second[(int) (0.683 * (second.length - 1))] / Math.sqrt(6);
+        return second.length == 0 ? 0
+                : OrderStatistic.of(second, (int) (0.683 * (second.length - 1))) / Math.sqrt(6);
     }
 
     private static OptionalDouble mean(Optional<UniformCurve> pressure, ShotTimes times) {

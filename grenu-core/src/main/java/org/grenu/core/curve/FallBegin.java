@@ -19,15 +19,32 @@ public final class FallBegin {
     private final double start;
     private final double step;
     private final double[] values;
-    /** By decay, by how much it falls from sample to sample. */
-    private final double[] ratios = new double[DECAYS.length];
+    /** Products of what comes before a sample with nothing, its time since the start, its square, the value and both. */
+    private final double[][] course;
+    private final FollowingSums[] decays;
+    private final double[] squaresAfter;
 
     private FallBegin(UniformCurve curve, int first, int last) {
         start = curve.time(first);
         step = curve.step();
         values = new double[last - first + 1];
         Arrays.setAll(values, i -> curve.value(first + i));
-        Arrays.setAll(ratios, i -> Math.exp(-step / DECAYS[i]));
+        course = course(values, step);
+        decays = FollowingSums.each(values, step, DECAYS);
+        squaresAfter = FollowingSums.squares(values);
+    }
+
+    private static double[][] course(double[] values, double step) {
+        double[][] sums = new double[values.length + 1][6];
+        for (int i = 0; i < values.length; i++) {
+            double t = i * step;
+            double y = values[i];
+            double[] products = Double.isFinite(y) ? new double[] {1, t, t * t, y, t * y, y * y} : new double[6];
+            for (int k = 0; k < 6; k++) {
+                sums[i + 1][k] = sums[i][k] + products[k];
+            }
+        }
+        return sums;
     }
 
     /**
@@ -56,11 +73,14 @@ public final class FallBegin {
     }
 
     private double residuals(double begin) {
-        Meeting before = new Meeting();
-        int fall = before(begin, before);
+        int fall = fall(begin);
+        Meeting before = new Meeting(course[fall], begin - start);
+        double square = squaresAfter[fall];
         double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < DECAYS.length; i++) {
-            least = Math.min(least, decaying(before, fall, begin, i));
+        for (FollowingSums decay : decays) {
+            double height = decay.height(start + fall * step - begin);
+            least = Math.min(least,
+                    before.residuals(height * height * decay.squares(fall), height * decay.products(fall), square));
         }
         for (double seconds : WINDOWS) {
             least = Math.min(least, evenly(before, fall, begin, seconds));
@@ -68,81 +88,55 @@ public final class FallBegin {
         return least;
     }
 
-    /** The straight course, of which the fall begins: the same for every way to fall. */
-    private int before(double begin, Meeting course) {
+    /** The first sample after the begin. */
+    private int fall(double begin) {
         int i = 0;
         while (i < values.length && start + i * step - begin <= 0) {
-            course.add(1, start + i * step - begin, values[i]);
             i++;
         }
         return i;
     }
 
-    /** An exponential from sample to sample is a factor: to ask for each anew took a sixth of an analysis. */
-    private double decaying(Meeting course, int fall, double begin, int decay) {
-        Meeting meeting = new Meeting(course);
-        double height = Math.exp(-(start + fall * step - begin) / DECAYS[decay]);
-        for (int i = fall; i < values.length; i++) {
-            meeting.addFall(height, values[i]);
-            height *= ratios[decay];
+    private double evenly(Meeting before, int fall, double begin, double seconds) {
+        double hh = 0;
+        double hy = 0;
+        for (int i = fall; i < values.length && start + i * step - begin < seconds; i++) {
+            if (Double.isFinite(values[i])) {
+                double height = 1 - (start + i * step - begin) / seconds;
+                hh += height * height;
+                hy += height * values[i];
+            }
         }
-        return meeting.residuals();
+        return before.residuals(hh, hy, squaresAfter[fall]);
     }
 
-    private double evenly(Meeting course, int fall, double begin, double seconds) {
-        Meeting meeting = new Meeting(course);
-        for (int i = fall; i < values.length; i++) {
-            meeting.addFall(Math.max(0, 1 - (start + i * step - begin) / seconds), values[i]);
-        }
-        return meeting.residuals();
-    }
-
-    /** The best line before and the fall after, which meet: y = h·height + s·before. */
+    /** The best line before and the fall after, which meet: y = h·height + s·before. Of the line, its products. */
     private static final class Meeting {
-        private double hh;
-        private double hx;
-        private double xx;
-        private double hy;
-        private double xy;
-        private double yy;
+        private final double n;
+        private final double x;
+        private final double xx;
+        private final double y;
+        private final double xy;
+        private final double yy;
 
-        Meeting() {
+        /** Moves the line's times to the begin, seconds after the start. */
+        Meeting(double[] course, double begin) {
+            n = course[0];
+            x = course[1] - begin * n;
+            xx = course[2] - 2 * begin * course[1] + begin * begin * n;
+            y = course[3];
+            xy = course[4] - begin * course[3];
+            yy = course[5];
         }
 
-        Meeting(Meeting other) {
-            hh = other.hh;
-            hx = other.hx;
-            xx = other.xx;
-            hy = other.hy;
-            xy = other.xy;
-            yy = other.yy;
-        }
-
-        void add(double height, double before, double y) {
-            if (Double.isFinite(y)) {
-                hh += height * height;
-                hx += height * before;
-                xx += before * before;
-                hy += height * y;
-                xy += before * y;
-                yy += y * y;
-            }
-        }
-
-        /** The same with nothing of the straight course. */
-        void addFall(double height, double y) {
-            if (Double.isFinite(y)) {
-                hh += height * height;
-                hy += height * y;
-                yy += y * y;
-            }
-        }
-
-        double residuals() {
-            double determinant = hh * xx - hx * hx;
-            double h = determinant > 1e-12 ? (hy * xx - xy * hx) / determinant : hh > 0 ? hy / hh : 0;
-            double s = determinant > 1e-12 ? (xy * hh - hy * hx) / determinant : 0;
-            return yy - 2 * (h * hy + s * xy) + h * h * hh + 2 * h * s * hx + s * s * xx;
+        /** Squares left with a fall of these products. */
+        double residuals(double fallSquared, double fallTimesValue, double squares) {
+            double hh = n + fallSquared;
+            double hy = y + fallTimesValue;
+            double determinant = hh * xx - x * x;
+            double h = determinant > 1e-12 ? (hy * xx - xy * x) / determinant : hh > 0 ? hy / hh : 0;
+            double s = determinant > 1e-12 ? (xy * hh - hy * x) / determinant : 0;
+            return yy + squares - 2 * (h * hy + s * xy) + h * h * hh + 2 * h * s * x + s * s * xx;
         }
     }
 }

@@ -2,6 +2,7 @@ package org.grenu.core.curve;
 
 import java.util.Arrays;
 import java.util.Optional;
+import org.grenu.core.numbers.OrderStatistic;
 
 /**
  * Finds the first drip: the moment the cup mass leaves its baseline and keeps rising.
@@ -178,8 +179,6 @@ final class FirstDrip {
     }
 
     private static double quantile(double[] values, double share) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        return sorted[(int) Math.round(share * (sorted.length - 1))];
+        return OrderStatistic.of(values.clone(), (int) Math.round(share * (values.length - 1)));
     }
 }

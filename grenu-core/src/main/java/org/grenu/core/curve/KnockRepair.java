@@ -5,13 +5,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import org.grenu.core.numbers.OrderStatistic;
 import org.grenu.core.numbers.Samples;
 
 /**
  * Finds short excursions of the cup mass and bridges them.
  *
  * <p>A cup that fills only rises, and the running median of a rising curve is the curve itself, however bent. What
- * stands off the running median (over {@value #WINDOW_SECONDS} s) by more than the noise allows is therefore a knock
+ * stands off the running median (over {@value RunningMedian#WINDOW_SECONDS} s) by more than the noise allows is therefore a knock
  * or
  * a spike, never the shot. The limit is the largest of {@value #SMALLEST_GRAMS} g, {@value #STAIRS} stairs of a slow
  * scale and six robust standard deviations of the residuals (1.4826 · MAD).
@@ -21,20 +22,12 @@ import org.grenu.core.numbers.Samples;
  */
 final class KnockRepair implements CurveRepair {
 
-    private static final double WINDOW_SECONDS = 3.0;
     private static final double SMALLEST_GRAMS = 0.8;
     private static final double STAIRS = 2;
     /** A knock rings on either side of its peak; this much beside it is bridged with it. */
     private static final double SHOULDER_SECONDS = 0.15;
     /** Excursions closer than this are one knock, still ringing. */
     private static final double RINGING_SECONDS = 0.5;
-    /**
-     * The median does not look past a longer pause, counted in steps of the log: on its far side the cup has filled
-     * on.
-     */
-    private static final double LONGEST_PAUSE_STEPS = 6;
-    /** A window of more samples is thinned: the median needs no more, and a log of 10 kHz stays fast. */
-    private static final int LARGEST_WINDOW = 300;
 
     @Override
     public RepairedLog repair(ShotLog log, CurveSettings settings) {
@@ -51,13 +44,14 @@ final class KnockRepair implements CurveRepair {
         if (values.length < 7) {
             return new RepairedLog(log, List.of());
         }
-        double[] median = runningMedian(time, values);
+        RunningMedian running = new RunningMedian(time);
+        double[] median = running.of(values);
         double[] bridged = values.clone();
         double stairs = STAIRS * usualStep(values);
         for (int[] suspect : stretches(time, offCurve(time, less(values, median), stairs))) {
             bridge(time, bridged, suspect[0], suspect[1]);
         }
-        double[] residual = less(values, runningMedian(time, bridged));
+        double[] residual = less(values, running.of(bridged));
         bridged = values.clone();
         List<Repair> repairs = new ArrayList<>();
         for (int[] stretch : stretches(time, offCurve(time, residual, stairs))) {
@@ -133,14 +127,13 @@ final class KnockRepair implements CurveRepair {
         double[] steps = IntStream.range(1, values.length)
                 .mapToDouble(i -> values[i] - values[i - 1])
                 .filter(step -> step > 0)
-                .sorted()
                 .toArray();
-        return steps.length == 0 ? 0 : steps[(int) (0.9 * (steps.length - 1))];
+        return steps.length == 0 ? 0 : OrderStatistic.of(steps, (int) (0.9 * (steps.length - 1)));
     }
 
     private static boolean[] offCurve(double[] time, double[] residual, double stairs) {
-        double[] sizes = Arrays.stream(residual).filter(Double::isFinite).map(Math::abs).sorted().toArray();
-        double noise = sizes.length == 0 ? 0 : 1.4826 * sizes[sizes.length / 2];
+        double[] sizes = Arrays.stream(residual).filter(Double::isFinite).map(Math::abs).toArray();
+        double noise = sizes.length == 0 ? 0 : 1.4826 * OrderStatistic.of(sizes, sizes.length / 2);
         double limit = Math.max(Math.max(SMALLEST_GRAMS, stairs), 6 * noise);
         boolean[] off = new boolean[residual.length];
         for (int i = 0; i < residual.length; i++) {
@@ -160,90 +153,11 @@ final class KnockRepair implements CurveRepair {
         }
     }
 
-    /**
-     * The window shrinks evenly towards both ends and towards long pauses, so that it stays centred on its sample.
-     */
-    private static double[] runningMedian(double[] time, double[] values) {
-        int n = values.length;
-        double[] medians = new double[n];
-        double[] window = new double[n];
-        double[] room = roomToPause(time);
-        int low = 0;
-        int high = 0;
-        int done = 0;
-        int next = 0;
-        for (int i = 0; i < n; i++) {
-            double half = Math.min(WINDOW_SECONDS / 2, room[i]) + 1e-9;
-            while (time[low] < time[i] - half) {
-                low++;
-            }
-            while (low > 0 && time[low - 1] >= time[i] - half) {
-                low--;
-            }
-            high = Math.max(high, i);
-            while (high + 1 < n && time[high + 1] <= time[i] + half) {
-                high++;
-            }
-            while (high > i && time[high] > time[i] + half) {
-                high--;
-            }
-            if (i < next && room[i] > 0) {
-                continue;
-            }
-            int stride = 1 + (high - low) / LARGEST_WINDOW;
-            int count = 0;
-            for (int j = low; j <= high; j += stride) {
-                if (Double.isFinite(values[j])) {
-                    window[count++] = values[j];
-                }
-            }
-            medians[i] = count == 0 ? Double.NaN : median(window, count);
-            between(time, medians, done, i);
-            done = i;
-            next = i + stride;
-        }
-        return medians;
-    }
-
-    /**
-     * A median changes less from sample to sample than its window was thinned by: between two a straight line does.
-     */
-    private static void between(double[] time, double[] medians, int from, int to) {
-        double width = time[to] - time[from];
-        for (int i = from + 1; i < to; i++) {
-            double share = width > 0 ? (time[i] - time[from]) / width : 0;
-            medians[i] = medians[from] + share * (medians[to] - medians[from]);
-        }
-    }
-
-    /** For each sample the time in s to the nearest end of the log or long pause. */
-    private static double[] roomToPause(double[] time) {
-        int n = time.length;
-        double longest = LONGEST_PAUSE_STEPS * TimeOrderRepair.medianStep(time);
-        double[] room = new double[n];
-        for (int i = 1; i < n; i++) {
-            room[i] = time[i] - time[i - 1] > longest ? 0 : room[i - 1] + time[i] - time[i - 1];
-        }
-        double after = 0;
-        for (int i = n - 2; i >= 0; i--) {
-            after = time[i + 1] - time[i] > longest ? 0 : after + time[i + 1] - time[i];
-            room[i] = Math.min(room[i], after);
-        }
-        room[n - 1] = 0;
-        return room;
-    }
-
     private static double[] less(double[] values, double[] medians) {
         double[] residual = new double[values.length];
         for (int i = 0; i < values.length; i++) {
             residual[i] = values[i] - medians[i];
         }
         return residual;
-    }
-
-    private static double median(double[] window, int count) {
-        double[] sorted = Arrays.copyOf(window, count);
-        Arrays.sort(sorted);
-        return (sorted[(count - 1) / 2] + sorted[count / 2]) / 2;
     }
 }

@@ -2,6 +2,7 @@ package org.grenu.core.curve;
 
 import java.util.Arrays;
 import java.util.Optional;
+import org.grenu.core.numbers.OrderStatistic;
 
 /**
  * Finds when the pump ran. Only its flow shows the start, since a group fills before pressure can build; the stop shows
@@ -75,9 +76,7 @@ final class PumpTimes {
         if (running.length < 6 || running[0] > UNDER_WAY_BAR && on <= pressure.start()) {
             return Optional.empty();
         }
-        double[] sorted = running.clone();
-        Arrays.sort(sorted);
-        double peak = sorted[(int) (0.97 * (sorted.length - 1))];
+        double peak = OrderStatistic.of(running.clone(), (int) (0.97 * (running.length - 1)));
         double level = Math.max(ONSET, ONSET_SHARE * peak);
         int above = 0;
         while (above < running.length && !(running[above] > level)) {

@@ -20,17 +20,18 @@ final class SilenceRepair implements CurveRepair {
     @Override
     public RepairedLog repair(ShotLog log, CurveSettings settings) {
         List<Repair> repairs = new ArrayList<>();
+        double step = TimeOrderRepair.medianStep(log.time().toArray());
         ShotLog filled = log;
         for (Channel channel : log.channels().keySet()) {
-            filled = dropouts(filled, channel, settings, repairs);
+            filled = dropouts(filled, step, channel, settings, repairs);
         }
-        return gaps(filled, settings, repairs);
+        return gaps(filled, step, settings, repairs);
     }
 
-    private static ShotLog dropouts(ShotLog log, Channel channel, CurveSettings settings, List<Repair> repairs) {
+    private static ShotLog dropouts(ShotLog log, double step, Channel channel, CurveSettings settings,
+            List<Repair> repairs) {
         double[] time = log.time().toArray();
         double[] values = log.find(channel).orElseThrow().toArray();
-        double step = TimeOrderRepair.medianStep(time);
         int before = repairs.size();
         int known = -1;
         for (int i = 0; i < values.length; i++) {
@@ -53,9 +54,8 @@ final class SilenceRepair implements CurveRepair {
         return repairs.size() == before ? log : log.with(channel, Samples.of(values));
     }
 
-    private static RepairedLog gaps(ShotLog log, CurveSettings settings, List<Repair> repairs) {
+    private static RepairedLog gaps(ShotLog log, double step, CurveSettings settings, List<Repair> repairs) {
         double[] time = log.time().toArray();
-        double step = TimeOrderRepair.medianStep(time);
         List<double[]> bridged = new ArrayList<>();
         for (int i = 1; i < time.length; i++) {
             double seconds = time[i] - time[i - 1];

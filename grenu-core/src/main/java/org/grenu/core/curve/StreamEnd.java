@@ -21,14 +21,18 @@ final class StreamEnd {
     private final double step;
     /** Above the first, so that the squares stay small. */
     private final double[] values;
-    private final double[] ratios = new double[THINS.length];
+    private final FollowingSums[] thins;
+    private final FollowingSums even;
+    private final double[] squares;
 
     private StreamEnd(UniformCurve cup, int first, int last) {
         start = cup.time(first);
         step = cup.step();
         values = new double[last - first + 1];
         Arrays.setAll(values, i -> cup.value(first + i) - cup.value(first));
-        Arrays.setAll(ratios, i -> Math.exp(-step / THINS[i]));
+        thins = FollowingSums.each(values, step, THINS);
+        even = new FollowingSums(values, step, Double.POSITIVE_INFINITY);
+        squares = FollowingSums.squares(values);
     }
 
     /** {@return until when; empty when too little of it was logged} */
@@ -54,19 +58,23 @@ final class StreamEnd {
             thin++;
         }
         double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < THINS.length; i++) {
-            least = Math.min(least, residuals(new StraightLine(along), thin, end, i));
+        for (FollowingSums thins : thins) {
+            StraightLine line = new StraightLine(along);
+            addThinning(line, thins, thin, start + thin * step - end);
+            least = Math.min(least, line.residuals());
         }
         return least;
     }
 
-    /** The exponential goes from sample to sample by a factor. */
-    private double residuals(StraightLine line, int thin, double end, int way) {
-        double left = Math.exp(-(start + thin * step - end) / THINS[way]);
-        for (int i = thin; i < values.length; i++) {
-            line.add(THINS[way] * (1 - left), values[i]);
-            left *= ratios[way];
-        }
-        return line.residuals();
+    /** Values over τ·(1 − exp(−x/τ)), all from that sample on. */
+    private void addThinning(StraightLine line, FollowingSums thins, int from, double since) {
+        double tau = thins.seconds();
+        double height = thins.height(since);
+        double n = even.heights(from);
+        double sy = even.products(from);
+        double heights = height * thins.heights(from);
+        line.addSums(n, tau * (n - heights), sy,
+                tau * tau * (n - 2 * heights + height * height * thins.squares(from)),
+                tau * (sy - height * thins.products(from)), squares[from]);
     }
 }

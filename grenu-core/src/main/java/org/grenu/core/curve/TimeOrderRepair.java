@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.grenu.core.numbers.OrderStatistic;
 import org.grenu.core.numbers.Samples;
 
 /**
@@ -100,8 +101,7 @@ final class TimeOrderRepair implements CurveRepair {
                 steps[n++] = time[i] - time[i - 1];
             }
         }
-        Arrays.sort(steps, 0, n);
-        return n == 0 ? 0.1 : steps[n / 2];
+        return n == 0 ? 0.1 : OrderStatistic.of(Arrays.copyOf(steps, n), n / 2);
     }
 
     private static ShotLog cut(ShotLog log, int size) {

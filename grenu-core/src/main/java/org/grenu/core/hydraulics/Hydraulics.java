@@ -80,17 +80,27 @@ public record Hydraulics(Optional<Resistance> resistance, Optional<Measured> pea
         Peak top = new Peak(0, Double.NaN);
         Peak steady = top;
         for (int i = 0; i < r.size(); i++) {
-            double[] about = r.between(r.time(i) - AVERAGED_SECONDS / 2, r.time(i) + AVERAGED_SECONDS / 2);
-            if (!Double.isFinite(r.value(i)) || about.length * r.step() < 0.8 * AVERAGED_SECONDS) {
-                continue;
-            }
-            double mean = Arrays.stream(about).average().orElseThrow();
+            double mean = Double.isFinite(r.value(i)) ? about(r, i) : Double.NaN;
             top = mean > top.value ? new Peak(mean, r.time(i)) : top;
             if (mean > steady.value && resistance.moving(r.time(i)) < STEADY_PER_SECOND) {
                 steady = new Peak(mean, r.time(i));
             }
         }
         return steady.value > 0 ? steady : top;
+    }
+
+    /** The mean of the second about that value; NaN where too much of it is missing. */
+    private static double about(UniformCurve r, int index) {
+        int reach = (int) Math.floor(AVERAGED_SECONDS / 2 / r.step() + 1e-9);
+        double sum = 0;
+        int count = 0;
+        for (int i = Math.max(0, index - reach); i <= Math.min(r.size() - 1, index + reach); i++) {
+            if (Double.isFinite(r.value(i))) {
+                sum += r.value(i);
+                count++;
+            }
+        }
+        return count * r.step() < 0.8 * AVERAGED_SECONDS ? Double.NaN : sum / count;
     }
 
     private record Peak(double value, double seconds) {

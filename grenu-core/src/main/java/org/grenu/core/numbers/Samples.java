@@ -15,7 +15,11 @@ public final class Samples {
      * {@return a column holding a copy of the values; a negative zero becomes zero, which files do not tell apart}
      */
     public static Samples of(double... values) {
-        return new Samples(Arrays.stream(values).map(v -> v + 0.0).toArray());
+        double[] copy = values.clone();
+        for (int i = 0; i < copy.length; i++) {
+            copy[i] += 0.0;
+        }
+        return new Samples(copy);
     }
 
     /** {@return the number of samples} */
@@ -35,12 +39,20 @@ public final class Samples {
 
     /** {@return the largest finite sample, NaN when there is none} */
     public double max() {
-        return Arrays.stream(values).filter(Double::isFinite).max().orElse(Double.NaN);
+        double most = Double.NaN;
+        for (double value : values) {
+            most = Double.isFinite(value) && !(value <= most) ? value : most;
+        }
+        return most;
     }
 
     /** {@return the smallest finite sample, NaN when there is none} */
     public double min() {
-        return Arrays.stream(values).filter(Double::isFinite).min().orElse(Double.NaN);
+        double least = Double.NaN;
+        for (double value : values) {
+            least = Double.isFinite(value) && !(value >= least) ? value : least;
+        }
+        return least;
     }
 
     /** {@return whether any sample is present} */

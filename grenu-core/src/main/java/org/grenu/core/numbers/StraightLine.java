@@ -36,6 +36,16 @@ public final class StraightLine {
         }
     }
 
+    /** More points by their number and sums. */
+    public void addSums(double count, double x, double y, double xx, double xy, double yy) {
+        n += count;
+        sx += x;
+        sy += y;
+        sxx += xx;
+        sxy += xy;
+        syy += yy;
+    }
+
     /** {@return how many points there are} */
     public double count() {
         return n;

@@ -10,6 +10,7 @@ import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.TimedEvent;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.OrderStatistic;
 import org.grenu.core.numbers.Samples;
 
 /**
@@ -89,9 +90,7 @@ final class PhaseFinder {
     }
 
     private List<PhaseBorder> whilePumping() {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        peak = sorted[(int) (0.97 * (sorted.length - 1))];
+        peak = OrderStatistic.of(values.clone(), (int) (0.97 * (values.length - 1)));
         List<PhaseBorder> borders = new ArrayList<>();
         double onset = measures.times().pressureOnset().map(TimedEvent::seconds).orElse(on);
         if (onset > on + 0.3) {

@@ -9,6 +9,7 @@ import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.numbers.OrderStatistic;
 import org.grenu.core.numbers.StraightLine;
 
 /**
@@ -59,9 +60,7 @@ final class TaperSearch {
         this.flowNoise = Double.isFinite(u) ? u : 0;
         this.main = main;
         this.off = off;
-        double[] sorted = pressure.values().toArray();
-        Arrays.sort(sorted);
-        this.peak = sorted[(int) (0.97 * (sorted.length - 1))];
+        this.peak = OrderStatistic.of(pressure.values().toArray(), (int) (0.97 * (pressure.size() - 1)));
         int shortest = Math.max(3, (int) Math.round(SHORTEST_SECONDS / pressure.step()));
         this.pieces = ChangePoints.straight(pressure.values().toArray(), NOISE_BAR, shortest, PENALTY);
     }

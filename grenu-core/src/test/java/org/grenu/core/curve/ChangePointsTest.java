@@ -9,6 +9,7 @@ import org.grenu.core.curve.ChangePoints.Piece;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.hipparchus.random.Well19937c;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
@@ -46,6 +47,38 @@ class ChangePointsTest {
                     + cost(right, ChangePoints.straight(right, 0.2, 40, 12), 0.2, 12) + 24 - 12;
             assertThat(best).isLessThanOrEqualTo(split + 1e-6);
         }
+    }
+
+    /** The same optimum as when every beginning is tried for every end, each with a fit of its own. */
+    @ParameterizedTest
+    @Seeds(40)
+    void nothingThatWasLeftOutWouldHaveWon(Draws any) {
+        Well19937c random = new Well19937c(any.anyLong());
+        double[] values = new double[60];
+        double height = 0;
+        double slope = 0;
+        for (int i = 0; i < values.length; i++) {
+            slope = random.nextInt(12) == 0 ? random.nextGaussian() : slope;
+            height += slope;
+            values[i] = height + 0.3 * random.nextGaussian();
+        }
+        double[] best = new double[61];
+        Arrays.fill(best, Double.POSITIVE_INFINITY);
+        best[0] = -20;
+        for (int end = 5; end <= 60; end++) {
+            for (int from = 0; from <= end - 5; from++) {
+                best[end] = Math.min(best[end], best[from] + 20 + squares(values, from, end) / 0.09);
+            }
+        }
+        assertThat(cost(values, ChangePoints.straight(values, 0.3, 5, 20), 0.3, 20)).isCloseTo(best[60], within(1e-6));
+    }
+
+    private static double squares(double[] values, int from, int end) {
+        SimpleRegression line = new SimpleRegression();
+        for (int i = from; i < end; i++) {
+            line.addData(i, values[i]);
+        }
+        return line.getSumSquaredErrors();
     }
 
     @Test
