@@ -11,6 +11,9 @@ final class FileText {
 
     private static final Charset WINDOWS = Charset.forName("windows-1252");
 
+    /** What Java puts in place of bytes that are no UTF-8; a file may hold it itself. */
+    private static final char REPLACED = '\uFFFD';
+
     private FileText() {
     }
 
@@ -34,6 +37,11 @@ final class FileText {
         if (b.length >= 2 && (b[0] & 0xFF) == 0xFF && (b[1] & 0xFF) == 0xFE) {
             return new String(b, StandardCharsets.UTF_16LE);
         }
+        String lenient = new String(b, StandardCharsets.UTF_8);
+        return lenient.indexOf(REPLACED) < 0 ? lenient : strict(b);
+    }
+
+    private static String strict(byte[] b) {
         try {
             return StandardCharsets.UTF_8.newDecoder()
                     .onMalformedInput(CodingErrorAction.REPORT)

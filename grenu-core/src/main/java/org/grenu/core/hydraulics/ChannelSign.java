@@ -159,14 +159,18 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         private static final class Window {
             private final NormalEquations stepped = new NormalEquations(4);
             private final double[] flow = new double[4];
+            private final double[] terms = {1, 0, 0, 0};
             private int samples;
 
             void add(double x, double logResistance, double logFlow) {
                 double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
-                stepped.add(logResistance, 1, x, x * x, step);
+                terms[1] = x;
+                terms[2] = x * x;
+                terms[3] = step;
+                stepped.add(logResistance, terms);
                 flow[0] += logFlow;
                 flow[1] += x * logFlow;
-                flow[2] += x * x * logFlow;
+                flow[2] += terms[2] * logFlow;
                 flow[3] += step * logFlow;
                 samples++;
             }
