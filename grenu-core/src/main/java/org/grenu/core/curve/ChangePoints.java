@@ -56,12 +56,10 @@ public final class ChangePoints {
 
     /**
      * The dynamic programming. A longer piece never fits better, so what a beginning cost at an earlier end is a bound
-     * for all later ones: only a beginning whose bound could still win is fitted anew, some one in ten. ChangePointsTest
-     * holds the result against a search that fits them all.
+     * for all later ones: only a beginning whose bound could still win is fitted anew, and of those that could not for
+     * long only the lowest bound is looked at. ChangePointsTest holds the result against a search that fits them all.
      */
     private static final class Search {
-        /** To leave one in is no fault: it only costs a comparison until the next time. */
-        private static final int PRUNED_EVERY = 16;
         private final int n;
         private final int shortest;
         private final double penalty;
@@ -69,10 +67,12 @@ public final class ChangePoints {
         private final Sums sums;
         private final double[] best;
         private final int[] before;
-        /** Where the last piece may begin, with the least that it costs up to there and further. */
+        /** Where the last piece may begin, with the least that it costs up to there and further; the near ones first. */
         private final int[] open;
         private final double[] bound;
         private int count = 1;
+        private int near = 1;
+        private double lowestOfFar = Double.POSITIVE_INFINITY;
 
         Search(double[] values, double noise, int shortest, double penalty) {
             this.n = values.length;
@@ -92,28 +92,37 @@ public final class ChangePoints {
         int[] before() {
             int winner = 0;
             for (int end = shortest; end <= n; end++) {
-                winner = cheapest(end, winner);
+                // What won last is likely to win again, so its cost rules out most others.
+                fit(winner, end);
+                winner = cheapest(end, winner, 0, near);
+                if (lowestOfFar <= bound[winner]) {
+                    winner = cheapest(end, winner, near, count);
+                    winner = regroup(bound[winner], winner);
+                }
                 best[end] = bound[winner] + penalty;
                 before[end] = open[winner];
-                winner = end % PRUNED_EVERY == 0 ? prune(best[end], winner) : winner;
                 int opened = end - shortest + 1;
                 if (opened >= shortest && opened <= n - shortest) {
-                    bound[count] = best[opened];
-                    open[count++] = opened;
+                    open(opened);
                 }
             }
             return before;
         }
 
-        /** The beginning that won last is likely to win again, so its cost rules out most others. */
-        private int cheapest(int end, int likely) {
-            int winner = likely;
-            fit(likely, end);
-            double least = bound[likely];
-            for (int k = 0; k < count; k++) {
-                if (bound[k] <= least && k != likely) {
+        private void open(int at) {
+            bound[count] = best[at];
+            lowestOfFar = Math.min(lowestOfFar, best[at]);
+            open[count++] = at;
+        }
+
+        /** {@return which of these or the winner so far costs least; of equals the one that begins first} */
+        private int cheapest(int end, int soFar, int from, int to) {
+            int winner = soFar;
+            double least = bound[soFar];
+            for (int k = from; k < to; k++) {
+                if (bound[k] <= least && k != soFar) {
                     fit(k, end);
-                    if (bound[k] < least || bound[k] == least && k < winner) {
+                    if (bound[k] < least || bound[k] == least && open[k] < open[winner]) {
                         least = bound[k];
                         winner = k;
                     }
@@ -126,19 +135,34 @@ public final class ChangePoints {
             bound[k] = best[open[k]] + scale * sums.residuals(open[k], end - 1);
         }
 
-        /** {@return where the winner stands among those that are left} */
-        private int prune(double least, int winner) {
-            int kept = 0;
-            int place = 0;
-            for (int k = 0; k < count; k++) {
-                if (bound[k] <= least) {
-                    place = k == winner ? kept : place;
-                    bound[kept] = bound[k];
-                    open[kept++] = open[k];
+        /** Leaves out what can never win again. {@return where the winner stands now: first} */
+        private int regroup(double least, int winner) {
+            swap(0, winner);
+            int kept = 1;
+            near = 1;
+            lowestOfFar = Double.POSITIVE_INFINITY;
+            for (int k = 1; k < count; k++) {
+                if (bound[k] <= least + penalty) {
+                    swap(kept, k);
+                    if (bound[kept] <= least + penalty / 4) {
+                        swap(near++, kept);
+                    } else {
+                        lowestOfFar = Math.min(lowestOfFar, bound[kept]);
+                    }
+                    kept++;
                 }
             }
             count = kept;
-            return place;
+            return 0;
+        }
+
+        private void swap(int a, int b) {
+            double heldBound = bound[a];
+            int heldOpen = open[a];
+            bound[a] = bound[b];
+            open[a] = open[b];
+            bound[b] = heldBound;
+            open[b] = heldOpen;
         }
     }
 
