@@ -10,6 +10,8 @@ import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.numbers.NormalEquations;
+import org.grenu.core.numbers.RunningPowers;
+import org.grenu.core.numbers.RunningPowers.Stretch;
 
 /**
  * A sign of a channel: the resistance fell abruptly, where erosion would have let it fall smoothly. Found as the step
@@ -61,6 +63,8 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         /** Taken once: every window overlaps most of the others. */
         private final double[] logResistance;
         private final double[] logFlow;
+        private final RunningPowers powers;
+        private final RunningPowers flowPowers;
         private final UniformCurve rawPressure;
         private final List<Repair> bridged;
 
@@ -69,6 +73,9 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             this.r = resistance.linear();
             this.logResistance = logarithms(r);
             this.logFlow = logarithms(measures.find(Channel.CUP_FLOW).orElseThrow());
+            double[] times = IntStream.range(0, r.size()).mapToDouble(r::time).toArray();
+            this.powers = new RunningPowers(times, logResistance);
+            this.flowPowers = new RunningPowers(times, whereKnown(logFlow, logResistance));
             this.rawPressure = measures.find(Channel.PRESSURE).orElseThrow();
             this.bridged = measures.repaired()
                     .repairs()
@@ -79,6 +86,12 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
 
         private static double[] logarithms(UniformCurve curve) {
             return IntStream.range(0, curve.size()).mapToDouble(i -> Math.log(curve.value(i))).toArray();
+        }
+
+        private static double[] whereKnown(double[] values, double[] known) {
+            return IntStream.range(0, known.length)
+                    .mapToDouble(i -> Double.isFinite(known[i]) ? values[i] : Double.NaN)
+                    .toArray();
         }
 
         Optional<ChannelSign> clearest() {
@@ -155,39 +168,44 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             return evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
         }
 
-        /** What is gathered about a moment: resistance without and with a step, and the flow with one. */
-        private static final class Window {
-            private final NormalEquations stepped = new NormalEquations(4);
-            private final double[] flow = new double[4];
-            private final double[] terms = {1, 0, 0, 0};
-            private int samples;
-
-            void add(double x, double logResistance, double logFlow) {
-                double step = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
-                terms[1] = x;
-                terms[2] = x * x;
-                terms[3] = step;
-                stepped.add(logResistance, terms);
-                flow[0] += logFlow;
-                flow[1] += x * logFlow;
-                flow[2] += terms[2] * logFlow;
-                flow[3] += step * logFlow;
-                samples++;
-            }
+        /** What is gathered about a moment: the resistance with a step, and the flow with one. */
+        private record Window(NormalEquations stepped, double[] flow, int samples) {
         }
 
+        /** Only the samples within the fall are gone through: before it the step is 0, after it 1. */
         private Window window(double t) {
-            double from = Math.max(resistance.from(), t - WINDOW_SECONDS);
-            double to = Math.min(resistance.to(), t + WINDOW_SECONDS);
-            int first = (int) Math.ceil((from - r.start()) / r.step());
-            int last = Math.min(r.size() - 1, (int) Math.floor((to - r.start()) / r.step()));
-            Window window = new Window();
-            for (int i = first; i <= last; i++) {
-                if (Double.isFinite(r.value(i))) {
-                    window.add(r.time(i) - t, logResistance[i], logFlow[i]);
+            int from = index(Math.ceil((Math.max(resistance.from(), t - WINDOW_SECONDS) - r.start()) / r.step()));
+            int until = 1 + index(Math.floor((Math.min(resistance.to(), t + WINDOW_SECONDS) - r.start()) / r.step()));
+            int falls = Math.max(from, index(Math.ceil((t - FALL_SECONDS / 2 - r.start()) / r.step())));
+            int fallen = Math.min(until, index(Math.ceil((t + FALL_SECONDS / 2 - r.start()) / r.step())));
+            Stretch all = powers.about(t, from, until);
+            Stretch after = powers.about(t, fallen, until);
+            Stretch flowAll = flowPowers.about(t, from, until);
+            double[] step = {after.n(), after.x(), after.xx(), after.n(), after.y(),
+                    flowPowers.about(t, fallen, until).y()};
+            for (int i = falls; i < fallen; i++) {
+                if (Double.isFinite(logResistance[i])) {
+                    double x = r.time(i) - t;
+                    double share = Math.max(0, Math.min(1, x / FALL_SECONDS + 0.5));
+                    step[0] += share;
+                    step[1] += share * x;
+                    step[2] += share * x * x;
+                    step[3] += share * share;
+                    step[4] += share * logResistance[i];
+                    step[5] += share * logFlow[i];
                 }
             }
-            return window;
+            NormalEquations stepped = NormalEquations.ofSums(
+                    new double[] {all.n(), all.x(), all.xx(), all.xx(), all.xxx(), all.xxxx(), step[0], step[1],
+                            step[2],
+                            step[3]},
+                    new double[] {all.y(), all.xy(), all.xxy(), step[4]}, all.yy());
+            return new Window(stepped, new double[] {flowAll.y(), flowAll.xy(), flowAll.xxy(), step[5]},
+                    (int) all.n());
+        }
+
+        private int index(double place) {
+            return (int) Math.max(0, Math.min(r.size() - 1, place));
         }
 
         /** The pressure shows it at once, the cup later by its delay. */

@@ -28,6 +28,17 @@ public final class NormalEquations {
         this.yy = yy;
     }
 
+    /**
+     * {@return the equations of samples that were summed already}
+     *
+     * @param xx products of the terms with each other, the lower triangle row by row
+     * @param xy of the terms with the response
+     * @param yy of the response with itself
+     */
+    public static NormalEquations ofSums(double[] xx, double[] xy, double yy) {
+        return new NormalEquations(xx.clone(), xy.clone(), yy);
+    }
+
     public void add(double y, double... x) {
         int k = 0;
         for (int i = 0; i < x.length; i++) {
