@@ -1,6 +1,8 @@
 package org.grenu.core.curve;
 
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
@@ -21,8 +23,13 @@ import org.hipparchus.linear.RealMatrix;
  */
 public final class SavitzkyGolay {
 
+    /** Shots are sampled alike, so that the same few filters are asked for again and again. */
+    private static volatile List<SavitzkyGolay> made = List.of();
+    private static final int MOST_KEPT = 8;
+
     private final int window;
     private final int order;
+    private final double[][][] weights;
 
     /**
      * @param window values per fit, odd, at least {@code order + 1}
@@ -36,17 +43,30 @@ public final class SavitzkyGolay {
         }
         this.window = window;
         this.order = order;
+        this.weights = weights(window, order);
     }
 
     /** {@return the filter whose window spans about that time on the curve's grid} */
     public static SavitzkyGolay spanning(double seconds, double step, int order) {
         int half = Math.max((order + 2) / 2, (int) Math.round(seconds / step / 2));
-        return new SavitzkyGolay(2 * half + 1, order);
+        return kept(2 * half + 1, order);
+    }
+
+    private static SavitzkyGolay kept(int window, int order) {
+        List<SavitzkyGolay> known = made;
+        for (SavitzkyGolay filter : known) {
+            if (filter.window == window && filter.order == order) {
+                return filter;
+            }
+        }
+        SavitzkyGolay filter = new SavitzkyGolay(window, order);
+        made = Stream.concat(Stream.of(filter), known.stream().limit(MOST_KEPT - 1)).toList();
+        return filter;
     }
 
     /** {@return the weights that smooth the centre of the window} */
     public double[] centreWeights() {
-        return weights(window)[0][window / 2].clone();
+        return weights[0][window / 2].clone();
     }
 
     /** {@return the smoothed curve, same grid and unit} */
@@ -126,8 +146,12 @@ public final class SavitzkyGolay {
         }
     }
 
-    /** Weights [derivative][position in the window][sample], for value (0) and slope per step (1). */
     private double[][][] weights(int size) {
+        return size == window ? weights : weights(size, order);
+    }
+
+    /** Weights [derivative][position in the window][sample], for value (0) and slope per step (1). */
+    private static double[][][] weights(int size, int order) {
         int half = size / 2;
         int terms = order + 1;
         RealMatrix design = new Array2DRowRealMatrix(size, terms);
