@@ -72,6 +72,7 @@ public final class GrenuWindow extends Application {
 
     /** What is slow the first time and needs no library. */
     private static void prepare() {
+        ThemeSheet.dressControls(Theme.LIGHT);
         ThemeSheet.loadFace();
         ThemeSheet.dress(new Scene(new StackPane(new Label("…"), new TextField(), new Button("…")), 10, 10),
                 Theme.LIGHT);

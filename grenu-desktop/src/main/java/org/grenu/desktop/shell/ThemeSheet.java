@@ -38,11 +38,17 @@ public final class ThemeSheet {
 
     /** Dresses the scene in that theme, with words of that size, %, in what pops up. */
     public static void dress(Scene scene, Theme theme, int percent) {
-        Application.setUserAgentStylesheet(data(ControlRules.of(theme)));
-        scene.getStylesheets().setAll(roles(theme), ThemeSheet.class.getResource(RULES).toExternalForm());
+        dressControls(theme);
+        scene.getStylesheets()
+                .setAll(SheetCompiler.sheet("roles", theme), ThemeSheet.class.getResource(RULES).toExternalForm());
         if (percent != 100) {
             scene.getStylesheets().add(data(popups(percent)));
         }
+    }
+
+    /** Dresses controls in that theme; before the first of them it spares the toolkit reading its own sheet. */
+    public static void dressControls(Theme theme) {
+        Application.setUserAgentStylesheet(SheetCompiler.sheet("controls", theme));
     }
 
     /** Menus, lists and tooltips are windows of their own, which the page's magnifier does not reach. */
@@ -60,7 +66,7 @@ public final class ThemeSheet {
             css.append(String.format("  -g-%s: #%06X;%n", role.getKey(), role.getValue().getRGB() & 0xFFFFFF));
         }
         css.append("}\n");
-        return data(css.toString());
+        return css.toString();
     }
 
     private static String data(String css) {
