@@ -43,12 +43,13 @@ public final class GrenuWindow extends Application {
     private Bench bench;
     private LibraryWatch watch;
 
-    /** The library with its shots, opened while the toolkit starts. */
-    private record Opened(OpenLibrary library, List<ShotSummary> shots) {
+    /** The library with its newest shots, which are read while the window is built. */
+    private record Opened(OpenLibrary library, CompletableFuture<List<ShotSummary>> shots) {
 
         static Opened open(WindowRequest request) {
             OpenLibrary library = OpenLibrary.open(request.library());
-            return new Opened(library, library.library().read(tx -> tx.shots().newest(AT_ONCE)));
+            return new Opened(library, CompletableFuture
+                    .supplyAsync(() -> library.library().read(tx -> tx.shots().newest(AT_ONCE))));
         }
     }
 
@@ -90,14 +91,25 @@ public final class GrenuWindow extends Application {
     public void start(Stage stage) {
         Scene scene = openingScene();
         show(stage, scene);
-        opening.whenComplete((library, failure) -> Platform.runLater(() -> {
+        opening.whenComplete((opened, failure) -> Platform.runLater(() -> {
             if (failure == null) {
-                show(library, stage, scene);
-                NextLayout.then(scene, () -> laidOut(library.shots.size()));
+                BenchView view = build(opened.library, stage, scene);
+                opened.shots.whenComplete((shots, unread) -> Platform.runLater(() -> {
+                    if (unread == null) {
+                        show(view, shots, scene);
+                        NextLayout.then(scene, () -> laidOut(shots.size()));
+                    } else {
+                        refuse(scene, cause(unread));
+                    }
+                }));
             } else {
-                refuse(scene, failure.getCause() == null ? failure : failure.getCause());
+                refuse(scene, cause(failure));
             }
         }));
+    }
+
+    private static Throwable cause(Throwable failure) {
+        return failure.getCause() == null ? failure : failure.getCause();
     }
 
     /** The other shots wait until these can be seen. */
@@ -128,16 +140,21 @@ public final class GrenuWindow extends Application {
         stage.show();
     }
 
-    private void show(Opened opened, Stage stage, Scene scene) {
-        bench = Bench.on(opened.library, Platform::runLater);
-        scene.setRoot(new BenchView(bench, FileDialogs.of(stage)));
+    private BenchView build(OpenLibrary library, Stage stage, Scene scene) {
+        bench = Bench.on(library, Platform::runLater);
+        BenchView view = new BenchView(bench, FileDialogs.of(stage));
         bench.appearance().themeProperty().addListener((o, was, is) -> dress(scene));
         bench.desk().settingsProperty().addListener((o, was, is) -> {
             if (was.display().textSize() != is.display().textSize()) {
                 dress(scene);
             }
         });
-        bench.desk().load(opened.shots);
+        return view;
+    }
+
+    private void show(BenchView view, List<ShotSummary> shots, Scene scene) {
+        scene.setRoot(view);
+        bench.desk().load(shots);
         watch = new LibraryWatch(bench.desk());
         if (bench.desk().readOnly()) {
             bench.desk()
@@ -147,7 +164,7 @@ public final class GrenuWindow extends Application {
                             + "place that can be written to go on with it."));
             return;
         }
-        if (request.demo() && opened.shots.isEmpty()) {
+        if (request.demo() && shots.isEmpty()) {
             bench.importing().importSources(DemoFiles.all());
             bench.desk().onShelf().addAll(DemoFiles.shelf(), "The demo’s shelf");
         }
@@ -176,8 +193,10 @@ public final class GrenuWindow extends Application {
 
     @Override
     public void stop() {
-        if (bench != null) {
+        if (watch != null) {
             watch.close();
+        }
+        if (bench != null) {
             bench.close();
         }
     }

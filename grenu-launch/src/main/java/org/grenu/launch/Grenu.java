@@ -21,12 +21,14 @@ import picocli.CommandLine.Parameters;
 /** The command line: opens the window, or runs a batch command without one. */
 @Command(name = "grenu", mixinStandardHelpOptions = true, version = "Grenu " + Product.VERSION,
         description = "Reads espresso shots: curves, strength, extraction yield and its uncertainty.",
-        subcommands = {Grenu.Demo.class, AnalyseCommand.class, CompareCommand.class, SimulateCommand.class,
-                ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class})
+        subcommands = Grenu.Demo.class)
 public final class Grenu implements Callable<Integer> {
 
     /** Set by the start script when the arguments ask for a window. */
     private static final String WINDOW = "grenu.window";
+
+    private static final List<Class<?>> WINDOWLESS = List.of(AnalyseCommand.class, CompareCommand.class,
+            SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class);
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
     private List<Path> files = List.of();
@@ -39,10 +41,14 @@ public final class Grenu implements Callable<Integer> {
 
     /** Runs the command line and ends the process with its exit code. */
     public static void main(String[] arguments) {
-        if (Boolean.getBoolean(WINDOW)) {
+        boolean window = Boolean.getBoolean(WINDOW);
+        if (window) {
             GrenuWindow.warmUp();
         }
-        System.exit(new CommandLine(new Grenu()).setExecutionExceptionHandler(new PlainFailures()).execute(arguments));
+        CommandLine line = new CommandLine(new Grenu());
+        // Where a window is asked for, nobody waits for the other commands to be looked into.
+        (window ? List.<Class<?>>of() : WINDOWLESS).forEach(line::addSubcommand);
+        System.exit(line.setExecutionExceptionHandler(new PlainFailures()).execute(arguments));
     }
 
     @Override
