@@ -153,8 +153,8 @@ public final class GrenuWindow extends Application {
     }
 
     private void show(BenchView view, List<ShotSummary> shots, Scene scene) {
-        scene.setRoot(view);
         bench.desk().load(shots);
+        scene.setRoot(view);
         watch = new LibraryWatch(bench.desk());
         if (bench.desk().readOnly()) {
             bench.desk()

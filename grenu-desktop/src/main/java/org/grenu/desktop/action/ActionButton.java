@@ -1,8 +1,8 @@
 package org.grenu.desktop.action;
 
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 
@@ -11,7 +11,7 @@ public final class ActionButton extends Button {
 
     private ActionButton(Action action) {
         setId(action.id());
-        setTooltip(new Tooltip(action.tooltip()));
+        Hint.on(this, action.tooltip());
         setAccessibleText(action.tooltip());
         setMinWidth(Region.USE_PREF_SIZE);
         setOnAction(event -> action.invoke());

@@ -18,9 +18,9 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.compare.Question;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.quantity.DecimalText;
@@ -68,7 +68,7 @@ final class QuestionBar extends WrappingBar {
                 List.of(ComparisonBasis.values()),
                 model.choicesProperty().get().basis(),
                 ComparisonBasis::words, chosen -> model.choose(now -> now.withBasis(chosen)));
-        box.setTooltip(new Tooltip("Another basis can give another answer, so every answer names its own"));
+        Hint.on(box, "Another basis can give another answer, so every answer names its own");
         return box;
     }
 
@@ -83,7 +83,7 @@ final class QuestionBar extends WrappingBar {
         MenuButton menu = new MenuButton();
         menu.setId(id);
         menu.getStyleClass().add(Styles.ACTION);
-        menu.setTooltip(new Tooltip(tip));
+        Hint.on(menu, tip);
         menu.setMinWidth(Region.USE_PREF_SIZE);
         return menu;
     }
@@ -147,8 +147,7 @@ final class QuestionBar extends WrappingBar {
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(54);
         field.setPromptText("range");
-        field.setTooltip(
-                new Tooltip("Effects are stated and judged for this step; empty: for the range that was used"));
+        Hint.on(field, "Effects are stated and judged for this step; empty: for the range that was used");
         field.setAccessibleText("Step of " + variable.title() + " that its effect is stated for");
         onLeaving(field, () -> {
             Map<String, Double> steps = new HashMap<>(model.choicesProperty().get().steps());

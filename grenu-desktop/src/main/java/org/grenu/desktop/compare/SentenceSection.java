@@ -2,9 +2,9 @@ package org.grenu.desktop.compare;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.compare.Comparison;
 import org.grenu.core.compare.Doubt;
 import org.grenu.desktop.control.Styles;
@@ -20,7 +20,7 @@ final class SentenceSection extends AnswerSection {
         remark().setText("± 95 %");
         copy.setId("copy-sentence");
         copy.getStyleClass().add(Styles.ACTION);
-        copy.setTooltip(new Tooltip("Copy the answer with its basis and intervals"));
+        Hint.on(copy, "Copy the answer with its basis and intervals");
     }
 
     @Override

@@ -4,10 +4,10 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.FirstShown;
 import org.grenu.desktop.control.PlaceKey;
 import org.grenu.desktop.control.Styles;
@@ -114,7 +114,7 @@ public final class EntryField extends VBox {
 
     /** {@return this field, with what its number means on hovering} */
     public EntryField explained(String words) {
-        field.setTooltip(new Tooltip(words));
+        Hint.on(field, words);
         return this;
     }
 
@@ -142,7 +142,7 @@ public final class EntryField extends VBox {
         doubt.setVisible(asked != null);
         doubt.setText(asked == null ? "" : asked.question());
         doubt.setFocusTraversable(asked != null && asked.meant().isPresent());
-        doubt.setTooltip(asked == null || asked.meant().isEmpty() ? null : new Tooltip("Enter " + asked.meant().get()));
+        Hint.on(doubt, asked == null ? "" : asked.meant().map(meant -> "Enter " + meant).orElse(""));
     }
 
     /** {@return the words under the field} */

@@ -8,11 +8,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.library.Change;
@@ -78,7 +78,7 @@ public final class HistorySection extends Section {
                 : model.title(entry) + ": " + value(model.shown(entry, change.before())) + " → "
                         + value(model.shown(entry, change.after())));
         what.setWrapText(true);
-        what.setTooltip(new Tooltip(model.shown(entry, change.before()) + " → " + model.shown(entry, change.after())));
+        Hint.on(what, model.shown(entry, change.before()) + " → " + model.shown(entry, change.after()));
         Label when = new Label(when(entry.madeAt()) + (entry.reason().isEmpty() ? "" : " · " + entry.reason()));
         when.getStyleClass().add(Styles.MUTED);
         when.setWrapText(true);
@@ -103,7 +103,7 @@ public final class HistorySection extends Section {
         button.setId(id);
         button.getStyleClass().add(Styles.LINK);
         button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setTooltip(new Tooltip(tip));
+        Hint.on(button, tip);
         return button;
     }
 

@@ -11,12 +11,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.Row;
@@ -86,9 +86,8 @@ public final class RowsEntry extends VBox {
             fill(cells.get(i), index == NEW ? "" : table.get(index).cells().get(i));
         }
         enter.setGraphic((index == NEW ? Icon.ADD : Icon.CHECK).node());
-        enter.setTooltip(
-                new Tooltip(index == NEW ? "Add the row (Enter)"
-                        : "Keep the row as it is now (Enter); Esc leaves it as it was"));
+        Hint.on(enter, index == NEW ? "Add the row (Enter)"
+                : "Keep the row as it is now (Enter); Esc leaves it as it was");
         enter.setAccessibleText((index == NEW ? "Add a row to " : "Keep the row of ") + field.title());
         show(table);
     }
@@ -138,7 +137,7 @@ public final class RowsEntry extends VBox {
         press.setGraphic(cells(row, table));
         press.setMaxWidth(Double.MAX_VALUE);
         press.setAccessibleText(row.text());
-        press.setTooltip(new Tooltip(row.text() + "\nPress to correct it"));
+        Hint.on(press, row.text() + "\nPress to correct it");
         press.getStyleClass().add(Styles.ROW);
         if (index == edited) {
             press.getStyleClass().add(Styles.CURRENT);

@@ -8,12 +8,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
+import org.grenu.desktop.control.Hint;
 import org.grenu.app.importing.ImportOutcome;
 import org.grenu.desktop.control.Styles;
 
@@ -71,7 +71,7 @@ public final class ImportPanel extends VBox {
         Button again = new Button("Try refused files again");
         again.setId("import-again");
         again.getStyleClass().add(Styles.ACTION);
-        again.setTooltip(new Tooltip("Map the columns of one and keep the mapping; those that it fits are read by it"));
+        Hint.on(again, "Map the columns of one and keep the mapping; those that it fits are read by it");
         again.setOnAction(event -> model.tryRefusedAgain());
         again.visibleProperty()
                 .bind(model.runningProperty()

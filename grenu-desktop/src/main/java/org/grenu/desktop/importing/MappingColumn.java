@@ -8,9 +8,9 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
@@ -34,7 +34,7 @@ final class MappingColumn extends VBox {
         this.model = model;
         getStyleClass().add(Styles.MAPPING_COLUMN);
         Label heading = wide(112, rule.column(), Styles.STRONG);
-        heading.setTooltip(new Tooltip(rule.column()));
+        Hint.on(heading, rule.column());
         Label cells = wide(92, preview.samples().getOrDefault(rule.column(), ""), Styles.MUTED, Styles.CAPTION);
         HBox line = choices(heading, cells);
         Label why = new Label(preview.reasons().getOrDefault(rule.column(), ""));
@@ -99,7 +99,7 @@ final class MappingColumn extends VBox {
         sign.setSelected(rule.negated());
         sign.getStyleClass().add(Styles.ACTION);
         sign.setAccessibleText("Turn the sign of column " + rule.column());
-        sign.setTooltip(new Tooltip("Turn the sign"));
+        Hint.on(sign, "Turn the sign");
         sign.setOnAction(event -> model.change(new ColumnRule(rule.column(), rule.role(), rule.unit(),
                 sign.isSelected(), rule.scale(), rule.offset())));
         return sign;

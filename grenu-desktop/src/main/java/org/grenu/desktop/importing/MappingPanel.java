@@ -12,12 +12,12 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Styles;
@@ -238,7 +238,7 @@ public final class MappingPanel extends BorderPane {
         TextField field = new TextField(shown);
         field.setId(id);
         field.setAccessibleText(meaning);
-        field.setTooltip(new Tooltip(meaning));
+        Hint.on(field, meaning);
         field.getStyleClass().add(Styles.ENTRY);
         field.setPrefWidth(46);
         field.setOnAction(event -> DecimalText.parse(field.getText().isBlank() ? "0" : field.getText())

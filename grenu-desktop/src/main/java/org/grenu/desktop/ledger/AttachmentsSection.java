@@ -7,12 +7,12 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -36,7 +36,7 @@ final class AttachmentsSection extends Section {
         Button add = new Button("Attach…");
         add.setId("attach");
         add.getStyleClass().add(Styles.ACTION);
-        add.setTooltip(new Tooltip("Or drop pictures on the window"));
+        Hint.on(add, "Or drop pictures on the window");
         add.setOnAction(event -> actions.attach());
         Button save = new Button("Save a copy…");
         save.setId("save-log");
@@ -65,8 +65,8 @@ final class AttachmentsSection extends Section {
         Label name = new Label(attachment.name());
         name.setMaxWidth(THUMBNAIL);
         name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
-        name.setTooltip(new Tooltip(
-                attachment.name() + ", " + Math.max(1, attachment.size() / 1024) + " kB; click saves a copy"));
+        Hint.on(name,
+                attachment.name() + ", " + Math.max(1, attachment.size() / 1024) + " kB; click saves a copy");
         name.getStyleClass().add(Styles.CAPTION);
         name.setOnMouseClicked(event -> actions.save(attachment));
         Button remove = new Button();

@@ -6,11 +6,11 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.curve.Repair;
 import org.grenu.core.curve.RepairKind;
 import org.grenu.core.diagnosis.Finding;
@@ -121,7 +121,7 @@ final class FindingsSection extends Section {
         on.setId("repair-" + repair.kind().key());
         on.setSelected(repair.applied());
         on.setAccessibleText(repair.kind().title());
-        on.setTooltip(new Tooltip("Switch this repair off to see the curve as logged"));
+        Hint.on(on, "Switch this repair off to see the curve as logged");
         on.setOnAction(event -> model.switchRepair(repair.kind(), on.isSelected()));
         return on;
     }

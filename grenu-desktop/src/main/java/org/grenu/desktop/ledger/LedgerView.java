@@ -5,15 +5,19 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
+import org.grenu.desktop.control.NextLayout;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.SteadyScroll;
 import org.grenu.desktop.control.Styles;
@@ -44,9 +48,9 @@ public final class LedgerView extends VBox {
         readings = new ReadingsSection(model, actions::takeReadings);
         entries = new RecordSection(model, actions::copyPrevious);
         VBox column = new VBox(made, masses, readings,
-                new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings,
-                new NextSection(model), new ProfileSection(model),
-                times, entries, files, new HistorySection(model.history(), "history"));
+                new BudgetSection(model, appearance), new PlaneSection(model, appearance), findings);
+        belowTheFold(column, List.of(new NextSection(model), new ProfileSection(model),
+                times, entries, files, new HistorySection(model.history(), "history")));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         scroll.getStyleClass().add(Styles.LEDGER);
         scroll.setContent(column);
@@ -66,6 +70,18 @@ public final class LedgerView extends VBox {
         getStyleClass().add(Styles.LEDGER_PAGE);
         scroll.visibleProperty().bind(desk.openProperty().isNotNull());
         getChildren().get(0).visibleProperty().bind(scroll.visibleProperty());
+    }
+
+    /** What can only be scrolled to waits until the rest can be seen: it is half of the column. */
+    private void belowTheFold(VBox column, List<Section> sections) {
+        sceneProperty().addListener(new ChangeListener<>() {
+
+            @Override
+            public void changed(ObservableValue<? extends Scene> o, Scene was, Scene is) {
+                sceneProperty().removeListener(this);
+                NextLayout.then(is, () -> column.getChildren().addAll(sections));
+            }
+        });
     }
 
     /**
@@ -107,7 +123,7 @@ public final class LedgerView extends VBox {
         fill.getStyleClass().addAll(Styles.LINK, Styles.STRONG);
         fill.setFocusTraversable(false);
         fill.setMinWidth(USE_PREF_SIZE);
-        fill.setTooltip(new Tooltip("On to the next thing that is unknown: dose, readings, then the record (Ctrl R)"));
+        Hint.on(fill, "On to the next thing that is unknown: dose, readings, then the record (Ctrl R)");
         fill.setOnAction(event -> fillIn());
         line.getChildren().addAll(gap, fill);
         return line;

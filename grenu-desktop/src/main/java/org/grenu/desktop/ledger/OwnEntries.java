@@ -12,12 +12,12 @@ import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.Suggestions;
 import org.grenu.desktop.control.Styles;
@@ -51,8 +51,8 @@ final class OwnEntries extends VBox {
         Button add = new Button("Add");
         add.setId("own-add");
         add.getStyleClass().add(Styles.ACTION);
-        add.setTooltip(new Tooltip(
-                "A new entry for every shot, a number, a word, yes or no: a factor or a response of your study"));
+        Hint.on(add,
+                "A new entry for every shot, a number, a word, yes or no: a factor or a response of your study");
         add.setOnAction(event -> add());
         name.setOnAction(event -> add());
         refusal.getStyleClass().add(Styles.REFUSAL);
@@ -98,7 +98,7 @@ final class OwnEntries extends VBox {
     private void show(int row, String key) {
         Label title = new Label(key);
         title.setPadding(new Insets(4, 0, 0, 0));
-        title.setTooltip(new Tooltip(key));
+        Hint.on(title, key);
         GridPane.setValignment(title, VPos.TOP);
 
         EntryField entry = new EntryField(model.own(key), "own-" + key.replaceAll("[^A-Za-z0-9_]", "-"))

@@ -7,9 +7,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.record.Plausibility;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.entry.EntryField;
@@ -56,7 +56,7 @@ final class ReadingsSection extends Section {
         Button guided = new Button("Take a series…");
         guided.setId("take-series");
         guided.getStyleClass().add(Styles.LINK);
-        guided.setTooltip(new Tooltip("Guides you from stirring to the last reading that helps (Ctrl T)"));
+        Hint.on(guided, "Guides you from stirring to the last reading that helps (Ctrl T)");
         guided.setOnAction(event -> takeReadings.run());
         doubt.setId("readings-doubt");
         doubt.getStyleClass().add(Styles.REFUSAL);
@@ -93,7 +93,7 @@ final class ReadingsSection extends Section {
             readings.getChildren().add(reading(i));
         }
         fresh = new EntryField(model.newReading(), "new-reading").thatAdds().wide(47).hinting("add");
-        fresh.field().setTooltip(new Tooltip("Type a reading in % and press Enter"));
+        Hint.on(fresh.field(), "Type a reading in % and press Enter");
         readings.getChildren().add(fresh);
         if (typing) {
             fresh.field().requestFocus();
@@ -112,7 +112,7 @@ final class ReadingsSection extends Section {
         remove.setGraphic(Icon.CLOSE.node());
         remove.getStyleClass().addAll(Styles.QUIET, Styles.REMOVE);
         remove.setAccessibleText(String.format(Locale.ROOT, "Remove reading %d", index + 1));
-        remove.setTooltip(new Tooltip("Remove this reading (Ctrl Z brings it back)"));
+        Hint.on(remove, "Remove this reading (Ctrl Z brings it back)");
         remove.setOnAction(event -> model.removeReading(index));
         HBox box = new HBox(entry, remove);
         box.setAlignment(Pos.TOP_LEFT);

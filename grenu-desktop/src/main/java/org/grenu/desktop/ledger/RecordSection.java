@@ -12,10 +12,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
@@ -78,8 +78,7 @@ final class RecordSection extends Section {
         changed.setWrapText(true);
         takeOver.setId("take-over");
         takeOver.getStyleClass().add(Styles.ACTION);
-        takeOver.setTooltip(
-                new Tooltip("Fills what is unknown here with what was set up for the previous shot (Ctrl L)"));
+        Hint.on(takeOver, "Fills what is unknown here with what was set up for the previous shot (Ctrl L)");
         takeOver.setOnAction(event -> copyPrevious.run());
         takeOver.managedProperty().bind(takeOver.visibleProperty());
         cryogens.getStyleClass().addAll(Styles.MUTED, Styles.GUARD);
@@ -184,7 +183,7 @@ final class RecordSection extends Section {
     private Label name(RecordField field) {
         Label name = FieldLabel.of(field, model.unitsProperty());
         name.setPadding(new Insets(4, 0, 0, 0));
-        name.setTooltip(new Tooltip(field.title()));
+        Hint.on(name, field.title());
         GridPane.setValignment(name, VPos.TOP);
         return name;
     }

@@ -7,9 +7,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -69,7 +69,7 @@ final class TimesSection extends Section {
         button.setId("convention-" + convention.key());
         button.setToggleGroup(choices);
         button.setUserData(convention);
-        button.setTooltip(new Tooltip("Count the study's shots " + convention.title()));
+        Hint.on(button, "Count the study's shots " + convention.title());
         button.setOnAction(event -> model.chooseConvention(convention));
         return button;
     }

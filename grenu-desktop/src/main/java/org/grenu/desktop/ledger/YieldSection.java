@@ -6,10 +6,10 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.extraction.Basis;
 import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Section;
@@ -35,7 +35,7 @@ final class YieldSection extends Section {
         Button basis = new Button();
         basis.setId("basis");
         basis.getStyleClass().add(Styles.LINK);
-        basis.setTooltip(new Tooltip("Show the yield on the other basis"));
+        Hint.on(basis, "Show the yield on the other basis");
         basis.setOnAction(event -> model.basisProperty()
                 .set(model.basisProperty().get() == Basis.AS_DOSED ? Basis.DRY : Basis.AS_DOSED));
         Runnable name = () -> basis.setText(model.basisProperty().get().title() + " ⇄");
@@ -62,7 +62,7 @@ final class YieldSection extends Section {
         Button solve = new Button("Calculate…");
         solve.setId("calculate");
         solve.getStyleClass().add(Styles.LINK);
-        solve.setTooltip(new Tooltip("Solve for any one of dose, beverage mass, strength and extraction yield"));
+        Hint.on(solve, "Solve for any one of dose, beverage mass, strength and extraction yield");
         solve.setOnAction(event -> calculate.run());
         getChildren().addAll(headline, other, wanting, triples, stated, solve);
         model.text().addListener((o, was, is) -> show(is));

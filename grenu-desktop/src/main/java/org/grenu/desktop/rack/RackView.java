@@ -13,7 +13,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -23,6 +22,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.OwnFactor;
 import org.grenu.core.record.RecordFactor;
@@ -92,9 +92,9 @@ public final class RackView extends VBox {
         filter.setId("filter");
         filter.setPromptText("Filter: gentle ey>20");
         filter.setAccessibleText("Filter the shots");
-        filter.setTooltip(new Tooltip(
+        Hint.on(filter,
                 "Words, field:value, grind:2.2-2.6, ey>20, age<14, finding:channel, unknown:taste; a minus takes out "
-                        + "(Ctrl F)"));
+                        + "(Ctrl F)");
         filter.textProperty().bindBidirectional(model.filterProperty());
         filter.addEventFilter(KeyEvent.KEY_PRESSED, key -> {
             if (Suggestions.shownFor(filter)) {
@@ -127,8 +127,7 @@ public final class RackView extends VBox {
         hint.getStyleClass().add(Styles.CAPTION);
         hint.setMinWidth(0);
         hint.textProperty().bind(model.hintProperty());
-        hint.setTooltip(new Tooltip());
-        hint.getTooltip().textProperty().bind(hint.textProperty());
+        hint.textProperty().addListener((o, was, is) -> Hint.on(hint, is));
         hint.visibleProperty().bind(hint.textProperty().isNotEmpty());
         legend.visibleProperty().bind(hint.visibleProperty().not());
         StackPane beside = new StackPane(legend, hint);
@@ -183,7 +182,7 @@ public final class RackView extends VBox {
         menu.getStyleClass().remove(Styles.ACTION);
         menu.getStyleClass().addAll(Styles.QUIET, Styles.SEARCH_MENU);
         menu.setAccessibleText("Searches, and what to do with the shots shown");
-        menu.setTooltip(new Tooltip("Searches, and what to do with the shots shown"));
+        Hint.on(menu, "Searches, and what to do with the shots shown");
         return menu;
     }
 
@@ -263,7 +262,7 @@ public final class RackView extends VBox {
         count.getStyleClass().add(Styles.MUTED);
         Button all = new Button("All shown");
         all.setId("pick-all");
-        all.setTooltip(new Tooltip("Compare all shots that the filter shows, and no others"));
+        Hint.on(all, "Compare all shots that the filter shows, and no others");
         all.setOnAction(event -> picked.pickOnly(model.shown()));
         Button none = new Button("None");
         none.setId("pick-none");
@@ -314,7 +313,7 @@ public final class RackView extends VBox {
         where.setId("library-path");
         where.getStyleClass().addAll(Styles.MUTED, Styles.RACK_FOOT);
         where.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
-        where.setTooltip(new Tooltip(path + "\nChoose another with --library."));
+        Hint.on(where, path + "\nChoose another with --library.");
         where.setMaxWidth(Double.MAX_VALUE);
         return where;
     }

@@ -9,12 +9,12 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.FxColor;
 import org.grenu.desktop.control.Styles;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.StudyDesk;
@@ -33,7 +33,6 @@ final class SlipCell extends ListCell<RackRow> {
     private final Label day = new Label();
     private final Label count = new Label();
     private final BorderPane heading = new BorderPane();
-    private final Tooltip tip = new Tooltip();
     private final StackPane stack = new StackPane(heading, card);
 
     SlipCell(Appearance appearance, StudyDesk desk, PickedShots picked, ObservableValue<Boolean> picking,
@@ -67,8 +66,7 @@ final class SlipCell extends ListCell<RackRow> {
             SlipText text = SlipText.of(slip.shot(), desk, appearance.colourByProperty().get());
             fill(slip.shot(), text);
             show(card, spoken(text));
-            tip.setText(told(slip.shot(), text));
-            setTooltip(tip);
+            Hint.on(this, told(slip.shot(), text));
         } else {
             show(null, null);
         }
@@ -80,7 +78,7 @@ final class SlipCell extends ListCell<RackRow> {
             node.setManaged(node == shown);
         }
         if (shown != card) {
-            setTooltip(null);
+            Hint.on(this, "");
             card.offerNothing();
         }
         setAccessibleText(accessible);

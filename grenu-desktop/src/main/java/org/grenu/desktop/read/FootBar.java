@@ -13,9 +13,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.desktop.control.Styles;
@@ -41,17 +41,17 @@ final class FootBar extends WrappingBar {
         strips.setId("strip-choice");
         strips.getStyleClass().addAll(Styles.ACTION);
         strips.setMinWidth(Region.USE_PREF_SIZE);
-        strips.setTooltip(new Tooltip("Which strips are shown, and in which order"));
+        Hint.on(strips, "Which strips are shown, and in which order");
         strips.setOnShowing(event -> fillStrips());
         ghost.setId("ghost");
         ghost.getStyleClass().add(Styles.ACTION);
         ghost.setMinWidth(Region.USE_PREF_SIZE);
-        ghost.setTooltip(new Tooltip("Hold other shots against this one (G on the strips)"));
+        Hint.on(ghost, "Hold other shots against this one (G on the strips)");
         ghost.setOnAction(event -> switchGhost());
         found.setId("find-phases");
         found.getStyleClass().add(Styles.LINK);
         found.setMinWidth(Region.USE_PREF_SIZE);
-        found.setTooltip(new Tooltip("Forget the borders set by hand"));
+        Hint.on(found, "Forget the borders set by hand");
         found.setOnAction(event -> model.findPhases());
         found.managedProperty().bind(found.visibleProperty());
         processing.getStyleClass().add(Styles.MUTED);
@@ -82,7 +82,7 @@ final class FootBar extends WrappingBar {
         whole.setId("show-all");
         whole.getStyleClass().add(Styles.LINK);
         whole.setMinWidth(Region.USE_PREF_SIZE);
-        whole.setTooltip(new Tooltip("Show the whole log (0, or double click)"));
+        Hint.on(whole, "Show the whole log (0, or double click)");
         whole.setOnAction(event -> model.reset());
         whole.visibleProperty()
                 .bind(Bindings.createBooleanBinding(() -> model.figureProperty().get() != null
@@ -153,7 +153,7 @@ final class FootBar extends WrappingBar {
         axes.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == model.options().axis()));
         ghost.setText(model.ghostTitle().isEmpty() ? "Set as ghost" : model.ghostTitle() + "  ✕");
         String reference = model.referenceTitle();
-        processing.setTooltip(reference.isEmpty() ? null : new Tooltip(reference));
+        Hint.on(processing, reference);
         processing.setText((reference.isEmpty() ? "" : reference + " · ") + model.processing());
         found.setVisible(model.phasesEdited());
     }

@@ -7,10 +7,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.EntryField;
@@ -84,7 +84,7 @@ final class NotebookView extends VBox {
         Button type = new Button("Type points…");
         type.setId("type-points");
         type.getStyleClass().add(Styles.ACTION);
-        type.setTooltip(new Tooltip("Points read off a gauge and a scale"));
+        Hint.on(type, "Points read off a gauge and a scale");
         type.setOnAction(event -> openTyping());
         HBox buttons = new HBox(8, file, type);
         buttons.setAlignment(Pos.CENTER);
@@ -95,7 +95,7 @@ final class NotebookView extends VBox {
         Button file = new Button("Give it a log…");
         file.setId("give-log");
         file.getStyleClass().add(Styles.ACTION);
-        file.setTooltip(new Tooltip("The shot keeps what is written down and takes the curves of a file"));
+        Hint.on(file, "The shot keeps what is written down and takes the curves of a file");
         file.setOnAction(event -> chooseLog.run());
         return file;
     }

@@ -9,13 +9,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.FirstShown;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Appearance;
@@ -104,7 +104,7 @@ public final class ReadView extends BorderPane {
     private static Button neighbour(String sign, String tip, Runnable go) {
         Button button = new Button(sign);
         button.getStyleClass().add(Styles.QUIET);
-        button.setTooltip(new Tooltip(tip));
+        Hint.on(button, tip);
         button.setAccessibleText(tip);
         button.setFocusTraversable(false);
         button.setMinWidth(Region.USE_PREF_SIZE);
@@ -115,10 +115,10 @@ public final class ReadView extends BorderPane {
     private void describe(ReadViewModel model) {
         title.setText(model.title());
         file.setText(model.file());
-        file.setTooltip(model.file().isEmpty() ? null : new Tooltip("The log came in " + model.file()));
+        Hint.on(file, model.file().isEmpty() ? "" : "The log came in " + model.file());
         recipe.setText(model.recipe());
-        recipe.setTooltip(model.recipe().isEmpty() ? null : new Tooltip(model.recipe()));
+        Hint.on(recipe, model.recipe());
         fault.setText(model.fault().isEmpty() ? "" : "faulty: " + model.fault());
-        fault.setTooltip(model.fault().isEmpty() ? null : new Tooltip(model.fault()));
+        Hint.on(fault, model.fault());
     }
 }

@@ -15,7 +15,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
@@ -23,6 +22,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
@@ -175,7 +175,7 @@ public final class ShelfView extends BorderPane {
     private Button offered(String known) {
         Button offer = new Button(known);
         offer.getStyleClass().add(Styles.LINK);
-        offer.setTooltip(new Tooltip("Put “" + known + "” on the shelf"));
+        Hint.on(offer, "Put “" + known + "” on the shelf");
         offer.setOnAction(event -> add(known));
         return offer;
     }

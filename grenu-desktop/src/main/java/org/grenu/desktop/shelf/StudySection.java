@@ -3,9 +3,9 @@ package org.grenu.desktop.shelf;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -34,7 +34,7 @@ final class StudySection extends Section {
         Button take = new Button("Put them in");
         take.setId("study-take");
         take.getStyleClass().add(Styles.ACTION);
-        take.setTooltip(new Tooltip("All shots that the rack shows: filter them first, such as profile:gentle"));
+        Hint.on(take, "All shots that the rack shows: filter them first, such as profile:gentle");
         take.setOnAction(event -> {
             try {
                 model.take(arm.getText());

@@ -6,11 +6,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfVersion;
@@ -42,7 +42,7 @@ final class ThingSection extends Section {
 
     private EntryField name() {
         EntryField name = new EntryField(model.name(), "shelf-item-name");
-        name.field().setTooltip(new Tooltip("Shots that name it are renamed with it"));
+        Hint.on(name.field(), "Shots that name it are renamed with it");
         return name;
     }
 
@@ -74,7 +74,7 @@ final class ThingSection extends Section {
         parts.setId("parts-changed");
         parts.getStyleClass().add(Styles.ACTION);
         parts.setMinWidth(Region.USE_PREF_SIZE);
-        parts.setTooltip(new Tooltip("Begins a new version from a day on; older shots keep theirs"));
+        Hint.on(parts, "Begins a new version from a day on; older shots keep theirs");
         parts.setOnAction(event -> ask());
         return parts;
     }

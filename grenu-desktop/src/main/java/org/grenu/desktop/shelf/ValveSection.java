@@ -7,9 +7,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.Row;
 import org.grenu.core.hydraulics.ValveCalibration;
 import org.grenu.core.quantity.DecimalText;
@@ -72,7 +72,7 @@ final class ValveSection extends Section {
         TextField flow = new TextField();
         field(flow, "valve-flow", "flow", 52);
         flow.setAccessibleText("Free flow wanted, g/s");
-        flow.setTooltip(new Tooltip("Free flow wanted, g/s"));
+        Hint.on(flow, "Free flow wanted, g/s");
         Label opening = opening(flow);
         HBox line = new HBox(6, word("Set for"), flow, word("g/s:"), opening);
         line.setAlignment(Pos.CENTER_LEFT);
@@ -97,7 +97,7 @@ final class ValveSection extends Section {
         field.setAccessibleText(hint);
         field.setPrefWidth(width);
         field.setMinWidth(40);
-        field.setTooltip(new Tooltip(hint));
+        Hint.on(field, hint);
     }
 
     private void lead() {

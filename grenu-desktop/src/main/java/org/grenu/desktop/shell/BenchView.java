@@ -72,7 +72,7 @@ public final class BenchView extends StackPane {
         attachments = new AttachmentActions(bench.desk());
         JoinViewModel joining = new JoinViewModel(bench.desk(), bench.library().worker());
         files = new FileRequests(bench, dialogs, joining);
-        panels = new Panels(bench, dialogs, files, joining);
+        panels = new Panels(bench, dialogs, files, joining, overlays);
         actions = BenchActions.of(bench, files, panels, reach());
         finding = new FindOrDoViewModel(
                 new Findables(bench, actions, new SearchActions(bench.rack(), rackActions())).sources());
@@ -87,7 +87,6 @@ public final class BenchView extends StackPane {
         BorderPane whole = new BorderPane(page);
         whole.setLeft(new Spine(bench.desk(), bench.appearance(), bench.workspace(), actions));
         all.getChildren().add(whole);
-        panels.layOver(overlays);
         overlays.add(new FindOrDoPanel(finding), finding::putAway);
         Magnifier magnifier = new Magnifier(all, LEAST_WIDTH, LEAST_HEIGHT);
         bench.desk()
@@ -108,20 +107,19 @@ public final class BenchView extends StackPane {
         StackPane reading = new StackPane(read);
         FirstShown.inFrontIn(reading, series);
         return List.of(
-                new Room(Workspace.SHELF, new ShelfView(bench.shelf(), bench.appearance()),
-                        new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave)),
-                new Room(Workspace.READ, reading, ledger),
-                new Room(Workspace.COMPARE, new CompareView(bench.compare(), bench.appearance(), compareExportMenu()),
-                        new AnswerLedger(bench.compare(), bench.appearance())));
+                new Room(Workspace.SHELF, () -> new ShelfView(bench.shelf(), bench.appearance()),
+                        () -> new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave)),
+                new Room(Workspace.READ, () -> reading, () -> ledger),
+                new Room(Workspace.COMPARE,
+                        () -> new CompareView(bench.compare(), bench.appearance(), compareExportMenu()),
+                        () -> new AnswerLedger(bench.compare(), bench.appearance())));
     }
 
     private SplitPane columns(List<Room> rooms) {
         StackPane work = new StackPane();
         StackPane beside = new StackPane();
         for (Room room : rooms) {
-            room.shownWhile(bench.workspace());
-            FirstShown.behindIn(work, room.centre());
-            FirstShown.behindIn(beside, room.ledger());
+            room.furnish(bench.workspace(), work, beside);
         }
         work.getChildren().add(emptyState());
         SplitPane columns = new SplitPane(rack, work, beside);

@@ -8,7 +8,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -16,6 +15,7 @@ import javafx.scene.layout.StackPane;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.action.ActionButton;
 import org.grenu.desktop.action.Actions;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
@@ -66,6 +66,6 @@ final class Header extends HBox {
         String first = studies.isEmpty() ? ""
                 : studies.get(0) + (studies.size() > 1 ? " and " + (studies.size() - 1) + " more" : "");
         study.setText((simulated ? "Basalt Room / " : "") + first + (simulated ? "  (simulated)" : ""));
-        study.setTooltip(studies.isEmpty() ? null : new Tooltip(String.join("\n", studies)));
+        Hint.on(study, String.join("\n", studies));
     }
 }

@@ -5,10 +5,10 @@ import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.util.Duration;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Icon;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.Notice;
@@ -46,7 +46,7 @@ final class NoticeBar extends HBox {
             setVisible(is != null);
             if (is != null) {
                 text.setText(is.text());
-                text.setTooltip(new Tooltip(is.text()));
+                Hint.on(text, is.text());
                 getStyleClass().remove(Styles.FAILED);
                 if (is.kind() == Notice.Kind.FAILED) {
                     getStyleClass().add(Styles.FAILED);

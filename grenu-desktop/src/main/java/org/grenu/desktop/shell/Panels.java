@@ -1,6 +1,8 @@
 package org.grenu.desktop.shell;
 
 import java.util.List;
+import java.util.function.Supplier;
+import javafx.scene.Node;
 import org.grenu.desktop.calculator.CalculatorPanel;
 import org.grenu.desktop.calculator.CalculatorViewModel;
 import org.grenu.desktop.importing.ImportPanel;
@@ -18,72 +20,84 @@ import org.grenu.library.ShotSummary;
 final class Panels {
 
     private final Bench bench;
-    private final SettingsPanel settings;
-    private final ImportPanel imports;
-    private final MappingPanel mapping;
-    private final KeptMappingsPanel keptMappings;
-    private final BulkPanel bulk;
-    private final BinPanel bin;
-    private final JoinPanel join;
-    private final CopyPanel copying;
-    private final CalculatorPanel calculator;
+    private final Overlays overlays;
+    private final OnDemand<SettingsPanel> settings;
+    private final OnDemand<KeptMappingsPanel> keptMappings;
+    private final OnDemand<BulkPanel> bulk;
+    private final OnDemand<BinPanel> bin;
+    private final OnDemand<CopyPanel> copying;
+    private final OnDemand<CalculatorPanel> calculator;
 
-    Panels(Bench bench, FileDialogs dialogs, FileRequests files, JoinViewModel joining) {
+    /** Panels that lie among those. */
+    Panels(Bench bench, FileDialogs dialogs, FileRequests files, JoinViewModel joining, Overlays overlays) {
         this.bench = bench;
-        settings = new SettingsPanel(bench.desk());
-        imports = new ImportPanel(bench.importing(), bench.mapping());
-        mapping = new MappingPanel(bench.mapping(), bench.appearance(), files::saveText);
-        keptMappings = new KeptMappingsPanel(bench.keptMappings(), files::saveText,
-                () -> dialogs.filesToOpen(FilesWanted.MAPPINGS));
-        bulk = new BulkPanel(new BulkViewModel(bench.desk()));
-        bin = new BinPanel(bench.desk());
-        join = new JoinPanel(joining);
-        copying = new CopyPanel(bench.ledger(), bench.desk().units());
-        calculator = new CalculatorPanel(new CalculatorViewModel(bench.desk()));
+        this.overlays = overlays;
+        settings = new OnDemand<>(() -> new SettingsPanel(bench.desk()));
+        keptMappings = new OnDemand<>(() -> new KeptMappingsPanel(bench.keptMappings(), files::saveText,
+                () -> dialogs.filesToOpen(FilesWanted.MAPPINGS)));
+        bulk = new OnDemand<>(() -> new BulkPanel(new BulkViewModel(bench.desk())));
+        bin = new OnDemand<>(() -> new BinPanel(bench.desk()));
+        copying = new OnDemand<>(() -> new CopyPanel(bench.ledger(), bench.desk().units()));
+        calculator = new OnDemand<>(() -> new CalculatorPanel(new CalculatorViewModel(bench.desk())));
+        ImportPanel imports = new ImportPanel(bench.importing(), bench.mapping());
+        overlays.addHoldingWork(imports, imports::putAway);
+        overlays.addHoldingWork(new MappingPanel(bench.mapping(), bench.appearance(), files::saveText),
+                bench.mapping()::putAway);
+        JoinPanel join = new JoinPanel(joining);
+        overlays.add(join, join::putAway);
     }
 
-    /** Lays all of them over the page. */
-    void layOver(Overlays overlays) {
-        overlays.add(settings, () -> settings.setVisible(false));
-        overlays.addHoldingWork(imports, imports::putAway);
-        overlays.addHoldingWork(mapping, bench.mapping()::putAway);
-        overlays.add(join, join::putAway);
-        List.of(bulk, bin, copying, calculator, keptMappings)
-                .forEach(panel -> overlays.add(panel, () -> panel.setVisible(false)));
+    /** A panel that is made and laid over the page when it is first asked for. */
+    private final class OnDemand<T extends Node> {
+        private final Supplier<T> maker;
+        private T made;
+
+        OnDemand(Supplier<T> maker) {
+            this.maker = maker;
+        }
+
+        T get() {
+            if (made == null) {
+                T panel = maker.get();
+                made = panel;
+                overlays.add(panel, () -> panel.setVisible(false));
+            }
+            return made;
+        }
     }
 
     /** Schools and the time convention, shown or put away. */
     void settings() {
-        settings.toggle();
+        settings.get().toggle();
     }
 
     /** How logs of other programs are read. */
     void keptMappings() {
-        keptMappings.open();
+        keptMappings.get().open();
     }
 
     /** Entries of those shots. */
     void edit(List<ShotSummary> shots) {
-        bulk.open(shots);
+        bulk.get().open(shots);
     }
 
     /** Entries of all shots shown. */
     void editShown() {
-        bulk.open(bench.rack().shown());
+        bulk.get().open(bench.rack().shown());
     }
 
     /** What is in the bin. */
     void bin() {
-        bin.open();
+        bin.get().open();
     }
 
     /** What copying from the previous shot would write. */
     void copyPrevious() {
-        copying.open();
+        copying.get().open();
     }
 
     /** The balance of dissolved solids, to solve. */
     void calculator() {
-        calculator.open();
+        calculator.get().open();
     }
 }

@@ -6,10 +6,10 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.action.Action;
 import org.grenu.desktop.action.ActionButton;
 import org.grenu.desktop.action.Actions;
@@ -55,7 +55,7 @@ final class Spine extends VBox {
         stored.getStyleClass().add(Styles.STORED);
         stored.textProperty().bind(desk.storedProperty());
         stored.setWrapText(true);
-        stored.setTooltip(new Tooltip("Every edit is stored at once; there is nothing to save."));
+        Hint.on(stored, "Every edit is stored at once; there is nothing to save.");
         return stored;
     }
 
@@ -64,7 +64,7 @@ final class Spine extends VBox {
         Button item = new Button(action.label(), place.icon().node());
         item.setId(action.id());
         item.getStyleClass().add(Styles.SPINE_ITEM);
-        item.setTooltip(new Tooltip(action.tooltip()));
+        Hint.on(item, action.tooltip());
         item.setOnAction(event -> action.invoke());
         Runnable mark = () -> mark(item, workspace.get() == place);
         workspace.addListener((o, was, is) -> mark.run());

@@ -5,10 +5,10 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.strength.Sample;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -93,7 +93,7 @@ final class SampleBar extends VBox {
         Button button = new Button(words);
         button.setId("sample-add-" + kind.key());
         button.getStyleClass().add(Styles.LINK);
-        button.setTooltip(new Tooltip(meaning));
+        Hint.on(button, meaning);
         button.setOnAction(event -> samples.add(kind));
         return button;
     }

@@ -13,13 +13,13 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Hint;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.FigureImage;
@@ -107,7 +107,7 @@ public final class SeriesView extends BorderPane {
         Button close = new Button("Back to the curves");
         close.setId("series-close");
         close.getStyleClass().add(Styles.ACTION);
-        close.setTooltip(new Tooltip("Esc; what was entered is stored"));
+        Hint.on(close, "Esc; what was entered is stored");
         close.setOnAction(event -> model.shownProperty().set(false));
         HBox row = new HBox(10, title, gap, close);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -132,7 +132,7 @@ public final class SeriesView extends BorderPane {
         go.setId("series-next");
         go.getStyleClass().addAll(Styles.ACTION, Styles.PRIMARY);
         go.setMinWidth(Region.USE_PREF_SIZE);
-        go.setTooltip(new Tooltip("Enter or Space"));
+        Hint.on(go, "Enter or Space");
         go.setOnAction(event -> model.next());
     }
 
@@ -166,7 +166,7 @@ public final class SeriesView extends BorderPane {
         field.setPrefWidth(52);
         field.setMinWidth(52);
         field.setAccessibleText("Temperature");
-        field.setTooltip(new Tooltip("Stays for the next readings; empty is unknown"));
+        Hint.on(field, "Stays for the next readings; empty is unknown");
         field.textProperty().bindBidirectional(value);
         return field;
     }

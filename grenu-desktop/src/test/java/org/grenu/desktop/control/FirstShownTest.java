@@ -2,6 +2,7 @@ package org.grenu.desktop.control;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.layout.Pane;
@@ -17,17 +18,25 @@ class FirstShownTest {
     }
 
     @Test
-    void isInThePaneOnceItIsVisibleAndStaysThere() {
+    void isInThePaneOnceItIsVisibleAndStaysThere() throws InterruptedException {
         BooleanProperty shown = new SimpleBooleanProperty(false);
         Pane pane = new Pane(new Region());
-        FirstShown.behindIn(pane, boundTo(shown));
+        AtomicInteger made = new AtomicInteger();
+        FirstShown.behindIn(pane, shown.and(new SimpleBooleanProperty(true)), () -> {
+            made.incrementAndGet();
+            return new Region();
+        });
+        collectGarbage();
         assertThat(pane.getChildren()).hasSize(1);
+        assertThat(made).hasValue(0);
         shown.set(true);
         assertThat(pane.getChildren()).hasSize(2);
         assertThat(pane.getChildren().get(0).isVisible()).isTrue();
         shown.set(false);
+        assertThat(pane.getChildren().get(0).isVisible()).isFalse();
         shown.set(true);
         assertThat(pane.getChildren()).hasSize(2);
+        assertThat(made).hasValue(1);
     }
 
     /** What it is bound to holds it weakly: the pane has to keep it. */
@@ -36,11 +45,15 @@ class FirstShownTest {
         BooleanProperty shown = new SimpleBooleanProperty(false);
         Pane pane = new Pane();
         FirstShown.inFrontIn(pane, boundTo(shown));
+        collectGarbage();
+        shown.set(true);
+        assertThat(pane.getChildren()).hasSize(1);
+    }
+
+    private static void collectGarbage() throws InterruptedException {
         for (int i = 0; i < 5; i++) {
             System.gc();
             Thread.sleep(20);
         }
-        shown.set(true);
-        assertThat(pane.getChildren()).hasSize(1);
     }
 }

@@ -156,7 +156,7 @@ class RackTest extends BenchFixture {
                 .filter(node -> node instanceof ListCell<?> cell && cell.getItem() instanceof RackRow.Slip)
                 .findFirst()
                 .orElseThrow();
-        assertThat(slip.getTooltip().getText()).startsWith("Shot 5\nheron-05.csv\n");
+        assertThat(slip.getAccessibleHelp()).startsWith("Shot 5\nheron-05.csv\n");
     }
 
     @Test
