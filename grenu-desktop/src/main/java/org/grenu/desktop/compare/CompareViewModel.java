@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.InvalidationListener;
+import javafx.beans.Observable;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -85,6 +86,7 @@ public final class CompareViewModel implements AutoCloseable {
 
     private void askWhenChanged() {
         InvalidationListener ask = observable -> ask();
+        Runnable again = desk.inTurn(this::ask);
         picked.changesProperty().addListener(ask);
         appearance.colourByProperty().addListener(ask);
         appearance.colourByProperty().addListener((o, was, is) -> {
@@ -96,7 +98,7 @@ public final class CompareViewModel implements AutoCloseable {
         });
         choices.addListener(ask);
         active.addListener(ask);
-        desk.shots().addListener(ask);
+        desk.shots().addListener((Observable o) -> again.run());
         desk.openProperty().addListener(ask);
     }
 

@@ -1,12 +1,12 @@
 package org.grenu.desktop.desk;
 
 import java.util.List;
+import javafx.beans.Observable;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
-import javafx.collections.ObservableList;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.Factor;
 import org.grenu.core.record.RecordFactor;
@@ -22,12 +22,16 @@ public final class Appearance {
     private final ObjectProperty<Factor> colourBy = new SimpleObjectProperty<>(RecordFactor.GRIND);
     private final ObjectBinding<TreatmentScale> scale;
 
-    /** The look of a study with those shots. */
-    public Appearance(ObservableList<ShotSummary> shots, ObservableValue<DisplayUnits> units) {
+    /**
+     * The look of a study with those shots.
+     *
+     * @param changed told when they have changed
+     */
+    public Appearance(List<ShotSummary> shots, Observable changed, ObservableValue<DisplayUnits> units) {
         scale = Bindings.createObjectBinding(() -> {
             List<ShotRecord> sheets = shots.stream().map(ShotSummary::record).toList();
             return TreatmentScale.of(colourBy.get().in(units.getValue()), sheets);
-        }, shots, colourBy, units);
+        }, changed, colourBy, units);
     }
 
     /** {@return light or dark} */

@@ -41,16 +41,19 @@ public final class FindingSearch implements AutoCloseable {
         this.index = new FindingIndex(desk.opened());
         desk.settingsProperty().addListener((o, was, is) -> begin());
         desk.loadedProperty().addListener((o, was, is) -> begin());
-        desk.shots().addListener((ListChangeListener<ShotSummary>) this::follow);
+        Runnable goOn = desk.inTurn(this::goOn);
+        desk.shots().addListener((ListChangeListener<ShotSummary>) change -> {
+            forget(change);
+            goOn.run();
+        });
         begin();
     }
 
-    private void follow(ListChangeListener.Change<? extends ShotSummary> change) {
+    private void forget(ListChangeListener.Change<? extends ShotSummary> change) {
         course = null;
         while (change.next()) {
             change.getRemoved().forEach(shot -> words.remove(shot.id()));
         }
-        goOn();
     }
 
     /** {@return counts up when more is known} */

@@ -13,9 +13,12 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.beans.Observable;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -61,6 +64,7 @@ public final class StudyDesk implements AutoCloseable {
     private final Background background;
     private volatile Consumer<List<ShotSummary>> beforeArrival = all -> {};
     private final ShownShots shots = new ShownShots();
+    private final Turns turns;
     private final DerivedValues derived = new DerivedValues();
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(Shelf.EMPTY);
@@ -78,6 +82,7 @@ public final class StudyDesk implements AutoCloseable {
         this.opened = opened;
         this.library = opened.library();
         this.background = new Background("grenu-library", interfaceThread);
+        this.turns = new Turns(shots.list(), interfaceThread);
     }
 
     // Observables
@@ -85,6 +90,22 @@ public final class StudyDesk implements AutoCloseable {
     /** {@return the library's shots by number} */
     public ObservableList<ShotSummary> shots() {
         return shots.list();
+    }
+
+    /**
+     * {@return what has that done, where there are many shots in a turn of its own} For what follows from all of them:
+     * together it would hold up a frame.
+     */
+    public Runnable inTurn(Runnable what) {
+        return turns.of(what);
+    }
+
+    /** {@return what counts up when the shots have changed, where there are many in a turn of its own} */
+    public ReadOnlyLongProperty shotsInTurn() {
+        ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
+        Runnable count = inTurn(() -> changes.set(changes.get() + 1));
+        shots.list().addListener((Observable o) -> count.run());
+        return changes.getReadOnlyProperty();
     }
 
     /** {@return the shot being read; null while there is none} */

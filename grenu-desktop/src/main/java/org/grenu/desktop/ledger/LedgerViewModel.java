@@ -81,7 +81,7 @@ public final class LedgerViewModel {
         plane = Bindings.createObjectBinding(
                 () -> points.around(open() == null ? -1 : open().summary().id(), appearance.scale().get(),
                         appearance.themeProperty().get()),
-                desk.openProperty(), desk.shots(), appearance.scale(), appearance.themeProperty());
+                desk.openProperty(), desk.shotsInTurn(), appearance.scale(), appearance.themeProperty());
         earlier = new EarlierEntries(desk, clock);
         desk.shots().addListener((Observable o) -> byRecipe = null);
     }

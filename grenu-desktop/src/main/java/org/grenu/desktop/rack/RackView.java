@@ -143,13 +143,13 @@ public final class RackView extends VBox {
         ChoiceBox<Factor> choice = new ChoiceBox<>();
         choice.setId("colour-by");
         // One by one: a list that is replaced would lose its choice for a moment.
-        Runnable offer = () -> {
+        Runnable offer = desk.inTurn(() -> {
             List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.record()).toList());
             choice.getItems()
                     .removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor)
                             && !factor.equals(choice.getValue()));
             own.stream().filter(factor -> !choice.getItems().contains(factor)).forEach(choice.getItems()::add);
-        };
+        });
         desk.shots().addListener((Observable o) -> offer.run());
         choice.getItems().setAll(RecordFactor.values());
         choice.setConverter(new StringConverter<>() {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -54,6 +55,24 @@ public final class RackViewModel {
     private volatile TimeConvention convention;
     private List<ShotSummary> ordered = List.of();
 
+    private final Runnable anew;
+    /** All that is to come, as it will stand here while nothing is typed. */
+    private volatile Prepared prepared = Prepared.NOTHING;
+
+    private record Prepared(List<ShotSummary> shots, List<ShotSummary> ordered, List<RackRow> rows) {
+
+        static final Prepared NOTHING = new Prepared(List.of(), List.of(), List.of());
+
+        boolean are(List<ShotSummary> others) {
+            for (int i = 0; i < others.size(); i++) {
+                if (i >= shots.size() || shots.get(i) != others.get(i)) {
+                    return false;
+                }
+            }
+            return shots.size() == others.size();
+        }
+    }
+
     private record Known(ShotSummary shot, StoredSubject subject, String day, RackRow.Slip slip) {
     }
 
@@ -63,7 +82,8 @@ public final class RackViewModel {
         this.found = found;
         this.offers = new FilterOffers(desk, found);
         convention = desk.settingsProperty().get().convention();
-        desk.beforeArrival(shots -> shots.forEach(shot -> known(shot).subject.prepare()));
+        desk.beforeArrival(this::prepare);
+        anew = desk.inTurn(this::anew);
         ordered = ShotOrder.newestFirst(desk.shots());
         found.changesProperty().addListener((o, was, is) -> findingsChanged());
         desk.shots().addListener(this::shotsChanged);
@@ -284,15 +304,39 @@ public final class RackViewModel {
      */
     private void shotsChanged(ListChangeListener.Change<? extends ShotSummary> change) {
         boolean inPlace = true;
-        ordered = ShotOrder.newestFirst(desk.shots());
         while (change.next()) {
             inPlace &= change.wasReplaced() && change.getAddedSize() == 1
                     && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
         }
-        if (!inPlace) {
-            warmUp();
-            rebuild();
+        if (inPlace) {
+            ordered = ShotOrder.newestFirst(desk.shots());
+        } else {
+            anew.run();
         }
+    }
+
+    private void anew() {
+        if (prepared.are(desk.shots())) {
+            Prepared there = prepared;
+            prepared = Prepared.NOTHING;
+            ordered = there.ordered;
+            if (filter.get().isBlank()) {
+                rows.setAll(there.rows);
+                tellCount(ordered.size());
+                return;
+            }
+        } else {
+            ordered = ShotOrder.newestFirst(desk.shots());
+            warmUp();
+        }
+        rebuild();
+    }
+
+    /** On another thread. */
+    private void prepare(List<ShotSummary> shots) {
+        List<ShotSummary> order = ShotOrder.newestFirst(shots);
+        shots.forEach(shot -> known(shot).subject.prepare());
+        prepared = new Prepared(shots, order, passing(order, subject -> true));
     }
 
     private boolean replaced(ShotSummary was, ShotSummary is) {
@@ -334,29 +378,28 @@ public final class RackViewModel {
     }
 
     private void rebuild() {
-        ShotFilter wanted = asked();
-        Map<String, List<RackRow.Slip>> days = new LinkedHashMap<>();
-        int passing = 0;
-        for (ShotSummary shot : ordered) {
-            Known there = known(shot);
-            if (wanted.matches(there.subject)) {
-                days.computeIfAbsent(there.day, key -> new ArrayList<>()).add(there.slip);
-                passing++;
-            }
+        List<RackRow> built = passing(ordered, asked()::matches);
+        if (!rows.equals(built)) {
+            rows.setAll(built);
         }
-        show(days, passing);
-        tellCount(passing);
+        tellCount((int) built.stream().filter(row -> row instanceof RackRow.Slip).count());
     }
 
-    private void show(Map<String, List<RackRow.Slip>> days, int passing) {
-        List<RackRow> built = new ArrayList<>(passing + days.size());
+    /** The slips of those that pass, under their days. */
+    private List<RackRow> passing(List<ShotSummary> order, Predicate<StoredSubject> wanted) {
+        Map<String, List<RackRow.Slip>> days = new LinkedHashMap<>();
+        for (ShotSummary shot : order) {
+            Known there = known(shot);
+            if (wanted.test(there.subject)) {
+                days.computeIfAbsent(there.day, key -> new ArrayList<>()).add(there.slip);
+            }
+        }
+        List<RackRow> built = new ArrayList<>(order.size() + days.size());
         days.forEach((day, slips) -> {
             built.add(new RackRow.DayHeading(day, slips.size()));
             built.addAll(slips);
         });
-        if (!rows.equals(built)) {
-            rows.setAll(built);
-        }
+        return built;
     }
 
     private void tellCount(int passing) {

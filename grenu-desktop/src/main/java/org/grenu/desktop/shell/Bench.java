@@ -51,7 +51,7 @@ public final class Bench implements AutoCloseable {
 
     private Bench(OpenLibrary opened, Executor interfaceThread, Clock clock) {
         desk = new StudyDesk(opened, interfaceThread);
-        appearance = new Appearance(desk.shots(), desk.units());
+        appearance = new Appearance(desk.shots(), desk.shotsInTurn(), desk.units());
         workspace = new SimpleObjectProperty<>(Workspace.READ);
         picked = new PickedShots(desk);
         found = new FindingSearch(desk, new Background("grenu-findings", interfaceThread));

@@ -39,7 +39,7 @@ class CompareViewModelTest extends DeskFixture {
     @BeforeEach
     void compare() {
         picked = new PickedShots(desk);
-        appearance = new Appearance(desk.shots(), desk.units());
+        appearance = new Appearance(desk.shots(), desk.shots(), desk.units());
         model = new CompareViewModel(desk, picked, appearance, onInterface::add);
     }
 

@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
-import javafx.collections.FXCollections;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
@@ -33,7 +32,7 @@ class RecordViewModelTest extends DeskFixture {
 
     @BeforeEach
     void ledger() {
-        model = new LedgerViewModel(desk, new Appearance(FXCollections.observableArrayList(), desk.units()),
+        model = new LedgerViewModel(desk, new Appearance(List.of(), desk.shots(), desk.units()),
                 seconds -> {},
                 Clock.fixed(Instant.parse("2026-06-01T08:00:59Z"), ZoneOffset.UTC));
     }
