@@ -35,10 +35,19 @@ public final class ValidateCommand implements Callable<Integer> {
             description = "Simulated shots an arm from which the studies are drawn, ${DEFAULT-VALUE} by default.")
     private int pool;
 
+    @Option(names = "--dial-in", paramLabel = "N", arity = "0..1", fallbackValue = "500", defaultValue = "0",
+            description = "Dial in so many coffees of each physics instead, ${FALLBACK-VALUE} where no number is given.")
+    private int dialIn;
+
     @Override
     public Integer call() {
         check();
         PrintWriter out = spec.commandLine().getOut();
+        if (dialIn > 0) {
+            out.print(DialInValidation.run(dialIn, seed));
+            out.flush();
+            return 0;
+        }
         if (comparisons > 0) {
             out.print(ComparisonValidation.run(comparisons, pool, seed));
             out.flush();
@@ -52,6 +61,9 @@ public final class ValidateCommand implements Callable<Integer> {
     private void check() {
         if (shots < 3 || shots > 100_000) {
             throw new ParameterException(spec.commandLine(), "--shots must lie between 3 and 100000.");
+        }
+        if (dialIn < 0 || dialIn > 100_000) {
+            throw new ParameterException(spec.commandLine(), "--dial-in must lie between 1 and 100000.");
         }
         if (comparisons < 0 || pool < 40 || pool > 100_000) {
             throw new ParameterException(spec.commandLine(),

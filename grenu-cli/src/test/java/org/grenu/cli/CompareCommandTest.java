@@ -232,6 +232,19 @@ class CompareCommandTest {
         assertThat(err.toString()).contains("cut.zip: This is not a zip file, or it is damaged");
     }
 
+    /** Few coffees, to see the command at work; docs/dial-in.md has the numbers. */
+    @Test
+    void diallingInIsValidatedAsMarkdown() {
+        assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--dial-in", "10"))
+                .isZero();
+        assertThat(out.toString()).contains("for 10 coffees of each physics")
+                .contains("| learnt | ")
+                .contains("| halving | ")
+                .contains("Proposals that the grinder cannot be set to: 0.");
+        assertThat(new CommandLine(new ValidateCommand()).setErr(new PrintWriter(err)).execute("--dial-in", "-1"))
+                .isEqualTo(2);
+    }
+
     /** Few studies from small pools, to see the command at work; docs/validation.md has the numbers. */
     @Test
     void comparisonsAreValidatedAsMarkdown() {

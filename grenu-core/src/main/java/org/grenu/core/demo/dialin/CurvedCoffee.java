@@ -1,0 +1,50 @@
+package org.grenu.core.demo.dialin;
+
+import org.hipparchus.random.RandomGenerator;
+
+/**
+ * A coffee whose times follow another law than the one that is learnt with: ln(time) bends with the notch, outliers are
+ * commoner than normal ones, and a fifth of what is ground comes from the setting before. Made up so that the model is
+ * wrong.
+ */
+final class CurvedCoffee implements UnknownCoffee {
+
+    private static final double KEPT = 0.2;
+    private static final double SPREAD = 0.03;
+
+    private final RandomGenerator random;
+    private final double level;
+    private final double slope;
+    private final double bend;
+    private double before = Double.NaN;
+
+    /** @param grinder slope of its grinder, per notch */
+    CurvedCoffee(RandomGenerator random, double grinder) {
+        this.random = random;
+        level = Math.log(29) + 0.35 * random.nextGaussian();
+        slope = Math.max(0.03, grinder * Math.exp(0.2 * random.nextGaussian()));
+        bend = 0.004 * random.nextGaussian();
+    }
+
+    @Override
+    public Pulled pull(double finer) {
+        double ground = Double.isNaN(before) ? finer : (1 - KEPT) * finer + KEPT * before;
+        before = finer;
+        double off = random.nextGaussian() / Math.sqrt((square() + square() + square() + square()) / 4);
+        double seconds = Math.min(LONGEST_SECONDS, expected(ground) * Math.exp(SPREAD * off));
+        return new Pulled(seconds, 19.8 + 4 * Math.log(seconds / 29) - 3 * Math.abs(Math.log(seconds / 29))
+                + 0.3 * random.nextGaussian());
+    }
+
+    private double square() {
+        double one = random.nextGaussian();
+        return one * one;
+    }
+
+    @Override
+    public double expected(double finer) {
+        // Beyond ten notches the bend would turn round; grinders do not.
+        double within = Math.max(-10, Math.min(10, finer));
+        return Math.min(LONGEST_SECONDS, Math.exp(level + slope * finer + bend * within * Math.abs(within)));
+    }
+}

@@ -1,0 +1,108 @@
+package org.grenu.core.learn;
+
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * What is known of a linear response y = xᵀβ + noise: β given the noise's variance is normal, the variance inverse
+ * gamma. Immutable.
+ *
+ * <p>Reference: A. Gelman et al., Bayesian Data Analysis, 3rd ed., CRC Press 2013, chapter 14 (conjugate form); the closed
+ * form is in the handbook, §17.
+ *
+ * @param mean  of β, length p
+ * @param scale p × p; β's covariance is this times the noise's variance
+ * @param shape of the inverse gamma, in (0, ∞)
+ * @param rate  of the inverse gamma, in the response's unit squared, in (0, ∞)
+ */
+public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape, double rate) {
+
+    /** @throws IllegalArgumentException if the sizes do not fit or shape or rate are not positive */
+    public NormalInverseGamma {
+        if (scale.getRowDimension() != mean.getDimension() || scale.getColumnDimension() != mean.getDimension()) {
+            throw new IllegalArgumentException("mean and scale differ in size");
+        }
+        if (!(shape > 0) || !(rate > 0)) {
+            throw new IllegalArgumentException("shape and rate must be positive, are " + shape + " and " + rate);
+        }
+        mean = mean.copy();
+        scale = scale.copy();
+    }
+
+    /**
+     * {@return the belief before any shot}
+     *
+     * @param mean       of β
+     * @param covariance of β, p × p
+     * @param spread     of a shot about its mean, in the response's unit
+     * @param shape      half of the shots that the spread counts for
+     */
+    public static NormalInverseGamma prior(double[] mean, RealMatrix covariance, double spread, double shape) {
+        double variance = spread * spread;
+        return new NormalInverseGamma(MatrixUtils.createRealVector(mean), covariance.scalarMultiply(1 / variance),
+                shape, shape * variance);
+    }
+
+    /**
+     * {@return the belief after those shots}
+     *
+     * @param x       n × p
+     * @param y       length n
+     * @param weights of the shots, 1 for a whole one, in (0, 1], length n
+     */
+    public NormalInverseGamma given(double[][] x, double[] y, double[] weights) {
+        if (y.length == 0) {
+            return this;
+        }
+        RealMatrix before = inverse(scale);
+        RealMatrix information = before.copy();
+        RealVector evidence = before.operate(mean);
+        double squares = mean.dotProduct(evidence);
+        double count = 0;
+        for (int i = 0; i < y.length; i++) {
+            RealVector row = MatrixUtils.createRealVector(x[i]);
+            information = information.add(row.outerProduct(row).scalarMultiply(weights[i]));
+            evidence = evidence.add(row.mapMultiply(weights[i] * y[i]));
+            squares += weights[i] * y[i] * y[i];
+            count += weights[i];
+        }
+        RealMatrix after = inverse(information);
+        RealVector centre = after.operate(evidence);
+        double left = squares - centre.dotProduct(evidence);
+        return new NormalInverseGamma(centre, after, shape + count / 2, Math.max(rate, rate + left / 2));
+    }
+
+    /** {@return the mean response there, with what is not known of it} */
+    public StudentT fit(double[] x) {
+        return at(x, 0);
+    }
+
+    /** {@return the response of one more shot there} */
+    public StudentT shot(double[] x) {
+        return at(x, 1);
+    }
+
+    private StudentT at(double[] x, double noise) {
+        RealVector row = MatrixUtils.createRealVector(x);
+        double variance = rate / shape * (noise + row.dotProduct(scale.operate(row)));
+        return new StudentT(mean.dotProduct(row), Math.sqrt(variance), 2 * shape);
+    }
+
+    /** {@return the coefficient of that place} */
+    public StudentT coefficient(int place) {
+        double[] x = new double[mean.getDimension()];
+        x[place] = 1;
+        return fit(x);
+    }
+
+    /** {@return the spread of a shot about its mean, in the response's unit} */
+    public double spread() {
+        return Math.sqrt(rate / shape);
+    }
+
+    private static RealMatrix inverse(RealMatrix matrix) {
+        return new CholeskyDecomposition(matrix, 1e-8, 1e-300).getSolver().getInverse();
+    }
+}

@@ -1,0 +1,32 @@
+package org.grenu.core.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import org.grenu.core.demo.dialin.DialInStudy;
+import org.grenu.core.demo.dialin.DialInStudy.Physics;
+import org.grenu.core.demo.dialin.DialInStudy.Result;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class DialInStudyTest {
+
+    /** On a seed that nothing was chosen by, with room for chance: the whole study is a command. */
+    @ParameterizedTest
+    @EnumSource(Physics.class)
+    void arrivesAsSoonAsTheBestRuleByHandAndForetellsRightly(Physics physics) {
+        Result result = DialInStudy.run(physics, 100, 11);
+        int byHand = result.shots()
+                .keySet()
+                .stream()
+                .filter(way -> !way.equals("learnt"))
+                .mapToInt(way -> result.quantile(way, 0.9))
+                .min()
+                .orElseThrow();
+        assertThat(result.quantile("learnt", 0.5)).isLessThanOrEqualTo(3);
+        assertThat(result.quantile("learnt", 0.9)).isLessThanOrEqualTo(byHand + 1);
+        assertThat(result.held() / (double) result.foretold()).isBetween(0.88, 0.99);
+        assertThat(result.beyond()).isZero();
+        assertThat(Arrays.stream(result.shots().get("learnt")).min()).hasValue(1);
+    }
+}
