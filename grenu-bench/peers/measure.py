@@ -130,7 +130,7 @@ def analysing(table):
                   f"scipy: {middle(b, 0):.3g} s", spread(walls, "{:.2f}") + " × as fast", "≥ 3")
         table.add("the same, processor time", f"{middle(a, 1):.3g} s", f"scipy: {middle(b, 1):.3g} s",
                   spread(processors, "{:.2f}") + " × as fast", "≥ 1.2")
-    table.row("one shot, steady state", "scipy", lambda: steady("shot", 200, files[1]),
+    table.row("one shot, steady state", "scipy", lambda: steady("shot", 1500, files[1]),
               lambda: told([PYTHON, str(PEERS / "shots.py"), "steady", files[1], "60"]), "≥ 3")
     if not table.only or table.only in "10 000 files":
         many = table.folder / "many"
