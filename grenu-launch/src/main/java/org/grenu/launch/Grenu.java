@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.grenu.app.Product;
+import org.grenu.cli.AdviseCommand;
 import org.grenu.cli.AnalyseCommand;
 import org.grenu.cli.CompareCommand;
 import org.grenu.cli.DemoFilesCommand;
@@ -27,8 +28,9 @@ public final class Grenu implements Callable<Integer> {
     /** Set by the start script when the arguments ask for a window. */
     private static final String WINDOW = "grenu.window";
 
-    private static final List<Class<?>> WINDOWLESS = List.of(AnalyseCommand.class, CompareCommand.class,
-            SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class);
+    private static final List<
+            Class<?>> WINDOWLESS = List.of(AnalyseCommand.class, CompareCommand.class, AdviseCommand.class,
+                    SimulateCommand.class, ValidateCommand.class, DemoFilesCommand.class, LibraryCommand.class);
 
     @Parameters(paramLabel = "FILE", description = "Shot logs to import into the library.")
     private List<Path> files = List.of();

@@ -58,23 +58,23 @@ final class StreamEnd {
             thin++;
         }
         double least = Double.POSITIVE_INFINITY;
-        for (FollowingSums thins : thins) {
+        for (FollowingSums way : thins) {
             StraightLine line = new StraightLine(along);
-            addThinning(line, thins, thin, start + thin * step - end);
+            addThinning(line, way, thin, start + thin * step - end);
             least = Math.min(least, line.residuals());
         }
         return least;
     }
 
     /** Values over τ·(1 − exp(−x/τ)), all from that sample on. */
-    private void addThinning(StraightLine line, FollowingSums thins, int from, double since) {
-        double tau = thins.seconds();
-        double height = thins.height(since);
+    private void addThinning(StraightLine line, FollowingSums way, int from, double since) {
+        double tau = way.seconds();
+        double height = way.height(since);
         double n = even.heights(from);
         double sy = even.products(from);
-        double heights = height * thins.heights(from);
+        double heights = height * way.heights(from);
         line.addSums(n, tau * (n - heights), sy,
-                tau * tau * (n - 2 * heights + height * height * thins.squares(from)),
-                tau * (sy - height * thins.products(from)), squares[from]);
+                tau * tau * (n - 2 * heights + height * height * way.squares(from)),
+                tau * (sy - height * way.products(from)), squares[from]);
     }
 }

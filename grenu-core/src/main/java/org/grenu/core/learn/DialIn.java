@@ -18,7 +18,7 @@ public record DialIn(TimeBelief belief, GrinderRange range, TimeAim aim) {
     /** At the end of the range a chance below this is no aim to be met there. */
     private static final double HARDLY = 0.5;
     /** The difference of two shots by their spread alone stays below this, in spreads, 19 times in 20. */
-    private static final double APART = 1.96 * 1.4142135623730951;
+    private static final double APART = 1.96 * Math.sqrt(2);
 
     /** {@return the next shot after those, the newest last; the first one when there are none} */
     public NextShot after(List<TimedShot> ladder, ShotInputs held) {
@@ -29,7 +29,7 @@ public record DialIn(TimeBelief belief, GrinderRange range, TimeAim aim) {
             return change(held, best, NextShot.Why.LIKELIEST);
         }
         if (toldNothing(ladder)) {
-            return new NextShot.Repeat(now.finer(), belief.shot(now), chance(now, now.finer()));
+            return repeat(now, NextShot.Why.TOLD_NOTHING);
         }
         if (toAndFro(ladder)) {
             double before = last(ladder, 1).inputs().finer();
@@ -47,7 +47,7 @@ public record DialIn(TimeBelief belief, GrinderRange range, TimeAim aim) {
             return new NextShot.Enough(now.finer(), chance(now, now.finer()), Math.max(0, gain));
         }
         return atEnd(now.finer()) && chance(held, now.finer()) < HARDLY ? limit(held, now.finer())
-                : new NextShot.Repeat(now.finer(), belief.shot(now), chance(now, now.finer()));
+                : repeat(now, NextShot.Why.LIKELIEST);
     }
 
     private static TimedShot last(List<TimedShot> ladder, int before) {
@@ -60,6 +60,10 @@ public record DialIn(TimeBelief belief, GrinderRange range, TimeAim aim) {
 
     private NextShot change(ShotInputs held, double finer, NextShot.Why why) {
         return new NextShot.Change(finer, belief.shot(held.at(finer)), chance(held, finer), why);
+    }
+
+    private NextShot repeat(ShotInputs now, NextShot.Why why) {
+        return new NextShot.Repeat(now.finer(), belief.shot(now), chance(now, now.finer()), why);
     }
 
     private NextShot limit(ShotInputs held, double finer) {

@@ -9,10 +9,12 @@ public sealed interface NextShot {
     /** {@return the chance that a shot there takes the time that is wanted} */
     double chance();
 
-    /** Why the grinder is set anew. */
+    /** Why there. */
     enum Why {
         /** A shot there is likeliest to take the time that is wanted. */
         LIKELIEST,
+        /** The last step told nothing that the spread of a shot could not have made. */
+        TOLD_NOTHING,
         /** The changes went to and fro: half of the last one. */
         BETWEEN_THE_LAST_TWO
     }
@@ -21,8 +23,8 @@ public sealed interface NextShot {
     record Change(double finer, StudentT logTime, double chance, Why why) implements NextShot {
     }
 
-    /** The same once more: the last step told nothing that the spread of a shot could not have made. */
-    record Repeat(double finer, StudentT logTime, double chance) implements NextShot {
+    /** The same once more. */
+    record Repeat(double finer, StudentT logTime, double chance, Why why) implements NextShot {
     }
 
     /**

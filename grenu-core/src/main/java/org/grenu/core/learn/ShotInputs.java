@@ -1,5 +1,7 @@
 package org.grenu.core.learn;
 
+import java.util.List;
+
 /**
  * What was set for a shot, as far as it moves its time.
  *
@@ -8,8 +10,9 @@ package org.grenu.core.learn;
  * @param beverage mass in the cup, g, in (0, ∞)
  * @param celsius  temperature of the water, °C
  * @param days     age of the coffee, d
+ * @param profile  its name; empty where none is written down
  */
-public record ShotInputs(double finer, double dose, double beverage, double celsius, double days) {
+public record ShotInputs(double finer, double dose, double beverage, double celsius, double days, String profile) {
 
     /** @throws IllegalArgumentException if dose or beverage are not positive */
     public ShotInputs {
@@ -18,14 +21,32 @@ public record ShotInputs(double finer, double dose, double beverage, double cels
         }
     }
 
-    /** {@return the same at another setting of the grinder} */
-    public ShotInputs at(double otherFiner) {
-        return new ShotInputs(otherFiner, dose, beverage, celsius, days);
+    /** By no named profile. */
+    public ShotInputs(double finer, double dose, double beverage, double celsius, double days) {
+        this(finer, dose, beverage, celsius, days, "");
     }
 
-    /** {@return 1 and the differences from a reference in the order of {@link TimePrior}'s slopes} */
-    double[] from(ShotInputs reference) {
-        return new double[] {1, finer - reference.finer, Math.log(dose / reference.dose),
-                Math.log(beverage / reference.beverage), celsius - reference.celsius, days - reference.days};
+    /** {@return the same at another setting of the grinder} */
+    public ShotInputs at(double otherFiner) {
+        return new ShotInputs(otherFiner, dose, beverage, celsius, days, profile);
+    }
+
+    /**
+     * {@return 1, the differences from a reference in the order of {@link TimePrior}'s slopes, and for each other
+     * profile whether it was that one}
+     */
+    double[] from(ShotInputs reference, List<String> otherProfiles) {
+        double[] x = new double[TimePrior.SLOPES + 1 + otherProfiles.size()];
+        x[0] = 1;
+        x[1] = finer - reference.finer;
+        x[2] = Math.log(dose / reference.dose);
+        x[3] = Math.log(beverage / reference.beverage);
+        x[4] = celsius - reference.celsius;
+        x[5] = days - reference.days;
+        int other = otherProfiles.indexOf(profile);
+        if (other >= 0) {
+            x[TimePrior.SLOPES + 1 + other] = 1;
+        }
+        return x;
     }
 }

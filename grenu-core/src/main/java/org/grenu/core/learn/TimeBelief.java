@@ -17,10 +17,12 @@ public final class TimeBelief {
 
     private final NormalInverseGamma belief;
     private final ShotInputs reference;
+    private final List<String> otherProfiles;
 
-    private TimeBelief(NormalInverseGamma belief, ShotInputs reference) {
+    private TimeBelief(NormalInverseGamma belief, ShotInputs reference, List<String> otherProfiles) {
         this.belief = belief;
         this.reference = reference;
+        this.otherProfiles = otherProfiles;
     }
 
     /**
@@ -31,15 +33,27 @@ public final class TimeBelief {
      * @param seconds   how long a shot there is thought to take
      */
     public static TimeBelief before(TimePrior prior, ShotInputs reference, double seconds) {
-        return new TimeBelief(prior.withLevel(seconds, LEVEL), reference);
+        return before(prior, reference, seconds, List.of());
+    }
+
+    /**
+     * {@return likewise, where shots by other profiles will be learnt from too}
+     *
+     * @param otherProfiles names, without the reference's
+     */
+    static TimeBelief before(TimePrior prior, ShotInputs reference, double seconds, List<String> otherProfiles) {
+        return new TimeBelief(prior.withLevel(seconds, LEVEL, otherProfiles.size()), reference,
+                List.copyOf(otherProfiles));
     }
 
     /** {@return what is believed after those shots too} */
     public TimeBelief given(List<TimedShot> shots) {
-        double[][] x = shots.stream().map(shot -> shot.inputs().from(reference)).toArray(double[][]::new);
+        double[][] x = shots.stream()
+                .map(shot -> shot.inputs().from(reference, otherProfiles))
+                .toArray(double[][]::new);
         double[] y = shots.stream().mapToDouble(shot -> Math.log(shot.seconds())).toArray();
         double[] weights = shots.stream().mapToDouble(TimedShot::weight).toArray();
-        return new TimeBelief(belief.given(x, y, weights), reference);
+        return new TimeBelief(belief.given(x, y, weights), reference, otherProfiles);
     }
 
     /**
@@ -60,12 +74,12 @@ public final class TimeBelief {
 
     /** {@return ln of the mean time there, s, with what is not known of it} */
     public StudentT fit(ShotInputs inputs) {
-        return belief.fit(inputs.from(reference));
+        return belief.fit(inputs.from(reference, otherProfiles));
     }
 
     /** {@return ln of the time of one more shot there, s} */
     public StudentT shot(ShotInputs inputs) {
-        return belief.shot(inputs.from(reference));
+        return belief.shot(inputs.from(reference, otherProfiles));
     }
 
     /** {@return the chance that a shot there takes from low to high, s} */

@@ -14,7 +14,7 @@ import org.hipparchus.linear.RealMatrix;
  */
 public record TimePrior(double[] slopes, RealMatrix covariance, double spread, double shape) {
 
-    private static final int SLOPES = 5;
+    static final int SLOPES = 5;
     /**
      * How much a slope differs from coffee to coffee on a grinder, standard deviations (assumed, no source): half of
      * what common practice allows between grinders.
@@ -50,14 +50,19 @@ public record TimePrior(double[] slopes, RealMatrix covariance, double spread, d
      * {@return the belief with a coffee whose shot at the reference is thought to take that long}
      *
      * @param seconds in (0, ∞)
-     * @param within  standard deviation of its logarithm
+     * @param within  standard deviation of its logarithm, and of how much longer another profile takes
+     * @param others  how many other profiles there are
      */
-    NormalInverseGamma withLevel(double seconds, double within) {
-        double[] mean = new double[SLOPES + 1];
+    NormalInverseGamma withLevel(double seconds, double within, int others) {
+        int terms = SLOPES + 1 + others;
+        double[] mean = new double[terms];
         mean[0] = Math.log(seconds);
         System.arraycopy(slopes, 0, mean, 1, SLOPES);
-        RealMatrix all = MatrixUtils.createRealMatrix(SLOPES + 1, SLOPES + 1);
+        RealMatrix all = MatrixUtils.createRealMatrix(terms, terms);
         all.setEntry(0, 0, within * within);
+        for (int i = SLOPES + 1; i < terms; i++) {
+            all.setEntry(i, i, within * within);
+        }
         all.setSubMatrix(covariance.getData(), 1, 1);
         return NormalInverseGamma.prior(mean, all, spread, shape);
     }

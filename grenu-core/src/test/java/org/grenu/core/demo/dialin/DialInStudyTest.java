@@ -1,9 +1,8 @@
-package org.grenu.core.demo;
+package org.grenu.core.demo.dialin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
-import org.grenu.core.demo.dialin.DialInStudy;
 import org.grenu.core.demo.dialin.DialInStudy.Physics;
 import org.grenu.core.demo.dialin.DialInStudy.Result;
 import org.junit.jupiter.params.ParameterizedTest;
