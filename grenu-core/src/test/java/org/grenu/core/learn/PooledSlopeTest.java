@@ -1,0 +1,35 @@
+package org.grenu.core.learn;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What one coffee teaches the next, against Gibbs sampling of both at once by MCMCpack ({@code reference/learn.R}). */
+class PooledSlopeTest {
+
+    private static final ShotInputs REFERENCE = new ShotInputs(0, 18, 36, 93, 14);
+
+    private static TimedShot shot(double finer, double seconds) {
+        return new TimedShot(REFERENCE.at(finer), seconds);
+    }
+
+    /**
+     * The middle is the same. The interval is narrower by a fifth: in the closed form the prior's width goes with the
+     * spread of a shot, which is small here, while the sampler holds it. DialInStudy says how often it holds.
+     */
+    @Test
+    void agreesWithASamplerOfBothCoffees() {
+        TimeBelief first = TimeBelief.before(TimePrior.COMMON_PRACTICE, REFERENCE, 28)
+                .given(List.of(shot(-3, 18.9), shot(-2, 20.6), shot(-1, 23.4), shot(0, 25.4), shot(0, 26.1)));
+        TimeBelief second = TimeBelief.before(first.forNextCoffee(), REFERENCE, 28)
+                .given(List.of(shot(-2, 24.3), shot(0, 31.0), shot(1, 34.6)));
+        StudentT next = second.shot(REFERENCE.at(-1));
+        assertThat(second.notch().location()).isCloseTo(0.1165, within(0.0005));
+        assertThat(second.fit(REFERENCE).location()).isCloseTo(3.4282, within(0.0005));
+        assertThat(Math.exp(next.location())).isCloseTo(27.43, within(0.02));
+        assertThat(Math.exp(next.quantile(0.025))).isBetween(25.58, 26.0);
+        assertThat(Math.exp(next.quantile(0.975))).isBetween(28.9, 29.47);
+    }
+}
