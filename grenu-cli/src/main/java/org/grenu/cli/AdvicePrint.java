@@ -14,13 +14,13 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.GrinderDial;
-import org.grenu.core.learn.Ladder;
 import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Ladder.Step;
 import org.grenu.core.learn.NextShot;
 import org.grenu.core.learn.StudentT;
 import org.grenu.core.learn.TimeAim;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.record.RecordField;
 
 /**
@@ -68,9 +68,9 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
         ArrayNode changed = node.putArray("changed");
         rung.changed()
                 .forEach(one -> changed.addObject()
-                        .put("factor", one.factor().key())
-                        .put("from", one.from())
-                        .put("to", one.to()));
+                        .put("factor", one.key())
+                        .put("from", one.before())
+                        .put("to", one.now()));
     }
 
     private void next(ObjectNode node) {
@@ -119,7 +119,8 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
         }
         if (next instanceof NextShot.Enough enough) {
             return String.format(Locale.ROOT,
-                    "Good enough at grind %s: the time is met, and the best change would raise the chance by %.0f in 100.",
+                    "Good enough at grind %s: the time is met, and the best change would raise "
+                            + "the chance by %.0f in 100.",
                     grind, 100 * enough.gain());
         }
         boolean finest = ((NextShot.Limit) next).finest();
@@ -130,14 +131,7 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
 
     /** The shot that the next one is held like. */
     private String last() {
-        return advice.ladder()
-                .rungs()
-                .stream()
-                .filter(rung -> rung.step() != Step.APART && Ladder.inputs(rung.shot(), dial).isPresent()
-                        && rung.seconds().isPresent())
-                .reduce((before, after) -> after)
-                .map(rung -> rung.shot().name())
-                .orElse("");
+        return advice.ladder().newest(dial).orElseThrow().shot().name();
     }
 
     private String aimWords() {
@@ -154,6 +148,10 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
                 .ifPresent(
                         shots -> doubts.add("Ground after a change of grind, and no purge is written down, so that it "
                                 + "counts less: shot " + shots + "."));
+        if (advice.ladder().undated() > 0) {
+            doubts.add("It is not written down when " + counted(advice.ladder().undated(), "shot")
+                    + " of this coffee were pulled: left out.");
+        }
         doubts.add("Time alone is aimed at: strength and extraction yield are not.");
         return doubts;
     }
@@ -170,7 +168,7 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
     private static String named(Rung rung) {
         return rung.changed()
                 .stream()
-                .map(one -> one.factor().title().toLowerCase(Locale.ROOT))
+                .map(one -> Title.inSentence(one.title()))
                 .collect(Collectors.joining(", "));
     }
 
@@ -184,7 +182,8 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
                     step(rung.step())));
             changed.add(rung.changed()
                     .stream()
-                    .map(one -> one.factor().title().toLowerCase(Locale.ROOT) + " " + one.from() + " → " + one.to())
+                    .map(one -> (Title.inSentence(one.title()) + " " + one.before() + " → " + one.now() + " "
+                            + one.unit()).strip())
                     .collect(Collectors.joining(", ")));
         }
         String[] lines = TextTable.aligned(rows).split("\n");
@@ -193,8 +192,8 @@ record AdvicePrint(String coffee, String grinder, GrinderDial dial, TimeAim aim,
         StringBuilder text = new StringBuilder(coffee + (grinder.isEmpty() ? "" : " on " + grinder) + ", " + aimWords()
                 + " s wanted\n\n" + String.join("\n", lines) + "\n\n");
         text.append(String.format(Locale.ROOT,
-                "Learnt from %s and %s before on this grinder: one notch (%s) finer takes %s %% longer (95 %%: %s to %s); "
-                        + "a shot spreads by %.1f %%.%n",
+                "Learnt from %s and %s before on this grinder: one notch (%s) finer takes %s %% longer "
+                        + "(95 %%: %s to %s); a shot spreads by %.1f %%.%n",
                 counted(advice.shots().size(), "shot"), counted(advice.coffeesBefore(), "coffee"),
                 DecimalText.exact(dial.notch()), signed(notch.location()), signed(notch.quantile(0.025)),
                 signed(notch.quantile(0.975)), 100 * advice.belief().spread()));

@@ -1,14 +1,15 @@
 package org.grenu.core.learn;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
+import org.grenu.core.response.RunOrder;
 
 /**
  * The next shot of a coffee on a grinder, from its own log and those of the coffees before it on that grinder.
@@ -70,8 +71,9 @@ public record Advice(Ladder ladder, List<TimedShot> shots, int coffeesBefore, Ti
     /** In the order of their first shots; the coffee of a shot without one is nobody's. */
     private static Map<String, List<MeasuredShot>> byCoffee(List<MeasuredShot> shots) {
         Map<String, List<MeasuredShot>> coffees = new LinkedHashMap<>();
-        shots.stream()
-                .sorted(Comparator.comparing(shot -> shot.record().pulledAt().map(Object::toString).orElse("")))
+        // Who does not say when comes last: that decides only which coffee is taken for the earlier one.
+        Stream.concat(RunOrder.inOrder(shots).stream(),
+                shots.stream().filter(shot -> shot.record().pulledAt().isEmpty()))
                 .forEach(shot -> shot.record()
                         .text(RecordField.COFFEE)
                         .ifPresent(name -> coffees.computeIfAbsent(name, any -> new ArrayList<>()).add(shot)));

@@ -65,12 +65,13 @@ public final class SetUp {
     /**
      * Something that is not as it was.
      *
+     * @param key    its name in files
      * @param title  its name
      * @param unit   empty when it has none
      * @param before its text
      * @param now    likewise
      */
-    public record Changed(String title, String unit, String before, String now) {
+    public record Changed(String key, String title, String unit, String before, String now) {
     }
 
     /**
@@ -84,7 +85,7 @@ public final class SetUp {
             if (field == RecordField.BEVERAGE) {
                 beverage(massesBefore, masses).ifPresent(changed::add);
             } else if (!SILENT.contains(field) && before.has(field) && now.has(field) && differs(field, before, now)) {
-                changed.add(new Changed(field.title(), field.unit(), before.entry(field).orElseThrow(),
+                changed.add(new Changed(field.key(), field.title(), field.unit(), before.entry(field).orElseThrow(),
                         now.entry(field).orElseThrow()));
             }
         }
@@ -96,7 +97,7 @@ public final class SetUp {
         before.extras().forEach((key, text) -> {
             String other = now.extras().get(key);
             if (other != null && !other.equals(text) && !OwnFactor.identifies(key, List.of())) {
-                changed.add(new Changed(key, "", text, other));
+                changed.add(new Changed(key, key, "", text, other));
             }
         });
     }
@@ -107,7 +108,7 @@ public final class SetUp {
                         <= Tolerances.of(RecordField.BEVERAGE) + 1e-9) {
             return Optional.empty();
         }
-        return Optional.of(new Changed(RecordField.BEVERAGE.title(), "g",
+        return Optional.of(new Changed(RecordField.BEVERAGE.key(), RecordField.BEVERAGE.title(), "g",
                 Reported.fixed(before.beverage().get().value(), 1), Reported.fixed(now.beverage().get().value(), 1)));
     }
 

@@ -10,7 +10,7 @@ public final class Tolerances {
     /** Dose and beverage as in the trade (common practice, no source); the others are ours. */
     private static final Map<RecordField,
             Double> BY_FIELD = Map.ofEntries(entry(RecordField.DOSE, 0.3), entry(RecordField.BEVERAGE, 0.5),
-                    entry(RecordField.TEMPERATURE, 1.0),
+                    entry(RecordField.TEMPERATURE, 0.5),
                     entry(RecordField.FROZEN_DAYS, 1.0), entry(RecordField.PURGE, 1.0),
                     entry(RecordField.BEANS_TEMPERATURE, 2.0), entry(RecordField.GROUNDS_TEMPERATURE, 2.0),
                     entry(RecordField.GRIND_TO_BREW, 10.0), entry(RecordField.MINUTES_ON, 5.0),

@@ -9,8 +9,8 @@ import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Ladder.Step;
-import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
+import org.grenu.core.record.SetUp;
 import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.record.ShotRecord;
@@ -31,6 +31,11 @@ class LadderTest {
         return new MeasuredShot(Integer.toString(minute), shot.record(), ShotMeasures.of(shot));
     }
 
+    private static MeasuredShot undated() {
+        Shot shot = new Shot(FIRST, ShotLog.NONE);
+        return new MeasuredShot("undated", FIRST, ShotMeasures.of(shot));
+    }
+
     private static List<Rung> ladder(MeasuredShot... shots) {
         return Ladder.of(List.of(shots), StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF)).rungs();
     }
@@ -45,11 +50,12 @@ class LadderTest {
                 shot(4, both.with(RecordField.DOSE, "18.2")), shot(5, both.with(RecordField.DOSE, "19.0")));
         assertThat(rungs).extracting(Rung::step)
                 .containsExactly(Step.FIRST, Step.ONE_THING, Step.SEVERAL_THINGS, Step.REPEAT, Step.ONE_THING);
-        assertThat(rungs.get(1).changed()).containsExactly(new Ladder.Changed(RecordFactor.GRIND, "2.8", "2.7"));
-        assertThat(rungs.get(2).changed()).extracting(Ladder.Changed::factor)
-                .containsExactlyInAnyOrder(RecordFactor.GRIND, RecordFactor.TEMPERATURE);
+        assertThat(rungs.get(1).changed()).containsExactly(new SetUp.Changed("grind", "Grind", "", "2.8", "2.7"));
+        assertThat(rungs.get(2).changed()).extracting(SetUp.Changed::key)
+                .containsExactlyInAnyOrder("grind", "temperature_c");
         assertThat(rungs).extracting(Rung::withoutPurge).containsExactly(false, false, true, false, false);
-        assertThat(rungs.get(4).changed()).extracting(Ladder.Changed::factor).containsExactly(RecordFactor.DOSE);
+        assertThat(Ladder.of(List.of(shot(1, FIRST), undated()), StandardResponse.FIRST_DRIP).undated()).isEqualTo(1);
+        assertThat(rungs.get(4).changed()).extracting(SetUp.Changed::key).containsExactly("dose_g");
     }
 
     /** A fault tells nothing, and what comes after it is held against what was before. */
@@ -70,7 +76,7 @@ class LadderTest {
         assertThat(small.range(1, 4).finest()).isCloseTo(-10, within(1e-9));
     }
 
-    /** The demo's study changed grind, profile and temperature by turns: a notch makes what the puck model makes of it. */
+    /** The demo's study changed grind, profile and temperature by turns: a notch does what the puck model makes it do. */
     @Test
     void profilesOfOtherNamesDoNotBlurTheNotch() {
         List<MeasuredShot> shots = DemoStudy.shots()

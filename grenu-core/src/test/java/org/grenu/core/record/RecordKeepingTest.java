@@ -26,7 +26,7 @@ class RecordKeepingTest {
                 .with(RecordField.READINGS, "9")
                 .with(RecordField.NOTE, "sweet")
                 .with(RecordField.BED_DEPTH, 14);
-        assertThat(changed(BEFORE, now)).containsExactly(new SetUp.Changed("Grind", "", "2.4", "2.6"));
+        assertThat(changed(BEFORE, now)).containsExactly(new SetUp.Changed("grind", "Grind", "", "2.4", "2.6"));
         assertThat(changed(BEFORE, now.with(RecordField.GRIND, "")))
                 .as("an unknown setting is not known to have changed")
                 .isEmpty();
