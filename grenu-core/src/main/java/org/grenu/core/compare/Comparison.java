@@ -54,7 +54,10 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
 
     /** {@return measures that may be held equal by regression: none that a treatment asked about changes itself} */
     public List<Variable> covariates() {
-        return Stream.of(StandardResponse.BEVERAGE, StandardResponse.RATIO, StandardResponse.TEMPERATURE_SHOWN)
+        return Stream
+                .concat(Stream.of(StandardResponse.BEVERAGE, StandardResponse.RATIO,
+                        StandardResponse.TEMPERATURE_SHOWN),
+                        StandardResponse.profileFeatures().stream())
                 .map(Variable::of)
                 .filter(measure -> shots.stream().anyMatch(measure::known))
                 .filter(measure -> question.treatments()

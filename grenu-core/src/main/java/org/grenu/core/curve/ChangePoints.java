@@ -67,7 +67,7 @@ public final class ChangePoints {
         private final Sums sums;
         private final double[] best;
         private final int[] before;
-        /** Where the last piece may begin, with the least that it costs up to there and further; the near ones first. */
+        /** Where the last piece may begin, with the least that it costs to get there; the near ones first. */
         private final int[] open;
         private final double[] bound;
         private int count = 1;
@@ -201,8 +201,8 @@ public final class ChangePoints {
         }
 
         /**
-         * The innermost of the search: products with kept reciprocals in place of the divisions of {@link #piece}. ChangePointsTest
-         * holds the pieces against fits of its own.
+         * The innermost of the search: products with kept reciprocals in place of the divisions of {@link #piece}.
+         * ChangePointsTest holds the pieces against fits of its own.
          */
         double residuals(int first, int last) {
             int n = last - first + 1;

@@ -19,7 +19,7 @@ public final class FallBegin {
     private final double start;
     private final double step;
     private final double[] values;
-    /** Products of what comes before a sample with nothing, its time since the start, its square, the value and both. */
+    /** By sample, Σ over what comes before it of 1, t, t², y, t·y and y², t being the time since the start. */
     private final double[][] course;
     private final FollowingSums[] decays;
     private final double[] squaresAfter;

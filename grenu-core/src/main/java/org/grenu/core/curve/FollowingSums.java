@@ -4,8 +4,8 @@ import java.util.Arrays;
 
 /**
  * By sample, sums over it and all that follow, weighted by an exponential that has height 1 there and dies away. Where
- * the exponential stands a little further along, it is only a factor. From the end on one step gives what a sum over all
- * samples would: FastCurvesTest holds searches with them against a library's regressions. Samples without a value
+ * the exponential stands a little further along, it is only a factor. From the end on one step gives what a sum over
+ * all samples would: FastCurvesTest holds searches with them against a library's regressions. Samples without a value
  * count for nothing.
  */
 final class FollowingSums {

@@ -12,10 +12,9 @@ import org.grenu.core.numbers.Samples;
  * Finds short excursions of the cup mass and bridges them.
  *
  * <p>A cup that fills only rises, and the running median of a rising curve is the curve itself, however bent. What
- * stands off the running median (over {@value RunningMedian#WINDOW_SECONDS} s) by more than the noise allows is therefore a knock
- * or
- * a spike, never the shot. The limit is the largest of {@value #SMALLEST_GRAMS} g, {@value #STAIRS} stairs of a slow
- * scale and six robust standard deviations of the residuals (1.4826 · MAD).
+ * stands off the running median (over {@value RunningMedian#WINDOW_SECONDS} s) by more than the noise allows is
+ * therefore a knock or a spike, never the shot. The limit is the largest of {@value #SMALLEST_GRAMS} g,
+ * {@value #STAIRS} stairs of a slow scale and six robust standard deviations of the residuals (1.4826 · MAD).
  *
  * <p>A long knock pulls the running median along, so that its neighbours seem to stand off too. Hence a second look:
  * the suspects are bridged, and every sample is held against the running median of the bridged curve.

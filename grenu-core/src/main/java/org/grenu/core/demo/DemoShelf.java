@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import org.grenu.core.entry.Entries;
+import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
@@ -81,6 +82,10 @@ public final class DemoShelf {
                         .with(ShelfField.NET_MASS, "500")
                         .with(ShelfField.LIFE, "2026-05-13 roasted; 2026-05-19 opened")
                         .with(ShelfField.WASTE, "2026-05-19 8 setting the grind"));
+        put(ShelfKind.BAG, "Siskin 3 bag B",
+                entries().with(ShelfField.BAG_COFFEE, "Lot Siskin 3")
+                        .with(ShelfField.NET_MASS, "350")
+                        .with(ShelfField.LIFE, "2026-06-10 roasted; 2026-06-18 opened"));
         put(ShelfKind.BAG, "Marten 22 bag A",
                 entries().with(ShelfField.BAG_COFFEE, "Lot Marten 22").with(ShelfField.NET_MASS, "250"));
     }
@@ -244,6 +249,14 @@ public final class DemoShelf {
         put(ShelfKind.SITE, "Upper hut", entries().with(ShelfField.ALTITUDE, "1370")
                 .with(ShelfField.NOTE, "The travelling set-up goes here in June"));
         studies();
+        profiles();
+    }
+
+    private void profiles() {
+        for (DemoProfile profile : DemoProfile.values()) {
+            put(ShelfKind.PROFILE, profile.title(),
+                    entries().with(RecordField.PROFILE_STEPS, profile.profile().text()));
+        }
     }
 
     private void studies() {
@@ -253,6 +266,33 @@ public final class DemoShelf {
                 entries().with(ShelfField.QUESTION, "Does an even flow at six bar extract as much as nine bar?"));
         put(ShelfKind.STUDY, "Ageing at a fixed grind",
                 entries().with(ShelfField.QUESTION, "What does age alone do to time and strength?"));
+        put(ShelfKind.STUDY, DemoStudy.DIAL_IN,
+                entries().with(ShelfField.QUESTION, "Which grind brings bag B to 26–30 s and less sour?"));
+        siskinRecipe();
+    }
+
+    private void siskinRecipe() {
+        put(ShelfKind.RECIPE, "Siskin 3, straight nine",
+                entries().with(RecordField.COFFEE, "Lot Siskin 3")
+                        .with(RecordField.GRINDER, "G-burr A")
+                        .with(RecordField.MACHINE, "Rig 1")
+                        .with(RecordField.BASKET, "18 g ridgeless")
+                        .with(RecordField.WATER, "Brew water 3")
+                        .with(RecordField.SITE, "Basalt Room")
+                        .with(RecordField.TEMPERATURE, "93")
+                        .with(RecordField.GRIND, "3")
+                        .with(RecordField.PROFILE, DemoProfile.STRAIGHT_NINE.title())
+                        .with(RecordField.PROFILE_STEPS, DemoProfile.STRAIGHT_NINE.profile().text())
+                        .with(RecordField.DOSE_TARGET, "18")
+                        .with(RecordField.BEVERAGE_TARGET, "40")
+                        .with(RecordField.SERVED, "straight")
+                        .with(ShelfField.AIM_TIME_FROM, "26")
+                        .with(ShelfField.AIM_TIME_TO, "30")
+                        .with(ShelfField.AIM_YIELD_FROM, "20")
+                        .with(ShelfField.AIM_YIELD_TO, "22")
+                        .with(ShelfField.AIM_STRENGTH_FROM, "9")
+                        .with(ShelfField.AIM_STRENGTH_TO, "10")
+                        .with(ShelfField.AIM_SOURCE, "the room's own, from the fixed-grind series"));
     }
 
     private void put(ShelfKind kind, String name, Entries entries) {

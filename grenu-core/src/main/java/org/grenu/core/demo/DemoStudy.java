@@ -17,13 +17,16 @@ import org.grenu.core.rig.SimulatedShot;
 
 /**
  * The demo study of the fictional Basalt Room: two coffees, four profiles, three grinds, two temperatures, one coffee
- * followed as it ages, repeats, and shots and logs that went wrong. Everything is simulated from fixed seeds and
- * marked so.
+ * followed as it ages and a bag of it dialled in, repeats, and shots and logs that went wrong. Everything is simulated
+ * from fixed seeds and marked so.
  */
 public final class DemoStudy {
 
     /** The study's name in the records. */
     public static final String NAME = "Grind × profile, blocks 1–2";
+
+    /** The name of the dial-in in the records. */
+    public static final String DIAL_IN = "Dial-in of Siskin bag B";
 
     private static final SimulatedCoffee SISKIN = new SimulatedCoffee(0.248, 0.94, 0.9);
     private static final long SEED = 20_261_140;
@@ -71,7 +74,19 @@ public final class DemoStudy {
                         nine(2.4, 93).with(LogFlaw.DROPOUT))),
                 new Session(siskin, "Ageing at a fixed grind", LocalDateTime.of(2026, 6, 16, 10, 33), 34, List.of(
                         nine(2.4, 93), nine(2.4, 93).with(LogFlaw.CLOCK_RESET),
-                        nine(2.4, 93).with(LogFlaw.SCALE_SPIKE))));
+                        nine(2.4, 93).with(LogFlaw.SCALE_SPIKE))),
+                dialIn(LocalDateTime.of(2026, 6, 18, 10, 5), 8, nine(3.0, 93), nine(2.8, 93), nine(2.4, 94),
+                        nine(2.4, 93), nine(2.4, 93), nine(2.2, 93)),
+                dialIn(LocalDateTime.of(2026, 6, 25, 10, 8), 15, nine(2.2, 93), nine(2.2, 93), nine(2.0, 93)),
+                dialIn(LocalDateTime.of(2026, 7, 2, 10, 2), 22, nine(2.2, 93)));
+    }
+
+    /**
+     * A bag of Siskin dialled in, with one step in which two things were changed, and growing older from day to day.
+     */
+    private static Session dialIn(LocalDateTime first, int ageDays, Plan... plans) {
+        return new Session(new Bag("siskin", "Lot Siskin 3", "Siskin 3 bag B", "2026-06-10", SISKIN), DIAL_IN, first,
+                ageDays, List.of(plans));
     }
 
     private static DemoShot pull(Session session, int index, List<DemoShot> before) {
@@ -88,6 +103,9 @@ public final class DemoStudy {
                     .with(RecordField.ZERO, shot.zero())
                     .with(RecordField.ZERO_WATER, "brewing")
                     .with(RecordField.BEVERAGE, String.format(Locale.ROOT, "%.1f", shot.truth().beverageGrams()));
+        }
+        if (session.study.equals(DIAL_IN)) {
+            record = DemoTaster.tasted(record, shot.truth().yieldPercent(dose), plan.celsius, before.size());
         }
         return new DemoShot(String.format(Locale.ROOT, "%s-%02d", bag.file, number), new Shot(record, shot.log()),
                 shot.truth());
@@ -112,7 +130,7 @@ public final class DemoStudy {
         Bag bag = session.bag;
         return ShotRecord.EMPTY.with(RecordField.STUDY, session.study)
                 .with(RecordField.PULLED_AT, session.first.plusMinutes(9L * index).toString())
-                .with(RecordField.OPERATOR, "Operator " + (1 + index % 2))
+                .with(RecordField.OPERATOR, "Operator " + (session.study.equals(DIAL_IN) ? 1 : 1 + index % 2))
                 .with(RecordField.SITE, "Basalt Room")
                 .with(RecordField.WATER, "Brew water 3")
                 .with(RecordField.SCALE, "S-1")

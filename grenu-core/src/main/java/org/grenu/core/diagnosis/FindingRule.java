@@ -7,6 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
+import org.grenu.core.record.Tasting;
 
 /**
  * A rule as data: when all its conditions hold likely enough, its sentences are said with the shot's numbers in them.
@@ -16,10 +17,11 @@ import org.grenu.core.quantity.Reported;
  * @param sure       least probability at which it speaks, in (0, 1]
  * @param conditions all must hold
  * @param at         the fact that gives its place on the curve, s
+ * @param moves      the levers that its school pulls, the first one first
  * @param words      with facts in braces, such as {@code {drip_wait_s}}; a plus before the brace's end shows the sign
  */
 public record FindingRule(String name, Severity severity, double sure, List<Condition> conditions, Optional<Fact> at,
-        FindingWords words) {
+        List<SchoolMove> moves, FindingWords words) {
 
     private static final String TASTE = "taste_";
     private static final String LIKELIHOOD = "_likelihood_pct";
@@ -28,8 +30,8 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
     private static final int MOST_DECIMALS = 3;
     static final Pattern PLACE = Pattern.compile("\\{([a-z_]+)(\\+?)}");
 
-    /** Takes a copy of the conditions. */
     public FindingRule {
+        moves = List.copyOf(moves);
         conditions = List.copyOf(conditions);
     }
 
@@ -47,7 +49,9 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
                 filled(words.evidence(), shot) + (taste ? "; " + RecordFacts.tasteAsRead(shot) : ""),
                 filled(words.toTry(), shot), filled(words.next(), shot));
         return Optional.of(new Finding(name, severity, said, seconds,
-                Math.min(confidence, taste ? TASTE_AS_READ : likelihood(shot)), school));
+                Math.min(confidence,
+                        taste && Tasting.of(shot.record()).notes().isEmpty() ? TASTE_AS_READ : likelihood(shot)),
+                school));
     }
 
     /** A sign is no surer than its likelihood, however clearly that lies above what the rule asks for. */

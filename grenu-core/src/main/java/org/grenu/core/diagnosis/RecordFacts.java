@@ -13,6 +13,8 @@ import org.grenu.core.hydraulics.Water;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.TasteNote;
+import org.grenu.core.record.Tasting;
 
 /** Facts of the record: masses meant and met, age, basket, temperature, what changed, taste. */
 final class RecordFacts {
@@ -24,6 +26,7 @@ final class RecordFacts {
     private static final Set<String> OVER = Set.of("bitter", "dry", "hollow", "empty", "burnt", "ashy");
 
     private static final Set<String> DARK = Set.of("dark", "darker", "french", "italian", "dunkel");
+    private static final Set<String> LIGHT = Set.of("light", "lighter", "nordic", "hell", "cinnamon");
     private static final Pattern SOAK = Pattern.compile("soak|pre-?infus|pre-?wet|bloom|soft start",
             Pattern.CASE_INSENSITIVE);
 
@@ -77,11 +80,17 @@ final class RecordFacts {
             new Fact("warm_up_short_min", 0, "minutes wanting to that",
                     c -> difference(c, RecordField.WARM_UP, RecordField.MINUTES_ON)),
             new Fact("roast_dark", 0, "1 when the roast level is written down as dark, 0 as another",
-                    RecordFacts::roastDark),
+                    c -> roast(c, DARK)),
+            new Fact("roast_light", 0, "1 when the roast level is written down as light, 0 as another",
+                    c -> roast(c, LIGHT)),
+            new Fact("served_milk", 0, "1 when it is served with milk, 0 otherwise", c -> served(c, "milk")),
+            new Fact("served_long", 0, "1 when it is served long, 0 otherwise", c -> served(c, "long")),
             new Fact("soak_meant", 0, "1 when the profile names a soak or pre-infusion, else 0",
                     RecordFacts::soakMeant),
-            new Fact("taste_under", 0, "taste words of too little extraction", c -> taste(c, UNDER)),
-            new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, OVER)));
+            new Fact("taste_under", 0, "taste words of too little extraction",
+                    c -> taste(c, TasteNote.Side.UNDER, UNDER)),
+            new Fact("taste_thin", 0, "1 when it is noted as thin, else 0", RecordFacts::thin),
+            new Fact("taste_over", 0, "taste words of too much extraction", c -> taste(c, TasteNote.Side.OVER, OVER)));
 
     private RecordFacts() {
     }
@@ -166,7 +175,12 @@ final class RecordFacts {
                 : Optional.empty();
     }
 
-    private static Optional<FactValue> taste(ShotContext context, Set<String> words) {
+    /** Words that were picked go before those of a free note, which may be misread. */
+    private static Optional<FactValue> taste(ShotContext context, TasteNote.Side side, Set<String> words) {
+        Tasting picked = Tasting.of(context.record());
+        if (!picked.notes().isEmpty()) {
+            return FactValue.of(picked.of(side).size());
+        }
         return context.record()
                 .text(RecordField.TASTE)
                 .flatMap(taste -> FactValue.of(
@@ -178,6 +192,10 @@ final class RecordFacts {
      * are picked out, not understood: who relies on them is told which.
      */
     static String tasteAsRead(ShotContext context) {
+        Tasting picked = Tasting.of(context.record());
+        if (!picked.notes().isEmpty()) {
+            return "tasted: " + picked.notes().keySet().stream().map(TasteNote::key).collect(Collectors.joining(", "));
+        }
         TasteWords.Read read = TasteWords.read(context.record().text(RecordField.TASTE).orElse(""));
         String counted = named(read.meant());
         String negated = named(read.negated());
@@ -192,13 +210,22 @@ final class RecordFacts {
                 .collect(Collectors.joining(", "));
     }
 
+    private static Optional<FactValue> thin(ShotContext context) {
+        return taste(context, TasteNote.Side.UNDER, Set.of(TasteNote.THIN.key())).map(
+                any -> new FactValue(Tasting.of(context.record()).notes().isEmpty() ? any.value()
+                        : Tasting.of(context.record()).notes().containsKey(TasteNote.THIN) ? 1 : 0, 0, true));
+    }
+
     /** Empty when nobody wrote down the roast: a rule for dark roasts then has nothing to say. */
-    private static Optional<FactValue> roastDark(ShotContext context) {
+    private static Optional<FactValue> roast(ShotContext context, Set<String> words) {
         return context.record()
                 .text(RecordField.ROAST_LEVEL)
-                .flatMap(level -> FactValue.of(
-                        Arrays.stream(level.toLowerCase(Locale.ROOT).split("[^\\p{L}]+")).anyMatch(DARK::contains) ? 1
-                                : 0));
+                .flatMap(level -> FactValue.of(Arrays.stream(level.toLowerCase(Locale.ROOT).split("[^\\p{L}]+"))
+                        .anyMatch(words::contains) ? 1 : 0));
+    }
+
+    private static Optional<FactValue> served(ShotContext context, String as) {
+        return context.record().entry(RecordField.SERVED).flatMap(kind -> FactValue.of(kind.equals(as) ? 1 : 0));
     }
 
     /** A profile that names a soak, in its steps or in words. */

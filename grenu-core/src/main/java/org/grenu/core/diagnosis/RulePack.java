@@ -11,12 +11,15 @@ import java.util.Locale;
  * @param title  the position, as its school states it
  * @param chosen whether it speaks unless the user says otherwise
  * @param rules  in order
+ * @param starts what it begins with, in order
  * @param text   as it was written
  */
-public record RulePack(String id, String topic, String title, boolean chosen, List<FindingRule> rules, String text) {
+public record RulePack(String id, String topic, String title, boolean chosen, List<FindingRule> rules,
+        List<StartRule> starts, String text) {
 
     public RulePack {
         rules = List.copyOf(rules);
+        starts = List.copyOf(starts);
     }
 
     /**

@@ -7,7 +7,13 @@ public final class RulePackError extends RuntimeException {
 
     private final int line;
 
-    RulePackError(int line, String reason) {
+    /**
+     * An error at a line.
+     *
+     * @param line   the first is 1
+     * @param reason why, and what can be written there; a sentence
+     */
+    public RulePackError(int line, String reason) {
         super("Line " + line + ": " + reason);
         this.line = line;
     }

@@ -11,6 +11,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.DecimalText;
 
 /** Reads a rule pack line by line: a word that says what the line is, then the rest. */
@@ -18,6 +21,9 @@ final class RulePackText {
 
     private static final Set<String> PACK_WORDS = Set.of("pack", "topic", "title", "chosen");
     private static final Set<String> RULE_WORDS = Set.of("severity", "sure", "say", "because", "at", "try", "next");
+    private static final Set<String> START_WORDS = Set.of("take", "because");
+    private static final Pattern RANGE = Pattern.compile("([\\d.]+)(?:\\s*[-–]\\s*([\\d.]+))?");
+    private static final Pattern SHORT_NAME = Pattern.compile("[a-z0-9_]+");
     private static final int LONGEST = 100_000;
 
     private final String[] lines;
@@ -26,6 +32,9 @@ final class RulePackText {
     private final List<FindingRule> rules = new ArrayList<>();
     private final Map<String, String> rule = new HashMap<>();
     private final List<Condition> conditions = new ArrayList<>();
+    private final List<SchoolMove> moves = new ArrayList<>();
+    private final List<StartRule> starts = new ArrayList<>();
+    private Optional<StartEntry> start = Optional.empty();
     private String ruleName = "";
     private int ruleLine;
 
@@ -39,12 +48,15 @@ final class RulePackText {
             throw new RulePackError(1, "the pack is longer than " + LONGEST + " characters.");
         }
         readLines();
-        endRule();
+        endBlock();
         if (head.getOrDefault("pack", "").isEmpty() || head.getOrDefault("title", "").isEmpty()) {
             throw new RulePackError(1, "a pack begins with “pack” and its short name, then “title” and its name.");
         }
+        if (!SHORT_NAME.matcher(head.get("pack")).matches()) {
+            throw new RulePackError(1, "a short name has small letters, digits and _ only, such as “sour_own”.");
+        }
         return new RulePack(head.get("pack"), head.getOrDefault("topic", ""), head.get("title"),
-                head.getOrDefault("chosen", "no").equals("yes"), rules, text);
+                head.getOrDefault("chosen", "no").equals("yes"), rules, starts, text);
     }
 
     private void readLines() {
@@ -63,22 +75,79 @@ final class RulePackText {
         if (rest.isEmpty()) {
             throw new RulePackError(number, "“" + word + "” stands alone; something must follow it.");
         }
-        if (word.equals("rule")) {
-            endRule();
-            ruleName = rest;
-            ruleLine = number;
-        } else if (ruleName.isEmpty() && PACK_WORDS.contains(word)) {
+        if (word.equals("rule") || word.equals("start")) {
+            endBlock();
+            begin(word, rest, number);
+        } else if (outside() && PACK_WORDS.contains(word)) {
             head.put(word, rest);
-        } else if (!ruleName.isEmpty() && word.equals("when")) {
+        } else if (!outside() && word.equals("when")) {
             conditions.add(condition(rest, number));
+        } else if (!ruleName.isEmpty() && word.equals("moves")) {
+            moves.add(move(rest, number));
+        } else if (start.isPresent() && START_WORDS.contains(word)) {
+            rule.put(word, rest);
         } else if (!ruleName.isEmpty() && RULE_WORDS.contains(word)) {
             check(word, rest, number);
             rule.put(word, rest);
         } else {
             throw new RulePackError(number,
                     "“" + word + "” is not known here. A rule has the lines rule, severity, when, say, because, "
-                            + "at, try, next and sure.");
+                            + "at, try, next, moves and sure; a start has start, when, take and because.");
         }
+    }
+
+    private boolean outside() {
+        return ruleName.isEmpty() && start.isEmpty();
+    }
+
+    private void begin(String word, String rest, int number) {
+        ruleLine = number;
+        if (word.equals("rule")) {
+            ruleName = rest;
+            return;
+        }
+        start = StartEntry.find(rest);
+        if (start.isEmpty()) {
+            throw new RulePackError(number, "a start says something of " + Arrays.stream(StartEntry.values())
+                    .map(StartEntry::key)
+                    .collect(Collectors.joining(", ")) + ".");
+        }
+    }
+
+    private static SchoolMove move(String rest, int number) {
+        String[] words = rest.split("\\s+");
+        OptionalDouble by = words.length == 2 ? DecimalText.parse(words[1]) : OptionalDouble.empty();
+        for (Slope lever : Slope.values()) {
+            if (lever != Slope.AGE && SchoolMove.key(lever).equals(words[0]) && by.orElse(0) != 0) {
+                return new SchoolMove(lever, by.getAsDouble());
+            }
+        }
+        throw new RulePackError(number, "write a move such as “moves grind 1”: grind in notches finer, dose or "
+                + "beverage in g, temperature in °C.");
+    }
+
+    private void endBlock() {
+        if (start.isPresent()) {
+            endStart();
+        } else {
+            endRule();
+        }
+    }
+
+    private void endStart() {
+        Matcher range = RANGE.matcher(rule.getOrDefault("take", ""));
+        if (!range.matches()) {
+            throw new RulePackError(ruleLine, "a start takes a number or a range, such as “take 1.5” or “take 20–25”.");
+        }
+        double low = DecimalText.parse(range.group(1)).orElse(Double.NaN);
+        double high = range.group(2) == null ? low : DecimalText.parse(range.group(2)).orElse(Double.NaN);
+        if (!(high >= low)) {
+            throw new RulePackError(ruleLine, "a range goes from the smaller number to the larger one.");
+        }
+        starts.add(new StartRule(start.orElseThrow(), conditions, low, high, rule.getOrDefault("because", "")));
+        rule.clear();
+        conditions.clear();
+        start = Optional.empty();
     }
 
     private static Condition condition(String rest, int number) {
@@ -154,11 +223,12 @@ final class RulePackText {
         refuseUnlessWhole();
         rules.add(new FindingRule(ruleName, severity(rule.get("severity"), ruleLine),
                 DecimalText.parse(rule.getOrDefault("sure", "0.5")).orElseThrow(), conditions,
-                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)),
+                Optional.ofNullable(rule.get("at")).map(name -> fact(name, ruleLine)), moves,
                 new FindingWords(rule.get("say"), rule.getOrDefault("because", ""), rule.getOrDefault("try", ""),
                         rule.getOrDefault("next", ""))));
         rule.clear();
         conditions.clear();
+        moves.clear();
         ruleName = "";
     }
 

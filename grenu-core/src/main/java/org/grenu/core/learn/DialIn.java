@@ -1,105 +1,243 @@
 package org.grenu.core.learn;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
- * Chooses the next shot of a ladder: the setting on the grinder's own steps with the largest chance of the time that is
- * wanted, all else held; a repeat, a bracket or an end where those tell more (handbook §§9, 17). Never what the grinder
- * cannot be set to.
+ * Chooses the next shot of a ladder: the one thing whose move has the largest chance of meeting all that is wanted per
+ * gram of coffee, all else held; a repeat, a bracket or an end where those tell more (handbook §§9, 17). Never what the
+ * set-up cannot be set to.
  *
- * @param belief of this coffee, the ladder's shots included
+ * @param beliefs of this coffee, the ladder's shots included
  */
-public record DialIn(TimeBelief belief, GrinderRange range, TimeAim aim) {
+public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
 
-    /** Once the time is met, a change that raises the chance by less is not worth its coffee (handbook §17). */
-    private static final double LEAST_GAIN = Double.parseDouble(System.getProperty("gain", "0.02"));
+    /** Once what is wanted is met, a change that raises the chance by less is not worth its coffee (handbook §17). */
+    private static final double LEAST_GAIN = 0.02;
     /** Below that, chances are those of a distribution's tails, which say nothing of where to go. */
     private static final double HOPELESS = 0.05;
     /** At the end of the range a chance below this is no aim to be met there. */
     private static final double HARDLY = 0.5;
     /** The difference of two shots by their spread alone stays below this, in spreads, 19 times in 20. */
     private static final double APART = 1.96 * Math.sqrt(2);
+    private static final int MOST_STEPS = 2;
+    /** Two moves are looked at when together they raise the chance by a quarter over the best single one. */
+    private static final double WORTH_TWO = 1.25;
+    /** Chosen on both physics of DialInStudy. */
+    private static final double NOT_MUCH_LESS = 0.5;
+    private static final int AHEAD = 4;
+    private static final int NOTCHES = 3;
 
-    /** {@return the next shot after those, the newest last; the first one when there are none} */
-    public NextShot after(List<TimedShot> ladder, ShotInputs held) {
+    /**
+     * {@return the next shot after those; the first one when there are none}
+     *
+     * @param ladder how long its shots took, the newest last
+     * @param held   what stays as it is but for what is moved; the newest shot's
+     * @param met    whether the newest shot met what is wanted besides its time
+     */
+    public NextShot after(List<LearntShot> ladder, ShotInputs held, boolean met) {
         ShotInputs now = ladder.isEmpty() ? held : held.at(last(ladder, 0).inputs().finer());
-        double best = best(now);
-        double gain = chance(held, best) - chance(now, now.finer());
+        if (reach.left().isPresent() && reach.left().getAsDouble() < now.dose()) {
+            return new NextShot.Limit(now, chance(now), NextShot.End.BAG, List.of());
+        }
+        ShotInputs ground = held.at(bestGrind(now));
         if (ladder.isEmpty()) {
-            return change(held, best, NextShot.Why.LIKELIEST);
+            return change(Slope.GRIND, ground, NextShot.Why.LIKELIEST);
         }
         if (toldNothing(ladder)) {
-            return repeat(now, NextShot.Why.TOLD_NOTHING);
+            return new NextShot.Repeat(now, chance(now), NextShot.Why.TOLD_NOTHING);
         }
-        if (toAndFro(ladder)) {
-            double before = last(ladder, 1).inputs().finer();
-            double between = range.onStep((now.finer() + before) / 2, now.finer());
-            if (between != now.finer() && between != before) {
-                return change(held, between, NextShot.Why.BETWEEN_THE_LAST_TWO);
-            }
-        }
-        boolean met = aim.holds(last(ladder, 0).seconds());
-        if (best != now.finer() && (!met || gain >= LEAST_GAIN)) {
-            return atEnd(best) && chance(held, best) < HARDLY ? limit(held, best)
-                    : change(held, best, NextShot.Why.LIKELIEST);
-        }
-        if (met) {
-            return new NextShot.Enough(now.finer(), chance(now, now.finer()), Math.max(0, gain));
-        }
-        return atEnd(now.finer()) && chance(held, now.finer()) < HARDLY ? limit(held, now.finer())
-                : repeat(now, NextShot.Why.LIKELIEST);
+        Optional<NextShot> between = between(ladder, held, now);
+        return between.orElseGet(() -> likeliest(now, ground, last(ladder, 0).value(), met));
     }
 
-    private static TimedShot last(List<TimedShot> ladder, int before) {
+    private Optional<NextShot> between(List<LearntShot> ladder, ShotInputs held, ShotInputs now) {
+        if (!toAndFro(ladder)) {
+            return Optional.empty();
+        }
+        double before = last(ladder, 1).inputs().finer();
+        double between = reach.grind().onStep((now.finer() + before) / 2, now.finer());
+        return between != now.finer() && between != before
+                ? Optional.of(change(Slope.GRIND, held.at(between), NextShot.Why.BETWEEN_THE_LAST_TWO))
+                : Optional.empty();
+    }
+
+    private NextShot likeliest(ShotInputs now, ShotInputs ground, double seconds, boolean metBesides) {
+        boolean met = metBesides && aim.time().holds(seconds);
+        NextShot.Move best = best(now, ground);
+        double gain = chance(best.inputs()) - chance(now);
+        boolean moves = !best.inputs().equals(now);
+        Optional<NextShot.Move> first = met || !beliefs.tellBeyondTime(aim) ? Optional.empty() : firstOfTwo(now, best);
+        if (first.isPresent() && affordable(now, first.get().inputs())) {
+            return change(first.get().lever(), first.get().inputs(), NextShot.Why.FIRST_OF_TWO);
+        }
+        if (moves && affordable(now, best.inputs()) && (!met || gain >= LEAST_GAIN)) {
+            return best.lever() == Slope.GRIND && atEnd(best.inputs().finer()) && chance(best.inputs()) < HARDLY
+                    ? limit(best.inputs())
+                    : change(best.lever(), best.inputs(), NextShot.Why.LIKELIEST);
+        }
+        if (met) {
+            return new NextShot.Enough(now, chance(now), Math.max(0, gain));
+        }
+        return atEnd(now.finer()) && chance(now) < HARDLY ? limit(now)
+                : towards(now, seconds)
+                        .orElseGet(() -> new NextShot.Repeat(now, chance(now), NextShot.Why.LIKELIEST));
+    }
+
+    /**
+     * After a miss, a step of the grinder towards what is wanted, where that is not much less likely than a repeat:
+     * that the line itself may be wrong is in no chance, and a step finds it out.
+     */
+    private Optional<NextShot> towards(ShotInputs now, double seconds) {
+        double way = aim.time().holds(seconds) ? 0 : Math.signum(Math.log(aim.time().middle() / seconds));
+        ShotInputs there = now.at(reach.grind().onStep(now.finer() + way * reach.grind().step(), now.finer()));
+        boolean possible = there.finer() != now.finer() && affordable(now, there);
+        return possible && chance(there) >= NOT_MUCH_LESS * chance(now)
+                ? Optional.of(change(Slope.GRIND, there, NextShot.Why.TOWARDS_THE_AIM)) : Optional.empty();
+    }
+
+    private static LearntShot last(List<LearntShot> ladder, int before) {
         return ladder.get(ladder.size() - 1 - before);
     }
 
-    private double chance(ShotInputs held, double finer) {
-        return belief.chance(held.at(finer), aim.low(), aim.high());
+    private double chance(ShotInputs inputs) {
+        return beliefs.chance(inputs, aim);
     }
 
-    private NextShot change(ShotInputs held, double finer, NextShot.Why why) {
-        return new NextShot.Change(finer, belief.shot(held.at(finer)), chance(held, finer), why);
+    private NextShot change(Slope lever, ShotInputs inputs, NextShot.Why why) {
+        return new NextShot.Change(lever, inputs, chance(inputs), why);
     }
 
-    private NextShot repeat(ShotInputs now, NextShot.Why why) {
-        return new NextShot.Repeat(now.finer(), belief.shot(now), chance(now, now.finer()), why);
+    private NextShot limit(ShotInputs there) {
+        boolean finest = reach.grind().finest() - there.finer() < reach.grind().step();
+        return new NextShot.Limit(there, chance(there), finest ? NextShot.End.FINEST : NextShot.End.COARSEST,
+                couldMove(there));
     }
 
-    private NextShot limit(ShotInputs held, double finer) {
-        return new NextShot.Limit(finer, belief.shot(held.at(finer)), chance(held, finer),
-                range.finest() - finer < range.step());
+    /** The best move of each lever but the grind, where it helps. */
+    private List<NextShot.Move> couldMove(ShotInputs there) {
+        Map<Slope, NextShot.Move> best = new EnumMap<>(Slope.class);
+        for (NextShot.Move move : moves(there, AHEAD)) {
+            NextShot.Move told = new NextShot.Move(move.lever(), move.inputs(), chance(move.inputs()));
+            if (move.lever() != Slope.GRIND && told.chance() > chance(there) + LEAST_GAIN) {
+                best.merge(move.lever(), told, (one, other) -> one.chance() >= other.chance() ? one : other);
+            }
+        }
+        return best.values().stream().sorted(Comparator.comparingDouble(NextShot.Move::chance).reversed()).toList();
     }
 
     private boolean atEnd(double finer) {
+        GrinderRange range = reach.grind();
         return range.finest() - finer < range.step() - 1e-9 || finer - range.coarsest() < range.step() - 1e-9;
     }
 
+    private boolean affordable(ShotInputs now, ShotInputs next) {
+        return reach.left().isEmpty() || reach.left().getAsDouble() >= reach.cost(now, next);
+    }
+
+    /**
+     * Time alone is a matter of the grind, and so is a coffee of which nothing else was measured yet; where more is
+     * wanted and known, whatever gets there for the least coffee.
+     */
+    private NextShot.Move best(ShotInputs now, ShotInputs ground) {
+        NextShot.Move best = new NextShot.Move(Slope.GRIND, ground, chance(ground));
+        if (!beliefs.tellBeyondTime(aim)) {
+            return best;
+        }
+        for (NextShot.Move move : moves(now, MOST_STEPS)) {
+            best = worth(now, move) > worth(now, best) ? move : best;
+        }
+        return best;
+    }
+
+    /** Where no single move gets there, the first of two that would together: one thing a shot all the same. */
+    private Optional<NextShot.Move> firstOfTwo(ShotInputs now, NextShot.Move single) {
+        double least = Math.max(score(now), score(single.inputs()));
+        NextShot.Move first = null;
+        double together = least > 0 ? WORTH_TWO * least : least;
+        for (NextShot.Move one : moves(now, AHEAD)) {
+            for (NextShot.Move two : moves(one.inputs(), AHEAD)) {
+                if (two.lever().compareTo(one.lever()) > 0 && score(two.inputs()) > together) {
+                    together = score(two.inputs());
+                    NextShot.Move other = new NextShot.Move(two.lever(),
+                            now.with(two.lever(), two.inputs().setting(two.lever())), 0);
+                    // The one that gets nearer by itself: the other way round they would take each other back.
+                    first = score(one.inputs()) >= score(other.inputs()) ? one : other;
+                }
+            }
+        }
+        return Optional.ofNullable(first);
+    }
+
+    private double worth(ShotInputs now, NextShot.Move move) {
+        double score = score(move.inputs());
+        return score > 0 ? score / reach.cost(now, move.inputs()) : score;
+    }
+
+    /** The chance; below what is worth comparing, how far off the middle is, as a negative number. */
+    private double score(ShotInputs inputs) {
+        double chance = chance(inputs);
+        return chance >= HOPELESS ? chance : -beliefs.off(inputs, aim);
+    }
+
+    /** What one lever could be moved to, the grind first. */
+    private List<NextShot.Move> moves(ShotInputs now, int steps) {
+        List<NextShot.Move> moves = new ArrayList<>();
+        double centre = reach.grind().onStep(centre(now), now.finer());
+        for (int k = -NOTCHES; k <= NOTCHES; k++) {
+            for (double from : new double[] {centre, now.finer()}) {
+                double finer = reach.grind().onStep(from + k * reach.grind().step(), now.finer());
+                if (finer != now.finer()) {
+                    moves.add(new NextShot.Move(Slope.GRIND, now.at(finer), 0));
+                }
+            }
+        }
+        reach.others().forEach((lever, range) -> {
+            for (int k = -steps; k <= steps; k++) {
+                double setting = now.setting(lever) + k * range.step();
+                if (k != 0 && range.holds(setting)) {
+                    moves.add(new NextShot.Move(lever, now.with(lever, setting), 0));
+                }
+            }
+        });
+        return moves;
+    }
+
+    private double centre(ShotInputs now) {
+        double slope = beliefs.time().slope(Slope.GRIND).location();
+        return slope > 0 ? now.finer()
+                + (Math.log(aim.time().middle()) - beliefs.time().fit(now).onScale().location()) / slope : now.finer();
+    }
+
     /** The likeliest setting; where far off all chances are next to nothing, the one nearest in time. */
-    private double best(ShotInputs now) {
-        double slope = belief.notch().location();
-        double wanted = now.finer() + (Math.log(aim.middle()) - belief.fit(now).location()) / slope;
-        double centre = slope > 0 ? range.onStep(wanted, now.finer()) : now.finer();
+    private double bestGrind(ShotInputs now) {
+        GrinderRange range = reach.grind();
+        double centre = range.onStep(centre(now), now.finer());
         double best = centre;
         for (int k = -3; k <= 3; k++) {
             double finer = range.onStep(centre + k * range.step(), now.finer());
-            best = chance(now, finer) > chance(now, best) + 1e-12 ? finer : best;
+            best = chance(now.at(finer)) > chance(now.at(best)) + 1e-12 ? finer : best;
         }
-        return chance(now, best) < HOPELESS ? centre : best;
+        return chance(now.at(best)) < HOPELESS ? centre : best;
     }
 
     /** The last step went the other way than it should, by no more than the spread of a shot can make. */
-    private boolean toldNothing(List<TimedShot> ladder) {
+    private boolean toldNothing(List<LearntShot> ladder) {
         if (ladder.size() < 2) {
             return false;
         }
         double moved = last(ladder, 0).inputs().finer() - last(ladder, 1).inputs().finer();
-        double told = Math.log(last(ladder, 0).seconds() / last(ladder, 1).seconds());
-        return moved * told < 0 && Math.abs(told) < APART * belief.spread() && !aim.holds(last(ladder, 0).seconds());
+        double told = Math.log(last(ladder, 0).value() / last(ladder, 1).value());
+        return moved * told < 0 && Math.abs(told) < APART * beliefs.time().spread()
+                && !aim.time().holds(last(ladder, 0).value());
     }
 
     /** Finer, coarser, finer or the other way round. */
-    private static boolean toAndFro(List<TimedShot> ladder) {
+    private static boolean toAndFro(List<LearntShot> ladder) {
         if (ladder.size() < 4) {
             return false;
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.SetUp;
 import org.grenu.core.record.ShotRecord;
@@ -22,6 +23,8 @@ public record Ladder(List<Rung> rungs, int undated) {
     /** Where temperature or age are not written down they are taken as the usual ones, which leaves them out. */
     private static final double USUAL_CELSIUS = 93;
     private static final double USUAL_DAYS = 14;
+    /** Common practice, no source: what was ground before is still among the grounds. */
+    private static final double WITHOUT_PURGE = 0.4;
 
     public Ladder {
         rungs = List.copyOf(rungs);
@@ -97,7 +100,7 @@ public record Ladder(List<Rung> rungs, int undated) {
 
     private static double weight(List<SetUp.Changed> changed, ShotRecord record) {
         boolean groundAnew = changed.stream().anyMatch(one -> one.key().equals(RecordField.GRIND.key()));
-        return groundAnew && !(record.number(RecordField.PURGE).orElse(0) > 0) ? TimedShot.WITHOUT_PURGE : 1;
+        return groundAnew && !(record.number(RecordField.PURGE).orElse(0) > 0) ? WITHOUT_PURGE : 1;
     }
 
     /** {@return the newest shot that can be learnt from} */
@@ -105,21 +108,63 @@ public record Ladder(List<Rung> rungs, int undated) {
         return rungs.stream().filter(rung -> teaches(rung, dial)).reduce((older, newer) -> newer);
     }
 
+    /** {@return whether it is known of any shot how old its coffee was} */
+    public boolean aged() {
+        return rungs.stream().anyMatch(rung -> rung.shot.record().ageDays().isPresent());
+    }
+
+    /** {@return the ladder without the newest shot that can be learnt from} */
+    Ladder beforeNewest(GrinderDial dial) {
+        Optional<Rung> newest = newest(dial);
+        return new Ladder(rungs.stream().filter(rung -> newest.isEmpty() || rung != newest.get()).toList(), undated);
+    }
+
     private static boolean teaches(Rung rung, GrinderDial dial) {
         return rung.step != Step.APART && rung.seconds.orElse(0) > 0 && inputs(rung.shot, dial).isPresent();
     }
 
-    /** {@return the shots that can be learnt from, whose setting and masses are known, by notches finer than nought} */
-    public List<TimedShot> timed(GrinderDial dial) {
-        return rungs.stream()
-                .filter(rung -> teaches(rung, dial))
-                .map(rung -> new TimedShot(inputs(rung.shot, dial).orElseThrow(), rung.seconds.getAsDouble(),
-                        rung.weight))
-                .toList();
+    /**
+     * {@return the shots that can be learnt from, whose setting, masses and response are known, by notches finer than
+     * nought}
+     *
+     * @param practice what response it is
+     */
+    public List<LearntShot> learnt(GrinderDial dial, Practice practice, Response response) {
+        List<LearntShot> learnt = new ArrayList<>();
+        for (Rung rung : rungs) {
+            Optional<ShotInputs> inputs = rung.step == Step.APART ? Optional.empty() : inputs(rung.shot, dial);
+            Optional<Measured> value = inputs.isEmpty() ? Optional.empty() : response.of(rung.shot);
+            if (value.isPresent() && Double.isFinite(practice.onScale(value.get().value()))) {
+                learnt.add(new LearntShot(inputs.get(), value.get().value(), rung.weight));
+            }
+        }
+        return learnt;
+    }
+
+    /** {@return likewise, where a shot counts the less, the farther its time lies off the one that is wanted} */
+    List<LearntShot> learntNear(GrinderDial dial, Practice practice, Response response, double wantedSeconds) {
+        List<LearntShot> learnt = new ArrayList<>();
+        for (Rung rung : rungs) {
+            double share = rung.seconds.orElse(0) > 0
+                    ? ResponseBelief.nearness(rung.seconds.getAsDouble(), wantedSeconds) : 1;
+            new Ladder(List.of(rung), 0).learnt(dial, practice, response)
+                    .forEach(shot -> learnt.add(shot.less(share)));
+        }
+        return learnt;
+    }
+
+    /** {@return what is held for the next shot: as the newest that can be learnt from was meant, or else as it was} */
+    public Optional<ShotInputs> held(GrinderDial dial) {
+        return newest(dial).map(rung -> {
+            ShotInputs was = inputs(rung.shot, dial).orElseThrow();
+            ShotRecord record = rung.shot.record();
+            return was.with(Slope.DOSE, record.number(RecordField.DOSE_TARGET).orElse(was.dose()))
+                    .with(Slope.BEVERAGE, record.number(RecordField.BEVERAGE_TARGET).orElse(was.beverage()));
+        });
     }
 
     /** {@return what was set for that shot; empty where its setting or a mass is not known} */
-    private static Optional<ShotInputs> inputs(MeasuredShot shot, GrinderDial dial) {
+    static Optional<ShotInputs> inputs(MeasuredShot shot, GrinderDial dial) {
         OptionalDouble grind = shot.record().number(RecordField.GRIND);
         OptionalDouble dose = shot.record().number(RecordField.DOSE);
         OptionalDouble beverage = shot.measures()

@@ -9,8 +9,8 @@ import org.hipparchus.linear.RealVector;
  * What is known of a linear response y = xᵀβ + noise: β given the noise's variance is normal, the variance inverse
  * gamma. Immutable.
  *
- * <p>Reference: A. Gelman et al., Bayesian Data Analysis, 3rd ed., CRC Press 2013, chapter 14 (conjugate form); the closed
- * form is in the handbook, §17.
+ * <p>Reference: A. Gelman et al., Bayesian Data Analysis, 3rd ed., CRC Press 2013, chapter 14 (from memory); the
+ * closed form is in the handbook, §17.
  *
  * @param mean  of β, length p
  * @param scale p × p; β's covariance is this times the noise's variance

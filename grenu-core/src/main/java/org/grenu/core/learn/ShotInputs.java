@@ -31,12 +31,34 @@ public record ShotInputs(double finer, double dose, double beverage, double cels
         return new ShotInputs(otherFiner, dose, beverage, celsius, days, profile);
     }
 
+    /** {@return what is set of that, in its unit; of the age the days} */
+    public double setting(Slope slope) {
+        return switch (slope) {
+            case GRIND -> finer;
+            case DOSE -> dose;
+            case BEVERAGE -> beverage;
+            case TEMPERATURE -> celsius;
+            case AGE -> days;
+        };
+    }
+
+    /** {@return the same with that set otherwise} */
+    public ShotInputs with(Slope slope, double setting) {
+        return switch (slope) {
+            case GRIND -> at(setting);
+            case DOSE -> new ShotInputs(finer, setting, beverage, celsius, days, profile);
+            case BEVERAGE -> new ShotInputs(finer, dose, setting, celsius, days, profile);
+            case TEMPERATURE -> new ShotInputs(finer, dose, beverage, setting, days, profile);
+            case AGE -> new ShotInputs(finer, dose, beverage, celsius, setting, profile);
+        };
+    }
+
     /**
-     * {@return 1, the differences from a reference in the order of {@link TimePrior}'s slopes, and for each other
+     * {@return 1, the differences from a reference in the order of {@link Slope}, and for each other
      * profile whether it was that one}
      */
     double[] from(ShotInputs reference, List<String> otherProfiles) {
-        double[] x = new double[TimePrior.SLOPES + 1 + otherProfiles.size()];
+        double[] x = new double[Slope.values().length + 1 + otherProfiles.size()];
         x[0] = 1;
         x[1] = finer - reference.finer;
         x[2] = Math.log(dose / reference.dose);
@@ -45,7 +67,7 @@ public record ShotInputs(double finer, double dose, double beverage, double cels
         x[5] = days - reference.days;
         int other = otherProfiles.indexOf(profile);
         if (other >= 0) {
-            x[TimePrior.SLOPES + 1 + other] = 1;
+            x[Slope.values().length + 1 + other] = 1;
         }
         return x;
     }

@@ -1,9 +1,9 @@
 package org.grenu.core.numbers;
 
 /**
- * Sums of powers of x, alone and with y, over any stretch of samples and about any centre, from sums that are kept once:
- * for searches that fit a course to many stretches that overlap, in place of going through each (NormalEquationsTest holds
- * both equal). Samples without a finite y count for nothing.
+ * Sums of powers of x, alone and with y, over any stretch of samples and about any centre, from sums that are kept
+ * once: for searches that fit a course to many stretches that overlap, in place of going through each
+ * (NormalEquationsTest holds both equal). Samples without a finite y count for nothing.
  */
 public final class RunningPowers {
 

@@ -1,5 +1,6 @@
 package org.grenu.core.profile;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -11,9 +12,16 @@ import java.util.OptionalDouble;
  * @param target what is held
  * @param course where it goes
  * @param limit most of the other quantity that is let through: flow in a pressure step, pressure in a flow step
+ * @param water temperature of the water, °C; empty: as it is set on the machine
  * @param exits what ends it, whichever comes first; none: it lasts until the pump stops
  */
-public record ProfileStep(String name, Target target, Course course, OptionalDouble limit, List<Exit> exits) {
+public record ProfileStep(String name, Target target, Course course, OptionalDouble limit, OptionalDouble water,
+        List<Exit> exits) {
+
+    /** A step that leaves the water as it is set on the machine. */
+    public ProfileStep(String name, Target target, Course course, OptionalDouble limit, List<Exit> exits) {
+        this(name, target, course, limit, OptionalDouble.empty(), exits);
+    }
 
     /**
      * Where it goes.
@@ -48,6 +56,47 @@ public record ProfileStep(String name, Target target, Course course, OptionalDou
 
     public ProfileStep {
         exits = List.copyOf(exits);
+    }
+
+    /** {@return this step held at another value} */
+    public ProfileStep at(double level) {
+        return with(new Course(course.from, level, course.rampSeconds, course.tolerance));
+    }
+
+    /** {@return this step that takes that long to get there, s} */
+    public ProfileStep over(double seconds) {
+        return with(new Course(course.from, course.to, seconds, course.tolerance));
+    }
+
+    /** {@return this step with another half width of its corridor, in the target's unit} */
+    public ProfileStep within(double tolerance) {
+        return with(new Course(course.from, course.to, course.rampSeconds, tolerance));
+    }
+
+    private ProfileStep with(Course other) {
+        return new ProfileStep(name, target, other, limit, water, exits);
+    }
+
+    /** {@return this step that lets no more of the other quantity through; empty: whatever comes} */
+    public ProfileStep limited(OptionalDouble most) {
+        return new ProfileStep(name, target, course, most, water, exits);
+    }
+
+    /** {@return this step with that one of its exits at another value} */
+    public ProfileStep exiting(int index, double value) {
+        List<Exit> changed = new ArrayList<>(exits);
+        changed.set(index, new Exit(exits.get(index).kind(), value));
+        return new ProfileStep(name, target, course, limit, water, changed);
+    }
+
+    /** {@return this step with water of that temperature, °C; empty: as it is set on the machine} */
+    public ProfileStep brewedAt(OptionalDouble celsius) {
+        return new ProfileStep(name, target, course, limit, celsius, exits);
+    }
+
+    /** {@return this step with other ends} */
+    public ProfileStep until(List<Exit> others) {
+        return new ProfileStep(name, target, course, limit, water, others);
     }
 
     /** {@return the value aimed at}

@@ -16,10 +16,13 @@ final class ProfileText {
     private static final Pattern STEP = Pattern.compile("([^:]{1,40}):\\s*(pressure|flow)\\s+" + NUMBER
             + "(?:\\s+to\\s+" + NUMBER + ")?(?:\\s+over\\s+" + NUMBER + "\\s*s)?(?:\\s*(?:±|\\+-|\\+/-)\\s*" + NUMBER
             + ")?"
-            + "(?:\\s*,\\s*(pressure|flow)\\s+at\\s+most\\s+" + NUMBER + ")?(?:\\s+until\\s+(.+))?",
+            + "(?:\\s*,\\s*(pressure|flow)\\s+at\\s+most\\s+" + NUMBER + ")?(?:\\s*,\\s*water\\s+(?:at\\s+)?" + NUMBER
+            + "(?:\\s*°?\\s*C)?)?(?:\\s+until\\s+(.+))?",
             Pattern.CASE_INSENSITIVE);
     private static final double USUAL_PRESSURE_TOLERANCE = 0.5;
     private static final double USUAL_FLOW_TOLERANCE = 0.3;
+    private static final double COLDEST = 60;
+    private static final double HOTTEST = 100;
     private static final int MOST_STEPS = 40;
 
     private final String text;
@@ -61,13 +64,19 @@ final class ProfileText {
         }
         OptionalDouble limit = matcher.group(8) == null ? OptionalDouble.empty()
                 : OptionalDouble.of(value(matcher.group(8)));
-        List<Exit> exits = matcher.group(9) == null ? List.of()
-                : Arrays.stream(matcher.group(9).split("\\s+or\\s+")).map(Exit::parse).toList();
+        OptionalDouble water = matcher.group(9) == null ? OptionalDouble.empty()
+                : OptionalDouble.of(value(matcher.group(9)));
+        if (water.isPresent() && !(water.getAsDouble() >= COLDEST && water.getAsDouble() <= HOTTEST)) {
+            throw new IllegalArgumentException("Step " + number + ": water is brewed with between "
+                    + DecimalText.exact(COLDEST) + " and " + DecimalText.exact(HOTTEST) + " °C.");
+        }
+        List<Exit> exits = matcher.group(10) == null ? List.of()
+                : Arrays.stream(matcher.group(10).split("\\s+or\\s+")).map(Exit::parse).toList();
         if (!(tolerance > 0) || to > 30) {
             throw new IllegalArgumentException("Step " + number + ": values go up to 30, tolerances are above 0.");
         }
         return new ProfileStep(matcher.group(1).strip(), target, new ProfileStep.Course(from, to, ramp, tolerance),
-                limit, exits);
+                limit, water, exits);
     }
 
     private static Target target(String word) {
@@ -90,6 +99,7 @@ final class ProfileText {
         }
         text.append(" ±").append(DecimalText.exact(step.tolerance()));
         addLimit(step, text);
+        step.water().ifPresent(water -> text.append(", water at ").append(DecimalText.exact(water)).append(" °C"));
         if (!step.exits().isEmpty()) {
             text.append(" until ").append(String.join(" or ", step.exits().stream().map(Exit::text).toList()));
         }

@@ -24,6 +24,11 @@ public record Puck(SimulatedCoffee coffee, double ageDays, double doseGrams, dou
         return new Puck(other, ageDays, doseGrams, grind, celsius);
     }
 
+    /** {@return the same puck brewed at that temperature, °C} */
+    public Puck at(double otherCelsius) {
+        return new Puck(coffee, ageDays, doseGrams, grind, otherCelsius);
+    }
+
     private static void require(double value, double low, double high, String name, String unit) {
         if (!(value >= low && value <= high)) {
             throw new IllegalArgumentException(

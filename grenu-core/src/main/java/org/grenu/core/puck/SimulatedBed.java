@@ -24,12 +24,12 @@ public final class SimulatedBed {
     private final double collapse;
     private final double erosion;
     private final double erosionVolume;
-    private final double openRate;
-    private final double coreRate;
+    private double openRate;
+    private double coreRate;
     private final double saturation;
     private final int n;
     private final double capacity;
-    private final double layerResistance;
+    private double layerResistance;
     private final double[] settled;
     private final double[] compacted;
     private final double[] collapsed;
@@ -72,6 +72,13 @@ public final class SimulatedBed {
         core = filled(bed.value(BedParameter.CORE_SOLIDS) / n);
         above = new double[n];
         mostDissolved = saturation * poreVolume;
+    }
+
+    /** Lets the water that comes be as hot as that bed's: it flows and dissolves as there. */
+    public void heat(BedParameters bed) {
+        layerResistance = bed.layerResistance();
+        openRate = bed.value(BedParameter.OPEN_RATE);
+        coreRate = bed.value(BedParameter.CORE_RATE);
     }
 
     private double[] filled(double value) {

@@ -38,6 +38,13 @@ public record Reported(String value, String expanded) {
         return text;
     }
 
+    /** {@return a difference with its sign; one that is shown as nought has none} */
+    public static String signed(double difference, int decimals) {
+        String text = fixed(difference, decimals);
+        boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
+        return difference > 0 && !zero ? "+" + text : text;
+    }
+
     /** {@return {@code 21.54 ±0.16}, or the value alone when it is exact} */
     public String text() {
         return (value + " " + half()).strip();

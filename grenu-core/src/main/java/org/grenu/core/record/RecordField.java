@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldDefinition;
 import org.grenu.core.entry.FieldKind;
+import org.grenu.core.entry.RowColumn;
 
 /**
  * The entries of a shot's record. The key names the entry in every file, in the library and in the history of edits;
@@ -104,6 +105,13 @@ public enum RecordField implements Field {
     PHASES("phases", "Phases set by hand", FieldKind.PHASE_LIST),
     MOMENT_NOTES("moment_notes", "Notes at a moment", FieldKind.MOMENT_NOTE_LIST),
     TASTE("taste", "Taste", FieldKind.TEXT),
+    TASTING(FieldDefinition.rows("tasting", "Tasting notes", RowColumn.choice("note", TasteNote.keys()),
+            RowColumn.number("strength", "", 0, 10).optional())),
+    LIKING("liking", "Liking, 0–10", "", 0, 10),
+    TASTED_AS(FieldDefinition.choice("tasted_as", "Tasted", "neat", "diluted")),
+    TASTED_AT("tasted_c", "Temperature when tasted", "°C", 0, 90),
+    TASTED_BLIND(FieldDefinition.choice("tasting_kind", "Tasting was", "open", "blind")),
+    SERVED(FieldDefinition.choice("served_as", "Served", "straight", "milk", "long")),
     REPAIRS_OFF("repairs_off", "Repairs switched off", FieldKind.REPAIR_LIST),
     FAULT("fault", "Faulty shot", FieldKind.TEXT),
     FAULT_ON_PURPOSE("fault_on_purpose", "Fault on purpose", FieldKind.FLAG),

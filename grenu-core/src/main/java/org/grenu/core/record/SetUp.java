@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.Reported;
@@ -21,7 +22,7 @@ public final class SetUp {
                     RecordField.PROFILE_STEPS, RecordField.MACHINE, RecordField.MACHINE_VERSION, RecordField.WATER,
                     RecordField.BASKET, RecordField.BASKET_CAPACITY,
                     RecordField.BED_DIAMETER, RecordField.BED_DEPTH, RecordField.ALTITUDE, RecordField.DOSE_TARGET,
-                    RecordField.BEVERAGE_TARGET, RecordField.MOISTURE,
+                    RecordField.BEVERAGE_TARGET, RecordField.SERVED, RecordField.MOISTURE,
                     RecordField.MOISTURE_U, RecordField.REFRACTOMETER, RecordField.REFRACTOMETER_RESOLUTION,
                     RecordField.REFRACTOMETER_REPEATABILITY,
                     RecordField.REFRACTOMETER_BIAS, RecordField.REFRACTOMETER_READS, RecordField.REFRACTOMETER_LINE,
@@ -51,7 +52,9 @@ public final class SetUp {
             RecordField.STATED_YIELD, RecordField.PUMP_ON, RecordField.PUMP_OFF, RecordField.SCALE_LAG,
             RecordField.PHASES,
             RecordField.MOMENT_NOTES,
-            RecordField.TASTE, RecordField.REPAIRS_OFF, RecordField.FAULT,
+            RecordField.TASTE, RecordField.TASTING, RecordField.LIKING, RecordField.TASTED_AS,
+            RecordField.TASTED_AT, RecordField.TASTED_BLIND, RecordField.SERVED, RecordField.REPAIRS_OFF,
+            RecordField.FAULT,
             RecordField.FAULT_ON_PURPOSE, RecordField.SIMULATED, RecordField.NOTE);
 
     private SetUp() {
@@ -89,6 +92,7 @@ public final class SetUp {
                         now.entry(field).orElseThrow()));
             }
         }
+        age(before, now).ifPresent(changed::add);
         addOwn(before, now, changed);
         return changed;
     }
@@ -100,6 +104,19 @@ public final class SetUp {
                 changed.add(new Changed(key, key, "", text, other));
             }
         });
+    }
+
+    /** A coffee that has grown older is not what it was. Of another coffee its own age is no change besides. */
+    private static Optional<Changed> age(ShotRecord before, ShotRecord now) {
+        OptionalDouble then = before.ageDays();
+        OptionalDouble today = now.ageDays();
+        boolean same = before.entry(RecordField.COFFEE).equals(now.entry(RecordField.COFFEE));
+        if (!same || then.isEmpty() || today.isEmpty()
+                || Math.abs(today.getAsDouble() - then.getAsDouble()) <= Tolerances.AGE_DAYS) {
+            return Optional.empty();
+        }
+        return Optional.of(new Changed("age_d", "Age", "d", Reported.fixed(then.getAsDouble(), 0),
+                Reported.fixed(today.getAsDouble(), 0)));
     }
 
     private static Optional<Changed> beverage(Masses before, Masses now) {

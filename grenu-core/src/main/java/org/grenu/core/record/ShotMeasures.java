@@ -9,6 +9,7 @@ import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.UniformCurve;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.phase.Phases;
+import org.grenu.core.phase.ProfileFeatures;
 import org.grenu.core.profile.PlannedRun;
 
 /**
@@ -19,9 +20,10 @@ import org.grenu.core.profile.PlannedRun;
  * @param planned    the profile held against the shot, when one is recorded
  * @param phases     the shot's parts
  * @param hydraulics what the curves say of the puck
+ * @param features   what makes its profile what it is
  */
 public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedRun> planned, Phases phases,
-        Hydraulics hydraulics) {
+        Hydraulics hydraulics, ProfileFeatures features) {
 
     /** {@return the measures of that shot} */
     public static ShotMeasures of(Shot shot) {
@@ -34,8 +36,9 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
         Optional<PlannedRun> planned = record.profileSteps().flatMap(profile -> PlannedRun.of(profile, curve));
         Hydraulics.Known known = new Hydraulics.Known(record.bed(), celsius(record, curve), masses.beverage(),
                 masses.solids(), masses.dose());
-        return new ShotMeasures(curve, masses, planned, Phases.of(curve, record.phases(), planned),
-                Hydraulics.of(curve, known));
+        Phases phases = Phases.of(curve, record.phases(), planned);
+        return new ShotMeasures(curve, masses, planned, phases, Hydraulics.of(curve, known),
+                ProfileFeatures.of(phases, curve));
     }
 
     /** The set temperature, or what the sensor showed on average while the pump ran. */

@@ -20,6 +20,7 @@ import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.FieldCodec;
 import org.grenu.core.entry.MomentNote;
 import org.grenu.core.entry.RefusedEntry;
+import org.grenu.core.entry.Row;
 import org.grenu.core.entry.StudyArm;
 import org.grenu.core.entry.VolumeEstimate;
 import org.grenu.core.hydraulics.Bed;
@@ -191,6 +192,12 @@ public final class ShotRecord {
     @SuppressWarnings("unchecked")
     public List<MomentNote> momentNotes() {
         return (List<MomentNote>) entries.getOrDefault(RecordField.MOMENT_NOTES, List.of());
+    }
+
+    /** {@return the rows of a small table, none when unknown} */
+    @SuppressWarnings("unchecked")
+    public List<Row> rows(RecordField field) {
+        return field.kind() == FieldKind.ROWS ? (List<Row>) entries.getOrDefault(field, List.of()) : List.of();
     }
 
     /** {@return whole days from roast to shot less those it spent frozen, when both dates are known} */

@@ -11,6 +11,7 @@ import org.grenu.core.phase.PhaseKind;
 import org.grenu.core.profile.ProfileStep;
 import org.grenu.core.profile.Target;
 import org.grenu.core.puck.BedParameters;
+import org.grenu.core.puck.Puck;
 import org.grenu.core.puck.SimulatedBed;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.rig.SimulatedShot.Truth;
@@ -27,6 +28,10 @@ public final class RigPull {
     private static final double DROP_GRAMS = 0.05;
     private static final double SHOT_TO_SHOT = 0.025;
     private static final double USUAL_SCALE_DELAY = 0.1;
+    /** How slowly the water above the bed follows what the machine heats to, s. */
+    private static final double HEATING_SECONDS = 2.2;
+    /** A change of the water that the bed need not notice, °C. */
+    private static final double SAME_HEAT = 0.1;
 
     /**
      * What the rig is made to do beside the recipe.
@@ -59,6 +64,10 @@ public final class RigPull {
     private final RigRecipe recipe;
     private final Collection<LogFlaw> flaws;
     private final SimulatedBed bed;
+    private final Puck puck;
+    /** Of the water that the bed brews with, and that it was last told, °C. */
+    private double brewing;
+    private double told;
     private final SimulatedMachine machine;
     private final SimulatedScale scale;
     private final RigLog log = new RigLog();
@@ -95,14 +104,17 @@ public final class RigPull {
         SimulatedCoffee coffee = recipe.puck().coffee();
         SimulatedCoffee prepared = new SimulatedCoffee(coffee.solubleShare() * (1 + 0.004 * random.nextGaussian()),
                 coffee.drag() * StrictMath.exp(SHOT_TO_SHOT * random.nextGaussian()), coffee.hardness());
-        bed = new SimulatedBed(BedParameters.of(recipe.puck().of(prepared)).inLayers(settings.grid.layers()));
+        brewing = target(recipe, 0);
+        told = brewing;
+        puck = recipe.puck().of(prepared);
+        bed = new SimulatedBed(BedParameters.of(puck.at(brewing)).inLayers(settings.grid.layers()));
         MachineSettings rig = MachineSettings.RIG_1;
         machine = new SimulatedMachine(rig, recipe.profile(),
                 Math.max(4, rig.headspace() - 1.6 * (recipe.puck().doseGrams() - 18)));
         scale = new SimulatedScale(random, this.flaws.contains(LogFlaw.SCALE_LAG) ? 1.0 + 0.6 * random.nextDouble()
                 : USUAL_SCALE_DELAY, step);
         density = Water.density(recipe.puck().celsius()) / 1000;
-        celsius = recipe.puck().celsius() - 4;
+        celsius = brewing - 4;
         phases.add(new PhaseBorder(PhaseKind.WETTING, 0));
     }
 
@@ -195,13 +207,27 @@ public final class RigPull {
         leaving = ((bed.waterOut() - water) * density + bed.solidsOut() - solids) / step;
         intoCup((bed.waterOut() - water) * density, bed.solidsOut() - solids);
         scale.weigh(cup);
-        celsius += (recipe.puck().celsius() - celsius) * step / 2.2;
+        heat();
         if (Double.isNaN(firstDrip) && cup >= DROP_GRAMS) {
             firstDrip = t + step * (DROP_GRAMS - before) / (cup - before);
         }
         if (running) {
             follow(t + step);
         }
+    }
+
+    private void heat() {
+        double target = target(recipe, machine.step());
+        celsius += (target - celsius) * step / HEATING_SECONDS;
+        brewing += (target - brewing) * step / HEATING_SECONDS;
+        if (Math.abs(brewing - told) > SAME_HEAT) {
+            told = brewing;
+            bed.heat(BedParameters.of(puck.at(brewing)).inLayers(settings.grid.layers()));
+        }
+    }
+
+    private static double target(RigRecipe recipe, int step) {
+        return recipe.profile().steps().get(step).water().orElse(recipe.puck().celsius());
     }
 
     /** What leaves the bed hangs in the spouts for a moment. */

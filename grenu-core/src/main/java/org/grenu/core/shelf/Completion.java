@@ -53,6 +53,8 @@ final class Completion {
         version(ShelfKind.REFRACTOMETER).ifPresent(instrument -> refractometer(instrument.entries()));
         version(ShelfKind.SITE)
                 .ifPresent(site -> number(RecordField.ALTITUDE, site.entries().number(ShelfField.ALTITUDE)));
+        version(ShelfKind.PROFILE).ifPresent(
+                profile -> text(RecordField.PROFILE_STEPS, profile.entries().entry(RecordField.PROFILE_STEPS)));
         machine();
         return builder == null ? recorded : builder.build();
     }

@@ -1,9 +1,13 @@
 package org.grenu.core.shelf;
 
+import java.util.List;
+import java.util.stream.Stream;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldDefinition;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.entry.RowColumn;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.TasteNote;
 
 /** What is written down about things on the shelf. The key names the entry in files and in the library. */
 public enum ShelfField implements Field {
@@ -46,6 +50,7 @@ public enum ShelfField implements Field {
     SENSOR_STATE(FieldDefinition.choice("sensor_state", "Pressure is", "static", "dynamic")),
     SENSOR_OFFSET(FieldDefinition.number("sensor_offset_bar", "Pressure at rest", "bar", -5, 5)),
     WARM_UP(FieldDefinition.number("warm_up_min", "Warm-up", "min", 0, 600)),
+    LINE_PRESSURE(FieldDefinition.number("line_bar", "Pressure before the valve", "bar", 0.5, 20)),
     VALVE_WORDS(text("valve_words", "Valve counted in")),
     VALVE_RUNS(FieldDefinition.rows("valve_runs", "Valve runs", RowColumn.number("position", "", -1000, 100_000),
             RowColumn.number("time", "s", 0.1, 3600),
@@ -96,6 +101,15 @@ public enum ShelfField implements Field {
     YIELD_MEANT(FieldDefinition.number("yield_pct", "EY as dosed it gave", "%", 0, 40)),
     STRENGTH_MEANT(FieldDefinition.number("strength_pct", "Strength it gave", "%", 0, 40)),
     TIME_MEANT(FieldDefinition.number("time_s", "Time it took", "s", 0, 10_800)),
+    AIM_TIME_FROM(FieldDefinition.number("aim_time_from_s", "Time wanted, from", "s", 1, 10_800)),
+    AIM_TIME_TO(FieldDefinition.number("aim_time_to_s", "Time wanted, to", "s", 1, 10_800)),
+    AIM_YIELD_FROM(FieldDefinition.number("aim_yield_from_pct", "EY wanted, from", "%", 1, 40)),
+    AIM_YIELD_TO(FieldDefinition.number("aim_yield_to_pct", "EY wanted, to", "%", 1, 40)),
+    AIM_STRENGTH_FROM(FieldDefinition.number("aim_strength_from_pct", "Strength wanted, from", "%", 0.1, 40)),
+    AIM_STRENGTH_TO(FieldDefinition.number("aim_strength_to_pct", "Strength wanted, to", "%", 0.1, 40)),
+    AIM_TASTES(FieldDefinition.rows("aim_tastes", "Tastes wanted", RowColumn.choice("taste", tastes()),
+            RowColumn.number("from", "", 0, 10), RowColumn.number("to", "", 0, 10))),
+    AIM_SOURCE(text("aim_source", "Where the windows are from")),
     // Any
     NOTE(text("note", "Note"));
 
@@ -103,6 +117,11 @@ public enum ShelfField implements Field {
 
     ShelfField(FieldDefinition form) {
         this.form = form;
+    }
+
+    private static List<String> tastes() {
+        return Stream.concat(Stream.of(RecordField.LIKING.key()), Stream.of(TasteNote.values()).map(TasteNote::quality))
+                .toList();
     }
 
     private static FieldDefinition text(String key, String title) {

@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import org.grenu.core.demo.DemoStudy;
 import org.grenu.core.demo.DemoStudy.DemoShot;
 import org.grenu.core.quantity.Measured;
@@ -19,6 +21,7 @@ import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.TasteNote;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
@@ -277,8 +280,13 @@ class SentenceTest {
     @EnumSource(StandardResponse.class)
     void responsesAreFoundByTheirKeysAndReadOffTheShot(StandardResponse response) {
         assertThat(StandardResponse.find(response.key())).contains(response);
-        DemoShot demo = DemoStudy.shots().get(1);
-        MeasuredShot shot = new MeasuredShot("x", demo.shot().record(), ShotMeasures.of(demo.shot()));
+        DemoShot demo = DemoStudy.shots().get(2);
+        String tasted = Arrays.stream(TasteNote.values())
+                .map(note -> note.key() + " 4")
+                .collect(Collectors.joining("; "));
+        MeasuredShot shot = new MeasuredShot("x",
+                demo.shot().record().with(RecordField.TASTING, tasted).with(RecordField.LIKING, 6),
+                ShotMeasures.of(demo.shot()));
         Optional<Measured> value = response.of(shot);
         assertThat(value).isPresent();
         assertThat(response.usualMargin()).isPositive();

@@ -15,7 +15,6 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** The balance of dissolved solids, solved for each of its quantities, and what it says of a yield from elsewhere. */
 class YieldEquationTest {
@@ -44,10 +43,28 @@ class YieldEquationTest {
                 .isCloseTo(wanted == Term.YIELD ? 22.320 : value, within(1e-3));
     }
 
-    /** Each quantity comes back from the others, with the spread that drawing the others gives (JCGM 101). */
+    /** Handbook §3 again: 41.2 g of 18.0 g are 1:2.289; at 9 % and 20 % the ratio is 20/9. */
+    @Test
+    void theRatioIsSolvedForAndStandsInForAMass() {
+        Map<Term, Measured> masses = Map.of(Term.DOSE, Measured.exact(18), Term.BEVERAGE, Measured.exact(41.2));
+        assertThat(new YieldEquation(masses).solve(Term.RATIO).orElseThrow().value()).isCloseTo(2.2889, within(1e-4));
+        Map<Term, Measured> cup = Map.of(Term.STRENGTH, Measured.exact(9), Term.YIELD, Measured.exact(20));
+        assertThat(new YieldEquation(cup).solve(Term.RATIO).orElseThrow().value()).isCloseTo(20 / 9.0, within(1e-12));
+        Map<Term, Measured> twice = Map.of(Term.DOSE, Measured.exact(18), Term.BEVERAGE, Measured.exact(41.2),
+                Term.RATIO, Measured.exact(2), Term.STRENGTH, Measured.exact(9));
+        assertThat(new YieldEquation(twice).solve(Term.YIELD)).as("the masses say another ratio").isEmpty();
+    }
+
+    /**
+     * Each quantity comes back from the others, with the spread that drawing the others gives (JCGM 101); also where
+     * the ratio stands in for a mass.
+     */
     @ParameterizedTest
-    @EnumSource(Term.class)
-    void everyQuantityComesBackWithItsUncertainty(Term wanted) {
+    @CsvSource({"DOSE, RATIO", "BEVERAGE, RATIO", "STRENGTH, RATIO", "YIELD, RATIO", "MOISTURE, RATIO",
+            "RETAINED, RATIO", "RATIO, DOSE", "RATIO, BEVERAGE", "RATIO, RATIO", "DOSE, DOSE", "BEVERAGE, BEVERAGE",
+            "STRENGTH, DOSE", "STRENGTH, BEVERAGE", "YIELD, DOSE", "YIELD, BEVERAGE", "MOISTURE, DOSE",
+            "MOISTURE, BEVERAGE", "RETAINED, DOSE", "RETAINED, BEVERAGE"})
+    void everyQuantityComesBackWithItsUncertainty(Term wanted, Term without) {
         Map<Term, Measured> all = new EnumMap<>(Term.class);
         all.put(Term.DOSE, Measured.independent(18, 0.05));
         all.put(Term.BEVERAGE, Measured.independent(38, 0.1));
@@ -56,7 +73,9 @@ class YieldEquationTest {
         all.put(Term.RETAINED, Measured.independent(4, 0.3));
         all.put(Term.YIELD, Measured.independent(
                 new YieldEquation(all).solve(Term.YIELD).orElseThrow().value(), 0.08));
+        all.put(Term.RATIO, Measured.independent(38 / 18.0, 0.01));
         double truth = all.remove(wanted).value();
+        all.remove(without);
         Measured found = new YieldEquation(all).solve(wanted).orElseThrow();
         assertThat(found.value()).isCloseTo(truth, within(1e-9));
         Well19937c random = new Well19937c(5);

@@ -76,7 +76,7 @@ class LadderTest {
         assertThat(small.range(1, 4).finest()).isCloseTo(-10, within(1e-9));
     }
 
-    /** The demo's study changed grind, profile and temperature by turns: a notch does what the puck model makes it do. */
+    /** The demo's study changed grind, profile and temperature by turns: the notch is told apart all the same. */
     @Test
     void profilesOfOtherNamesDoNotBlurTheNotch() {
         List<MeasuredShot> shots = DemoStudy.shots()
@@ -86,11 +86,12 @@ class LadderTest {
                 .toList();
         GrinderDial dial = new GrinderDial(0.2, true);
         String coffee = shots.get(0).record().text(RecordField.COFFEE).orElseThrow();
-        Advice advice = Advice.of(shots, coffee, new Advice.Asked(dial, dial.range(0, 6),
-                new TimeAim(27, 31), StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF))).orElseThrow();
-        assertThat(advice.belief().spread()).isBetween(0.01, 0.06);
-        assertThat(advice.belief().notch().location()).isBetween(0.08, 0.14);
-        assertThat(advice.belief().notch().excludesNought()).isTrue();
+        Advice advice = Advice.of(shots, coffee, new Advice.Asked(dial, Reach.of(dial.range(0, 6)),
+                Aim.ofTime(new AimRange(27, 31)), StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF),
+                List.of())).orElseThrow();
+        assertThat(advice.beliefs().time().spread()).isBetween(0.01, 0.06);
+        assertThat(advice.beliefs().time().slope(Slope.GRIND).location()).isBetween(0.08, 0.14);
+        assertThat(advice.beliefs().time().slope(Slope.GRIND).excludesNought()).isTrue();
         assertThat(advice.shots()).hasSizeGreaterThan(20);
     }
 }

@@ -11,8 +11,8 @@ class PooledSlopeTest {
 
     private static final ShotInputs REFERENCE = new ShotInputs(0, 18, 36, 93, 14);
 
-    private static TimedShot shot(double finer, double seconds) {
-        return new TimedShot(REFERENCE.at(finer), seconds);
+    private static LearntShot shot(double finer, double seconds) {
+        return new LearntShot(REFERENCE.at(finer), seconds);
     }
 
     /**
@@ -21,15 +21,15 @@ class PooledSlopeTest {
      */
     @Test
     void agreesWithASamplerOfBothCoffees() {
-        TimeBelief first = TimeBelief.before(TimePrior.COMMON_PRACTICE, REFERENCE, 28)
+        ResponseBelief first = ResponseBelief.before(Practice.TIME.prior(), REFERENCE, 28)
                 .given(List.of(shot(-3, 18.9), shot(-2, 20.6), shot(-1, 23.4), shot(0, 25.4), shot(0, 26.1)));
-        TimeBelief second = TimeBelief.before(first.forNextCoffee(), REFERENCE, 28)
+        ResponseBelief second = ResponseBelief.before(first.forNextCoffee(), REFERENCE, 28)
                 .given(List.of(shot(-2, 24.3), shot(0, 31.0), shot(1, 34.6)));
-        StudentT next = second.shot(REFERENCE.at(-1));
-        assertThat(second.notch().location()).isCloseTo(0.1165, within(0.0005));
-        assertThat(second.fit(REFERENCE).location()).isCloseTo(3.4282, within(0.0005));
-        assertThat(Math.exp(next.location())).isCloseTo(27.43, within(0.02));
-        assertThat(Math.exp(next.quantile(0.025))).isBetween(25.58, 26.0);
-        assertThat(Math.exp(next.quantile(0.975))).isBetween(28.9, 29.47);
+        Prediction next = second.shot(REFERENCE.at(-1));
+        assertThat(second.slope(Slope.GRIND).location()).isCloseTo(0.1165, within(0.0005));
+        assertThat(second.fit(REFERENCE).onScale().location()).isCloseTo(3.4282, within(0.0005));
+        assertThat(next.median()).isCloseTo(27.43, within(0.02));
+        assertThat(next.quantile(0.025)).isBetween(25.58, 26.0);
+        assertThat(next.quantile(0.975)).isBetween(28.9, 29.47);
     }
 }

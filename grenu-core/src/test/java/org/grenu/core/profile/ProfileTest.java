@@ -45,7 +45,8 @@ class ProfileTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"", "soak", "soak: 9 bar", "soak: pressure 9 until it stops",
-            "soak: pressure 9, pressure at most 4", "soak: pressure 99", "soak: pressure 9 ±0",
+            "soak: pressure 9, pressure at most 4", "soak: pressure 9, water at 130 °C", "soak: pressure 99",
+            "soak: pressure 9 ±0",
             "soak: pressure 2.4 ±0999999999999999999999999999999999999999999999999999999999999999999999"})
     void whatIsNotAProfileIsRefusedInWords(String text) {
         assertThatThrownBy(() -> Profile.parse(text)).isInstanceOf(IllegalArgumentException.class)

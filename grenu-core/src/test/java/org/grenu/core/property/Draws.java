@@ -16,7 +16,8 @@ import java.util.stream.Stream;
  */
 public final class Draws {
 
-    private static final String AWKWARD = " \t\n\r\\\"';:,.#{}[]()=|/?*+-–−0159eE°±µäñß漢\u00a0\u200b\ufeff\u0000\u0007\uffff";
+    private static final String AWKWARD = " \t\n\r\\\"';:,.#{}[]()=|/?*+"
+            + "-–−0159eE°±µäñß漢\u00a0\u200b\ufeff\u0000\u0007\uffff";
 
     private final long seed;
     private final SplittableRandom random;

@@ -69,6 +69,12 @@ class NumbersAsTextTest {
         assertThat(Reported.of(Measured.independent(value, u)).text()).isEqualTo(shown);
     }
 
+    @ParameterizedTest
+    @CsvSource({"0.34, +0.3", "0.04, 0.0", "-0.04, 0.0", "-0.34, −0.3"})
+    void aDifferenceThatIsShownAsNoughtHasNoSign(double difference, String shown) {
+        assertThat(Reported.signed(difference, 1)).isEqualTo(shown);
+    }
+
     /** NIST SP 811, appendix B: 1 psi = 6.894 757 kPa. */
     @Test
     void unitsConvert() {

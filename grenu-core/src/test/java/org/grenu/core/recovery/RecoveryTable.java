@@ -43,10 +43,13 @@ class RecoveryTable {
 
                 %d shots each with seed %d, made by `docs/refresh-validation`: `puck`, which ships with the application,
                 and the other laboratory of the tests (`org.grenu.core.otherlab`), which shares nothing with it but its
-                subject: vibration, rotary and gear pumps, controllers, needle valves, levers; a bed that soaks gradually
+                subject: vibration, rotary and gear pumps, controllers, needle valves, levers; a bed that soaks \
+                gradually
                 and leaks before it is soaked; spouts that empty by another law; machines without a valve, slow scales,
-                pulse counters, logs without a flow channel. One shot in three breaks open, one in six is logged no longer
-                than to the stop, half of the rest of `puck`'s and two fifths of the other's have a flaw. The analysis sees
+                pulse counters, logs without a flow channel. One shot in three breaks open, one in six is logged no \
+                longer
+                than to the stop, half of the rest of `puck`'s and two fifths of the other's have a flaw. The \
+                analysis sees
                 the log alone.
 
                 The detectors were built with shots of both at hand, with other seeds than this one's; nothing in them

@@ -1,5 +1,6 @@
 package org.grenu.core.demo.dialin;
 
+import org.grenu.core.learn.ShotInputs;
 import org.hipparchus.random.RandomGenerator;
 
 /**
@@ -11,6 +12,10 @@ final class CurvedCoffee implements UnknownCoffee {
 
     private static final double KEPT = 0.2;
     private static final double SPREAD = 0.03;
+    private static final double MORE_TIME = 0.9;
+    private static final double DOSE_TIME = 2.5;
+    private static final double MORE_YIELD = 5;
+    private static final double DOSE_YIELD = 6;
 
     private final RandomGenerator random;
     private final double level;
@@ -27,13 +32,19 @@ final class CurvedCoffee implements UnknownCoffee {
     }
 
     @Override
-    public Pulled pull(double finer) {
+    public Pulled pull(ShotInputs inputs) {
+        double finer = inputs.finer();
+        double more = Math.log(inputs.beverage() / USUAL.beverage());
+        double coffee = Math.log(inputs.dose() / USUAL.dose());
         double ground = Double.isNaN(before) ? finer : (1 - KEPT) * finer + KEPT * before;
         before = finer;
         double off = random.nextGaussian() / Math.sqrt((square() + square() + square() + square()) / 4);
-        double seconds = Math.min(LONGEST_SECONDS, expected(ground) * Math.exp(SPREAD * off));
-        return new Pulled(seconds, 19.8 + 4 * Math.log(seconds / 29) - 3 * Math.abs(Math.log(seconds / 29))
-                + 0.3 * random.nextGaussian());
+        double seconds = Math.min(LONGEST_SECONDS,
+                expected(ground) * Math.exp(SPREAD * off + MORE_TIME * more + DOSE_TIME * coffee));
+        return new Pulled(seconds,
+                19.8 + 4 * Math.log(seconds / 29) - 3 * Math.abs(Math.log(seconds / 29)) + MORE_YIELD * more
+                        - DOSE_YIELD * coffee
+                        + 0.3 * random.nextGaussian());
     }
 
     private double square() {

@@ -1,7 +1,7 @@
 package org.grenu.core.demo.dialin;
 
 import java.util.List;
-import org.grenu.core.learn.TimedShot;
+import org.grenu.core.learn.LearntShot;
 
 /** Careful rules that people dial in by without a computer (common practice, no source). */
 enum HandRule {
@@ -9,19 +9,19 @@ enum HandRule {
     /** So many seconds a notch. */
     SECONDS_A_NOTCH {
         @Override
-        double next(List<TimedShot> shots, double wanted) {
-            TimedShot last = shots.get(shots.size() - 1);
-            return last.inputs().finer() + atLeastOne((wanted - last.seconds()) / SECONDS);
+        double next(List<LearntShot> shots, double wanted) {
+            LearntShot last = shots.get(shots.size() - 1);
+            return last.inputs().finer() + atLeastOne((wanted - last.value()) / SECONDS);
         }
     },
     /** Four notches at a time until the time lies between two shots, then half way between the nearest two. */
     HALVING {
         @Override
-        double next(List<TimedShot> shots, double wanted) {
+        double next(List<LearntShot> shots, double wanted) {
             double tooFast = Double.NEGATIVE_INFINITY;
             double tooSlow = Double.POSITIVE_INFINITY;
-            for (TimedShot shot : shots) {
-                if (shot.seconds() < wanted) {
+            for (LearntShot shot : shots) {
+                if (shot.value() < wanted) {
                     tooFast = Math.max(tooFast, shot.inputs().finer());
                 } else {
                     tooSlow = Math.min(tooSlow, shot.inputs().finer());
@@ -34,13 +34,13 @@ enum HandRule {
     /** A line through the last two shots that differ. */
     TWO_POINTS {
         @Override
-        double next(List<TimedShot> shots, double wanted) {
-            TimedShot last = shots.get(shots.size() - 1);
+        double next(List<LearntShot> shots, double wanted) {
+            LearntShot last = shots.get(shots.size() - 1);
             for (int i = shots.size() - 2; i >= 0; i--) {
                 double moved = last.inputs().finer() - shots.get(i).inputs().finer();
-                double slope = (last.seconds() - shots.get(i).seconds()) / moved;
+                double slope = (last.value() - shots.get(i).value()) / moved;
                 if (moved != 0 && slope > LEAST_SLOPE) {
-                    double far = Math.max(-MOST, Math.min(MOST, (wanted - last.seconds()) / slope));
+                    double far = Math.max(-MOST, Math.min(MOST, (wanted - last.value()) / slope));
                     return last.inputs().finer() + atLeastOne(far);
                 }
             }
@@ -54,7 +54,7 @@ enum HandRule {
     private static final double MOST = 8;
 
     /** {@return where to set the grinder after those shots, none of which was near enough} */
-    abstract double next(List<TimedShot> shots, double wanted);
+    abstract double next(List<LearntShot> shots, double wanted);
 
     /** Who is not there yet moves. */
     private static double atLeastOne(double notches) {

@@ -2,6 +2,8 @@ package org.grenu.core.demo.dialin;
 
 import java.util.List;
 import org.grenu.core.demo.DemoProfile;
+import org.grenu.core.learn.ShotInputs;
+import org.grenu.core.learn.Slope;
 import org.grenu.core.puck.Puck;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.rig.RigRecipe;
@@ -14,8 +16,6 @@ final class PuckCoffee implements UnknownCoffee {
 
     private static final double NOTCH = 0.2;
     private static final double MIDDLE = 2.4;
-    private static final double DOSE = 18;
-    private static final double BEVERAGE = 36;
     /** Of one puck's resistance about that of others, by hand (common practice, no source). */
     private static final double PUCK_SPREAD = 0.035;
     private static final double YIELD_SPREAD = 0.15;
@@ -32,22 +32,25 @@ final class PuckCoffee implements UnknownCoffee {
     }
 
     @Override
-    public Pulled pull(double finer) {
+    public Pulled pull(ShotInputs inputs) {
         double drag = Math.exp(PUCK_SPREAD * random.nextGaussian());
-        double dose = DOSE + 0.05 * random.nextGaussian();
-        SimulatedShot.Truth truth = shot(finer, drag, dose, new SimulatedRig(random.nextLong()));
+        double dose = inputs.dose() + 0.05 * random.nextGaussian();
+        SimulatedShot.Truth truth = shot(inputs.with(Slope.DOSE, dose), drag,
+                new SimulatedRig(random.nextLong()));
         return new Pulled(truth.pumpOffSeconds(), truth.yieldPercent(dose) + YIELD_SPREAD * random.nextGaussian());
     }
 
     @Override
     public double expected(double finer) {
-        return shot(finer, 1, DOSE, new SimulatedRig(1).previewing()).pumpOffSeconds();
+        return shot(USUAL.at(finer), 1, new SimulatedRig(1).previewing()).pumpOffSeconds();
     }
 
-    private SimulatedShot.Truth shot(double finer, double drag, double dose, SimulatedRig rig) {
-        double grind = Math.max(0, Math.min(6, MIDDLE - NOTCH * finer));
+    private SimulatedShot.Truth shot(ShotInputs inputs, double drag, SimulatedRig rig) {
+        double grind = Math.max(0, Math.min(6, MIDDLE - NOTCH * inputs.finer()));
         SimulatedCoffee puck = new SimulatedCoffee(coffee.solubleShare(), coffee.drag() * drag, coffee.hardness());
-        return rig.pull(new RigRecipe(new Puck(puck, days, dose, grind, 93), DemoProfile.STRAIGHT_NINE.profile(),
-                BEVERAGE, LONGEST_SECONDS), List.of()).truth();
+        return rig
+                .pull(new RigRecipe(new Puck(puck, days, inputs.dose(), grind, 93), DemoProfile.STRAIGHT_NINE.profile(),
+                        inputs.beverage(), LONGEST_SECONDS), List.of())
+                .truth();
     }
 }

@@ -1,5 +1,7 @@
 package org.grenu.core.demo.dialin;
 
+import org.grenu.core.learn.ShotInputs;
+
 /** A coffee on a grinder, of which only its shots tell anything. */
 interface UnknownCoffee {
 
@@ -14,9 +16,16 @@ interface UnknownCoffee {
 
     /** Nobody waits longer for a shot, s. */
     double LONGEST_SECONDS = 90;
+    /** How shots are set but for the grind. */
+    ShotInputs USUAL = new ShotInputs(0, 18, 36, 93, 14);
 
-    /** {@return one more shot, with a spread of its own} */
-    Pulled pull(double finer);
+    /** {@return one more shot at the usual dose and beverage mass, with a spread of its own} */
+    default Pulled pull(double finer) {
+        return pull(USUAL.at(finer));
+    }
+
+    /** {@return one more shot set so, with a spread of its own} */
+    Pulled pull(ShotInputs inputs);
 
     /** {@return how long a shot takes there but for its spread, s} */
     double expected(double finer);
