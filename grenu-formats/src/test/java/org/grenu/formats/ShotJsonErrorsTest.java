@@ -38,11 +38,14 @@ class ShotJsonErrorsTest {
             'version': 1 | 'version': 7 | This is version 7 of the shot format; this program reads version 1.
             'dose_g': 18 | 'dose_g': 'lots' | record.dose_g: “lots” is not a number. Write it such as 18.5.
             'dose_g': 18 | 'dose_g': {'g': 18} | record.dose_g: An object cannot be an entry.
-            'screen' | 'scr:een' | record.scr:een: “scr:een” cannot name an entry: letters, digits, space, _ . and - can.
+            'screen' | 'scr:een' | record.scr:een: “scr:een” cannot name an entry: letters, digits, space, _ . and - \
+            can.
             'time': [0, 500, 1000] | 'times': [0, 500, 1000] | “channels.time” is missing or not an array.
             'cup_mass': [0, 0.5, 1] | 'steam': [0, 0.5, 1] | Channel “steam” is not known.
-            'cup_mass': [0, 0.5, 1] | 'cup_mass': [0, 0.5] | The channels do not fit together: cup_mass must have 3 samples, has 2.
-            'cup_mass': [0, 0.5, 1] | 'cup_mass': [0, 'x', 1] | “channels.cup_mass” holds "x" at position 2, which is not a number.
+            'cup_mass': [0, 0.5, 1] | 'cup_mass': [0, 0.5] | The channels do not fit together: cup_mass must have 3 \
+            samples, has 2.
+            'cup_mass': [0, 0.5, 1] | 'cup_mass': [0, 'x', 1] | “channels.cup_mass” holds "x" at position 2, which is \
+            not a number.
             'cup_mass': [0, 0.5, 1] | 'cup_mass': 5 | “channels.cup_mass” must be an array of at most 500000 numbers.
             [0, 500, 1000] | [0, null, 1000] | “channels.time” holds null at position 2, which is not a number.
             'pressure': 'psi' | 'pressure': 'torr' | “units.pressure” is “torr”, which is not a known unit for it.

@@ -33,7 +33,7 @@ final class Migrations {
         Flyway.configure(Migrations.class.getClassLoader())
                 .dataSource(library)
                 .locations("classpath:" + FOLDER)
-                .javaMigrations(new V9__references())
+                .javaMigrations(new V9__references(), new V13__profiles())
                 .load()
                 .migrate();
     }

@@ -16,6 +16,8 @@ import org.grenu.core.curve.ShotLog;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotState;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfKind;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.junit.jupiter.api.io.TempDir;
@@ -85,7 +87,7 @@ class OldLibrariesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10})
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 12})
     void nothingIsLost(int version) throws IOException {
         Path file = old(version);
         List<String> shotColumns = columns(file, "shot");
@@ -105,6 +107,14 @@ class OldLibrariesTest {
             assertThat(Stored.log(library, there.get(0).id())).isEqualTo(firstLog());
             assertThat(there.get(0).written().number(RecordField.DOSE)).hasValue(18);
             assertThat(Stored.file(library, there.get(0).id())).isPresent();
+            // The texts of the shots' profiles have become things of their own.
+            List<String> pulled = there.stream()
+                    .filter(shot -> shot.written().has(RecordField.PROFILE_STEPS))
+                    .flatMap(shot -> shot.written().text(RecordField.PROFILE).stream())
+                    .distinct()
+                    .toList();
+            assertThat(library.read(tx -> tx.shelf().all()).of(ShelfKind.PROFILE)).extracting(ShelfItem::name)
+                    .containsExactlyInAnyOrderElementsOf(pulled);
             if (version >= 6) {
                 assertThat(Stored.bin(library)).hasSize(1);
                 assertThat(Stored.attachments(library, there.get(0).id())).hasSize(1);

@@ -150,10 +150,10 @@ class MappingTest {
             "{} | m: This is not a mapping of version 1.", "nonsense | m, line 1: The mapping is not JSON",
             "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[{\"column\":\"x\",\"is\":\"colour\"}]} | m: "
                     + "Column “x” is “colour”, which is not known.",
-            "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[{\"column\":\"x\",\"is\":\"pressure\",\"unit\":\"°C\"}]} "
-                    + "| m: Column “x” is in “°C”, a unit that is not known for it.",
-            "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[{\"column\":\"x\",\"is\":\"pressure\",\"scale\":0}]} "
-                    + "| m: Column “x”: the scale must be a number other than 0",
+            "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[{\"column\":\"x\",\"is\":\"pressure\","
+                    + "\"unit\":\"°C\"}]} | m: Column “x” is in “°C”, a unit that is not known for it.",
+            "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[{\"column\":\"x\",\"is\":\"pressure\","
+                    + "\"scale\":0}]} | m: Column “x”: the scale must be a number other than 0",
             "{\"format\":\"grenu-mapping\",\"version\":1,\"columns\":[],\"shots\":{\"by\":\"colour\"}} | m: "
                     + "“shots.by” is “colour”: none, id, gap or reset.",
     })

@@ -26,14 +26,14 @@ class DemoStudyTest {
 
     @Test
     void holdsTheDesignItPromises() {
-        assertThat(SHOTS).hasSize(39).allMatch(shot -> shot.shot().record().flag(RecordField.SIMULATED));
+        assertThat(SHOTS).hasSize(49).allMatch(shot -> shot.shot().record().flag(RecordField.SIMULATED));
         assertThat(levels(RecordFactor.PROFILE)).hasSize(4);
         assertThat(levels(RecordFactor.GRIND)).hasSizeGreaterThanOrEqualTo(3);
-        assertThat(levels(RecordFactor.TEMPERATURE)).hasSize(2);
+        assertThat(levels(RecordFactor.TEMPERATURE)).hasSize(3);
         assertThat(levels(RecordFactor.COFFEE)).containsExactlyInAnyOrder("Lot Heron 14", "Lot Siskin 3");
         assertThat(SHOTS).filteredOn(shot -> shot.name().startsWith("siskin"))
                 .extracting(shot -> shot.shot().record().ageDays().orElseThrow())
-                .containsOnly(6.0, 13.0, 20.0, 34.0);
+                .containsOnly(6.0, 13.0, 20.0, 34.0, 8.0, 15.0, 22.0);
         assertThat(SHOTS.stream().flatMap(shot -> shot.truth().flaws().stream())).as("every kind of flaw")
                 .contains(LogFlaw.values());
     }

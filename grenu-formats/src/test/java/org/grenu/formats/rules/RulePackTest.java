@@ -2,6 +2,7 @@ package org.grenu.formats.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.HashSet;
 import java.util.List;
@@ -14,8 +15,11 @@ import org.grenu.core.diagnosis.Finding;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.RulePackError;
+import org.grenu.core.diagnosis.SchoolMove;
 import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.diagnosis.Siblings;
+import org.grenu.core.diagnosis.StartEntry;
+import org.grenu.core.diagnosis.StartRule;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
 import org.grenu.core.record.Masses;
@@ -47,9 +51,11 @@ class RulePackTest {
         for (RulePack pack : ShippedPacks.all()) {
             assertThat(ids.add(pack.id())).as(pack.id()).isTrue();
             assertThat(RulePack.parse(pack.text())).isEqualTo(pack);
-            assertThat(pack.rules()).isNotEmpty();
+            assertThat(pack.rules().size() + pack.starts().size()).as(pack.id()).isPositive();
         }
-        assertThat(ShippedPacks.chosen()).extracting(RulePack::id).containsExactly("common", "yield");
+        assertThat(ShippedPacks.chosen()).extracting(RulePack::id)
+                .containsExactly("common", "yield",
+                        "basket_headspace");
     }
 
     /** One line a rule: what is entered, and which finding must come; without it, it must not. */
@@ -75,6 +81,9 @@ class RulePackTest {
             "temperature_perception | temperature_c=89 | cool_for_school",
             "temperature_extraction | temperature_c=96 | hot_for_school",
             "dose_strict | dose_target_g=17.8 | dose_off_strict",
+            "time_by_roast | coffee_roast_level=light;pump_off_s=12 | light_early",
+            "held_beverage | beverage_target_g=30 | beverage_missed",
+            "levers_grind | tasting=sour 6 | off_taste_grind_first", "flavour_dose | tasting=thin | thin_wants_body",
     })
     void speaksWhenItShouldAndNamesItsSchool(String pack, String entries, String rule) {
         ShotRecord record = SHOT.record();
@@ -294,11 +303,41 @@ class RulePackTest {
             "pack a~title A~color red | Line 3: “color” is not known here.",
             "pack a~title | Line 2: “title” stands alone; something must follow it.",
             "title A | Line 1: a pack begins with “pack” and its short name, then “title” and its name.",
+            "pack a~title A~start ratios | Line 3: a start says something of dose_g, basket_share, ratio,",
+            "pack a~title A~start ratio~take long | Line 3: a start takes a number or a range, such as “take 1.5”",
+            "pack a~title A~start time_s~take 30–20 | Line 3: a range goes from the smaller number to the larger one.",
+            "pack a~title A~rule r~moves grind finer | Line 4: write a move such as “moves grind 1”",
             "pack a~title A~rule r~sure 2 | Line 4: “sure” is a number above 0 and up to 1, such as 0.95.",
     })
     void mistakesAreNamedWithTheirLine(String text, String message) {
         assertThatThrownBy(() -> RulePack.parse(text.replace('~', '\n'))).isInstanceOf(RulePackError.class)
                 .hasMessageStartingWith(message);
+    }
+
+    /** A school's levers in its own order, and what it begins with for a coffee of that roast. */
+    @Test
+    void aPackSaysWhichLeversItPullsAndWhatItBeginsWith() {
+        assertThat(pack("sour_under").rules().get(0).moves()).extracting(SchoolMove::words)
+                .containsExactly("finer by 1 notch", "hotter by 1 °C", "4 g more in the cup");
+        ShotContext dark = new ShotContext(ShotRecord.EMPTY.with(RecordField.ROAST_LEVEL, "dark"),
+                ShotMeasures.of(SHOT),
+                Optional.empty());
+        assertThat(pack("time_by_roast").starts()).filteredOn(start -> start.speaks(dark))
+                .extracting(StartRule::entry, StartRule::low, StartRule::high)
+                .containsExactly(tuple(StartEntry.TIME_S, 20.0, 25.0), tuple(StartEntry.RATIO, 1.5, 1.5));
+    }
+
+    /** Picked words are meant as they stand: nothing was read that could be misread. */
+    @Test
+    void pickedTasteWordsGoBeforeAFreeNote() {
+        ShotRecord picked = SHOT.record()
+                .with(RecordField.TASTE, "not sour at all, bitter")
+                .with(RecordField.TASTING, "sour 6; sweet 2");
+        assertThat(findings(picked, null, pack("sour_under"))).singleElement().satisfies(finding -> {
+            assertThat(finding.evidence()).endsWith("tasted: sour, sweet");
+            assertThat(finding.confidence()).isEqualTo(1);
+        });
+        assertThat(findings(picked, null, pack("bitter_over"))).isEmpty();
     }
 
     @ParameterizedTest
