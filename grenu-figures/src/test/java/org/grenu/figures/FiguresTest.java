@@ -152,7 +152,8 @@ class FiguresTest {
         List<ShotRecord> study = DemoStudy.shots().stream().map(d -> d.shot().record()).toList();
         TreatmentScale grind = TreatmentScale.of(RecordFactor.GRIND, study);
         assertThat(grind.color("1.2", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-1"));
-        assertThat(grind.color("2.4", Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("seam-3"));
+        assertThat(grind.levels()).containsExactly("1.2", "2", "2.2", "2.4", "2.6", "2.8", "3", "4.4");
+        assertThat(grind.levels().stream().map(level -> grind.color(level, Theme.LIGHT)).distinct()).hasSize(8);
         assertThat(grind.color("4.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-5"));
         assertThat(grind.color(ShotRecord.EMPTY, Theme.LIGHT)).isEqualTo(Theme.LIGHT.color("muted"));
         assertThat(Theme.LIGHT.colors().keySet()).isEqualTo(Theme.DARK.colors().keySet());

@@ -29,7 +29,8 @@ public record ShelfFigures(List<ShelfShot> shots, Optional<RestWindow> rest, Loc
                     Map.entry(ShelfKind.MACHINE, MachineFigure::of), Map.entry(ShelfKind.SCALE, ScaleFigure::of),
                     Map.entry(ShelfKind.REFRACTOMETER, RefractometerFigure::of),
                     Map.entry(ShelfKind.WATER, WaterFigure::of), Map.entry(ShelfKind.SITE, SiteFigure::of),
-                    Map.entry(ShelfKind.RECIPE, RecipeFigure::of), Map.entry(ShelfKind.STUDY, StudyFigure::of)));
+                    Map.entry(ShelfKind.RECIPE, RecipeFigure::of), Map.entry(ShelfKind.PROFILE, ProfileCard::of),
+                    Map.entry(ShelfKind.STUDY, StudyFigure::of)));
 
     public ShelfFigures {
         shots = List.copyOf(shots);

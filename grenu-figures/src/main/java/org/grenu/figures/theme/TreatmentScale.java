@@ -16,13 +16,15 @@ import org.grenu.core.record.ShotRecord;
 /**
  * The colour of each level of the factor by which a study is coloured. Numeric factors take the sequential palette,
  * up
- * to five levels evenly by rank and more by value; named factors take the categorical one. A level keeps its colour
+ * to nine levels evenly by rank and more by value; named factors take the categorical one. A level keeps its colour
  * wherever it is shown.
  */
 public final class TreatmentScale {
 
     private static final int SEAMS = 5;
     private static final int CHIPS = 6;
+    /** With more, neighbours could not be told apart by rank either; then the value says more. */
+    private static final int BY_RANK = 9;
 
     private final Factor factor;
     private final List<String> levels;
@@ -81,7 +83,7 @@ public final class TreatmentScale {
 
     private double position(String level, int rank) {
         double position = levels.size() == 1 ? 0.5 : rank / (levels.size() - 1.0);
-        if (levels.size() > SEAMS) {
+        if (levels.size() > BY_RANK) {
             double low = Double.parseDouble(levels.get(0));
             double high = Double.parseDouble(levels.get(levels.size() - 1));
             position = (Double.parseDouble(level) - low) / (high - low);
