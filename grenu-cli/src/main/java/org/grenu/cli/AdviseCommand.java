@@ -2,28 +2,29 @@ package org.grenu.cli;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.learn.Advice;
-import org.grenu.core.learn.GrinderDial;
-import org.grenu.core.learn.GrinderRange;
-import org.grenu.core.learn.TimeAim;
+import org.grenu.app.advice.CoffeeAdvice;
+import org.grenu.app.advice.CoffeeStart;
+import org.grenu.app.advice.SchoolAnswers;
+import org.grenu.app.settings.Schools;
+import org.grenu.app.settings.StudySettings;
+import org.grenu.app.advice.TargetRecipe;
+import org.grenu.core.learn.Aim;
+import org.grenu.core.learn.AimRange;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.record.RecordField;
+import org.grenu.core.shelf.Shelf;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
-import org.grenu.core.shelf.Shelf;
-import org.grenu.core.shelf.ShelfField;
-import org.grenu.core.shelf.ShelfItem;
-import org.grenu.core.shelf.ShelfKind;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
 import picocli.CommandLine.Command;
@@ -39,9 +40,6 @@ import picocli.CommandLine.Spec;
         footer = {"", "Exit code 0; 2 when an option or the library could not be read, or no shot can be learnt from."})
 public final class AdviseCommand implements Callable<Integer> {
 
-    /** Where the grinder's ends are not known, nothing farther off than this from what was tried is proposed, notches. */
-    private static final double FAR = 12;
-
     @Spec
     private CommandSpec spec;
 
@@ -55,9 +53,18 @@ public final class AdviseCommand implements Callable<Integer> {
             description = "The grinder; by default the one of the coffee's last shot.")
     private String grinder;
 
-    @Option(names = "--time", paramLabel = "LOW-HIGH", defaultValue = "25-30",
-            description = "The time wanted in s, from pump on to pump off; ${DEFAULT-VALUE}, one school’s, by default.")
+    @Option(names = "--time", paramLabel = "LOW-HIGH",
+            description = "The time wanted in s, from pump on to pump off, instead of the recipe’s; without a recipe a "
+                    + "chosen school’s, or 25-30.")
     private String time;
+
+    @Option(names = "--yield", paramLabel = "LOW-HIGH",
+            description = "The extraction yield wanted, %% as dosed, instead of the recipe’s.")
+    private String yield;
+
+    @Option(names = "--strength", paramLabel = "LOW-HIGH",
+            description = "The strength wanted, %%, instead of the recipe’s.")
+    private String strength;
 
     @Option(names = "--notch", paramLabel = "N",
             description = "One notch in the numbers of the dial, instead of the shelf’s.")
@@ -67,15 +74,13 @@ public final class AdviseCommand implements Callable<Integer> {
             description = "How to print, ${DEFAULT-VALUE} by default.")
     private AnalyseCommand.Format format;
 
-    private final List<String> assumed = new ArrayList<>();
-
     @Override
     public Integer call() {
-        TimeAim aim = aim();
         OptionalDouble typed = notch == null ? OptionalDouble.empty() : positive("--notch", notch);
         try (Library library = Library.openForReading(path,
                 Path.of(System.getProperty("java.io.tmpdir"), "grenu"))) {
-            return advise(measured(library), library.read(tx -> tx.shelf().all()), aim, typed);
+            return advise(measured(library), library.read(tx -> tx.shelf().all()), typed,
+                    StudySettings.of(library.read(tx -> tx.settings().all())).schools());
         } catch (LibraryException refused) {
             return failed(refused.getMessage());
         }
@@ -90,113 +95,76 @@ public final class AdviseCommand implements Callable<Integer> {
                 .toList());
     }
 
-    private int advise(List<MeasuredShot> shots, Shelf shelf, TimeAim aim, OptionalDouble typed) {
-        List<MeasuredShot> ofCoffee = shots.stream()
-                .filter(shot -> coffee.equals(shot.record().text(RecordField.COFFEE).orElse("")))
-                .toList();
-        if (ofCoffee.isEmpty()) {
-            return failed("no shot is of a coffee called “" + coffee + "”. There are " + names(shots) + ".");
+    private int advise(List<MeasuredShot> shots, Shelf shelf, OptionalDouble typed, Schools schools) {
+        boolean unpulled = shots.stream().noneMatch(shot -> pulledWith(shot, coffee))
+                && shelf.find(ShelfKind.COFFEE, coffee).isPresent();
+        if (unpulled) {
+            return begun(shots, shelf, schools);
         }
-        String on = grinder != null ? grinder
-                : ofCoffee.get(ofCoffee.size() - 1).record().text(RecordField.GRINDER).orElse("");
-        List<MeasuredShot> onGrinder = shots.stream()
-                .filter(shot -> on.equals(shot.record().text(RecordField.GRINDER).orElse("")))
-                .toList();
-        Optional<ShelfItem> known = shelf.find(ShelfKind.GRINDER, on);
-        Optional<GrinderDial> dial = dial(onGrinder, known, typed);
-        if (dial.isEmpty()) {
-            return failed(
-                    "it is not known what one notch of the grinder is. Put its step on the shelf, or say --notch.");
+        String on = grinder == null ? CoffeeAdvice.usualGrinder(shots, coffee) : grinder;
+        TargetRecipe target = TargetRecipe.of(shelf, coffee, on, schools.spoken());
+        CoffeeAdvice.Outcome outcome = CoffeeAdvice.of(shots, shelf, new CoffeeAdvice.Asked(coffee, on,
+                aim(target.aim()), typed, StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF),
+                StandardResponse.tasted()));
+        if (outcome instanceof CoffeeAdvice.NotYet not) {
+            return failed(not.why() + " " + known(shots) + " --grinder names another grinder, --notch says "
+                    + "what one notch is.");
         }
-        Response shown = StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF);
-        Optional<Advice> advice = Advice.of(onGrinder, coffee,
-                new Advice.Asked(dial.get(), range(onGrinder, known, dial.get()), aim, shown));
-        if (advice.isEmpty()) {
-            return failed(
-                    "no shot of “" + coffee + "” on this grinder tells its setting, dose, beverage mass and time. "
-                            + "Pull one, or name another with --grinder.");
-        }
-        AdvicePrint print = new AdvicePrint(coffee, on, dial.get(), aim, assumed, advice.get());
+        CoffeeAdvice given = ((CoffeeAdvice.Given) outcome).advice();
+        AdvicePrint print = new AdvicePrint(given, target, SchoolAnswers.of(given, schools.all(),
+                shelf.find(ShelfKind.COFFEE, coffee)
+                        .flatMap(item -> item.entries().text(ShelfField.EXPECTED_NOTES))));
+        return printed(format == AnalyseCommand.Format.json ? print.json() : print.table());
+    }
+
+    private static boolean pulledWith(MeasuredShot shot, String coffee) {
+        return shot.record().text(RecordField.COFFEE).filter(coffee::equalsIgnoreCase).isPresent();
+    }
+
+    private int begun(List<MeasuredShot> shots, Shelf shelf, Schools schools) {
+        List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size());
+        StartPrint print = new StartPrint(coffee, new CoffeeStart(shots.stream().map(MeasuredShot::record).toList(),
+                newest, shelf, schools).of(coffee, ""));
+        return printed(format == AnalyseCommand.Format.json ? print.json() : print.table());
+    }
+
+    private int printed(String text) {
         PrintWriter out = spec.commandLine().getOut();
-        out.print(format == AnalyseCommand.Format.json ? print.json() : print.table());
+        out.print(text);
         out.flush();
         return 0;
     }
 
-    private static String names(List<MeasuredShot> shots) {
+    private static String known(List<MeasuredShot> shots) {
         TreeSet<String> names = new TreeSet<>();
         shots.forEach(shot -> shot.record().text(RecordField.COFFEE).ifPresent(names::add));
-        return names.isEmpty() ? "none in this library" : String.join(", ", names);
+        long unnamed = shots.stream().filter(shot -> !shot.record().has(RecordField.COFFEE)).count();
+        return (names.isEmpty() ? "No shot in this library names a coffee."
+                : "There are shots of " + String.join(", ", names)
+                        + (unnamed == 0 ? "." : unnamed == 1 ? "; 1 names no coffee."
+                                : "; " + unnamed + " name no coffee."));
     }
 
-    private Optional<GrinderDial> dial(List<MeasuredShot> shots, Optional<ShelfItem> known, OptionalDouble typed) {
-        OptionalDouble finest = number(known, ShelfField.FINEST);
-        OptionalDouble coarsest = number(known, ShelfField.COARSEST);
-        boolean ends = finest.isPresent() && coarsest.isPresent();
-        if (!ends) {
-            assumed.add("a smaller number is finer");
-        }
-        boolean smaller = !ends || finest.getAsDouble() < coarsest.getAsDouble();
-        OptionalDouble shelved = number(known, ShelfField.STEP);
-        if (typed.isPresent() || shelved.orElse(0) > 0) {
-            return Optional.of(new GrinderDial(typed.orElseGet(shelved::getAsDouble), smaller));
-        }
-        OptionalDouble least = leastDifference(shots);
-        least.ifPresent(step -> assumed.add("one notch is " + DecimalText.exact(step)
-                + ", the smallest difference of the settings in the log"));
-        return least.isPresent() ? Optional.of(new GrinderDial(least.getAsDouble(), smaller)) : Optional.empty();
+    /** What was typed goes before the recipe's. */
+    private Aim aim(Aim recipe) {
+        return new Aim(time == null ? recipe.time() : range("--time", time, "25-30"),
+                yield == null ? recipe.yield() : Optional.of(range("--yield", yield, "18-22")),
+                strength == null ? recipe.strength() : Optional.of(range("--strength", strength, "8-12")),
+                recipe.tastes());
     }
 
-    private static OptionalDouble leastDifference(List<MeasuredShot> shots) {
-        double[] settings = shots.stream()
-                .map(shot -> shot.record().number(RecordField.GRIND))
-                .filter(OptionalDouble::isPresent)
-                .mapToDouble(OptionalDouble::getAsDouble)
-                .distinct()
-                .sorted()
-                .toArray();
-        double least = Double.POSITIVE_INFINITY;
-        for (int i = 1; i < settings.length; i++) {
-            least = Math.min(least, settings[i] - settings[i - 1]);
-        }
-        return Double.isInfinite(least) ? OptionalDouble.empty() : OptionalDouble.of(Math.rint(least * 1e6) / 1e6);
-    }
-
-    private GrinderRange range(List<MeasuredShot> shots, Optional<ShelfItem> known, GrinderDial dial) {
-        OptionalDouble finest = number(known, ShelfField.FINEST);
-        OptionalDouble coarsest = number(known, ShelfField.COARSEST);
-        if (finest.isPresent() && coarsest.isPresent()) {
-            return dial.range(finest.getAsDouble(), coarsest.getAsDouble());
-        }
-        assumed.add("the grinder goes at least " + DecimalText.exact(FAR)
-                + " notches beyond what was tried, as its ends are not on the shelf");
-        double[] tried = shots.stream()
-                .map(shot -> shot.record().number(RecordField.GRIND))
-                .filter(OptionalDouble::isPresent)
-                .mapToDouble(number -> dial.finer(number.getAsDouble()))
-                .sorted()
-                .toArray();
-        double low = tried.length == 0 ? 0 : tried[0];
-        double high = tried.length == 0 ? 0 : tried[tried.length - 1];
-        return new GrinderRange(low - FAR, high + FAR, 1);
-    }
-
-    private static OptionalDouble number(Optional<ShelfItem> item, ShelfField field) {
-        return item.map(known -> known.entries().number(field)).orElse(OptionalDouble.empty());
-    }
-
-    private TimeAim aim() {
-        String[] ends = time.split("[-–]");
+    private AimRange range(String option, String typed, String such) {
+        String[] ends = typed.split("[-–]");
         if (ends.length == 2) {
             OptionalDouble low = DecimalText.parse(ends[0].strip());
             OptionalDouble high = DecimalText.parse(ends[1].strip());
             if (low.isPresent() && high.isPresent() && low.getAsDouble() > 0
                     && high.getAsDouble() > low.getAsDouble()) {
-                return new TimeAim(low.getAsDouble(), high.getAsDouble());
+                return new AimRange(low.getAsDouble(), high.getAsDouble());
             }
         }
         throw new ParameterException(spec.commandLine(),
-                "--time: “" + time + "” must be two times in s, such as 25-30.");
+                option + ": “" + typed + "” must be two numbers, the smaller first, such as " + such + ".");
     }
 
     private OptionalDouble positive(String option, String typed) {

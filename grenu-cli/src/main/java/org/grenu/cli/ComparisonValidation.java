@@ -258,7 +258,7 @@ final class ComparisonValidation {
         ShotMeasures m = shot.measures();
         return new MeasuredShot(shot.name(), record,
                 new ShotMeasures(m.curve(), Masses.of(record, m.curve().beverage()),
-                        m.planned(), m.phases(), m.hydraulics()));
+                        m.planned(), m.phases(), m.hydraulics(), m.features()));
     }
 
     private static String shiftedReadings(MeasuredShot shot, double points) {

@@ -36,7 +36,7 @@ public final class ValidateCommand implements Callable<Integer> {
     private int pool;
 
     @Option(names = "--dial-in", paramLabel = "N", arity = "0..1", fallbackValue = "500", defaultValue = "0",
-            description = "Dial in so many coffees of each physics instead, ${FALLBACK-VALUE} where no number is given.")
+            description = "Dial in so many coffees of each physics instead, ${FALLBACK-VALUE} without a number.")
     private int dialIn;
 
     @Override

@@ -11,12 +11,10 @@ import org.grenu.core.curve.AxisKind;
 import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
-import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Quantity;
 import org.grenu.core.quantity.Unit;
 import org.grenu.figures.read.ReadOptions;
-import org.grenu.formats.rules.ShippedPacks;
 
 /**
  * What the user chose for this library. Kept in it as texts by key, so that one that is not understood, as from a
@@ -25,21 +23,19 @@ import org.grenu.formats.rules.ShippedPacks;
  *
  * @param convention  how the shot's time is counted where one time is shown
  * @param options     what the strips show
- * @param chosenPacks the schools that speak, by id
- * @param editedPacks texts of packs that were edited, by id
+ * @param schools     the schools, and which of them speak
  * @param searches    searches that the user kept, as they are typed
  * @param compare     what comparisons ask and show, as the Compare workspace writes it; empty: as usual
  * @param display     how the window shows whatever it shows
  * @param author      whose the reports are; empty: who pulled the shots is named
  */
-public record StudySettings(TimeConvention convention, ReadOptions options, List<String> chosenPacks,
-        Map<String, String> editedPacks,
+public record StudySettings(TimeConvention convention, ReadOptions options, Schools schools,
         List<String> searches, String compare, Display display,
         String author) {
 
     /** Nothing chosen yet. */
     public static final StudySettings USUAL = new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
-            ShippedPacks.chosen().stream().map(RulePack::id).toList(), Map.of(), List.of(), "", Display.USUAL, "");
+            Schools.USUAL, List.of(), "", Display.USUAL, "");
 
     private static final Setting<TimeConvention> CONVENTION = new Setting<>("time_convention", TimeConvention::find,
             TimeConvention::key, USUAL.convention);
@@ -49,7 +45,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             channels -> channels.stream().map(Channel::key).collect(Collectors.joining(" ")), USUAL.options.channels());
     private static final Setting<List<String>> PACKS = new Setting<>("rule_packs",
             text -> Optional.of(Arrays.stream(text.split(" ")).filter(id -> !id.isEmpty()).toList()),
-            ids -> String.join(" ", ids), USUAL.chosenPacks);
+            ids -> String.join(" ", ids), Schools.USUAL.speaking());
     private static final Setting<List<String>> SEARCHES = new Setting<>("searches",
             text -> Optional.of(text.lines().filter(line -> !line.isBlank()).toList()),
             searches -> String.join("\n", searches), List.of());
@@ -63,12 +59,10 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
             text -> Unit.find(text, Quantity.TEMPERATURE), Unit::symbol, DisplayUnits.CANONICAL.temperature());
     private static final Setting<Unit> PRESSURES = new Setting<>("pressure_unit",
             text -> Unit.find(text, Quantity.PRESSURE), Unit::symbol, DisplayUnits.CANONICAL.pressure());
-    /** Before the id of a pack that the user has edited. */
+    /** Before the id of a school that was edited or written here. */
     private static final String PACK = "rule_pack.";
 
     public StudySettings {
-        chosenPacks = List.copyOf(chosenPacks);
-        editedPacks = Map.copyOf(editedPacks);
         searches = List.copyOf(searches);
     }
 
@@ -85,8 +79,7 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         });
         DisplayUnits units = new DisplayUnits(TEMPERATURES.in(kept), PRESSURES.in(kept));
         return new StudySettings(CONVENTION.in(kept), new ReadOptions(AXIS.in(kept), STRIPS.in(kept), units),
-                PACKS.in(kept),
-                edited,
+                new Schools(PACKS.in(kept), edited),
                 SEARCHES.in(kept), COMPARE.in(kept), new Display(units, TEXT_SIZE.in(kept)), AUTHOR.in(kept));
     }
 
@@ -110,31 +103,27 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         TEMPERATURES.put(kept, display.units().temperature());
         PRESSURES.put(kept, display.units().pressure());
         SEARCHES.put(kept, searches);
-        PACKS.put(kept, chosenPacks);
-        ShippedPacks.all().forEach(pack -> kept.put(PACK + pack.id(), editedPacks.getOrDefault(pack.id(), "")));
+        PACKS.put(kept, schools.speaking());
+        schools.texts().forEach((id, text) -> kept.put(PACK + id, text));
         return kept;
     }
 
-    /** {@return the pack with that id as it speaks now: edited, or as it was shipped} */
-    public RulePack pack(RulePack shipped) {
-        String text = editedPacks.get(shipped.id());
-        try {
-            return text == null ? shipped : RulePack.parse(text);
-        } catch (RulePackError fromAnotherVersion) {
-            return shipped;
-        }
+    /** {@return as they are kept after others: what those kept and these do not is blank, and so forgotten} */
+    public Map<String, String> keptAfter(StudySettings others) {
+        Map<String, String> kept = new LinkedHashMap<>();
+        others.kept().keySet().forEach(key -> kept.put(key, ""));
+        kept.putAll(kept());
+        return kept;
     }
 
     /** {@return the packs that speak} */
     public List<RulePack> packs() {
-        List<RulePack> packs = new ArrayList<>();
-        ShippedPacks.all().stream().filter(pack -> chosenPacks.contains(pack.id())).map(this::pack).forEach(packs::add);
-        return packs;
+        return schools.spoken();
     }
 
     /** {@return these settings with another convention} */
     public StudySettings with(TimeConvention other) {
-        return new StudySettings(other, options, chosenPacks, editedPacks, searches, compare, display, author);
+        return new StudySettings(other, options, schools, searches, compare, display, author);
     }
 
     /** {@return these settings with that search kept, or forgotten} */
@@ -144,23 +133,23 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
         if (kept) {
             others.add(query);
         }
-        return new StudySettings(convention, options, chosenPacks, editedPacks, others, compare, display, author);
+        return new StudySettings(convention, options, schools, others, compare, display, author);
     }
 
     /** {@return these settings with other choices for comparing} */
     public StudySettings withCompare(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, other, display, author);
+        return new StudySettings(convention, options, schools, searches, other, display, author);
     }
 
     /** {@return these settings with reports by that name} */
     public StudySettings withAuthor(String other) {
-        return new StudySettings(convention, options, chosenPacks, editedPacks, searches, compare, display,
+        return new StudySettings(convention, options, schools, searches, compare, display,
                 other.strip());
     }
 
     /** {@return these settings shown otherwise} */
     public StudySettings with(Display other) {
-        return new StudySettings(convention, options.in(other.units()), chosenPacks, editedPacks, searches, compare,
+        return new StudySettings(convention, options.in(other.units()), schools, searches, compare,
                 other, author);
     }
 
@@ -171,31 +160,11 @@ public record StudySettings(TimeConvention convention, ReadOptions options, List
 
     /** {@return these settings with other strips} */
     public StudySettings with(ReadOptions other) {
-        return new StudySettings(convention, other, chosenPacks, editedPacks, searches, compare, display, author);
+        return new StudySettings(convention, other, schools, searches, compare, display, author);
     }
 
-    /** {@return these settings with a school that speaks or is silent} */
-    public StudySettings with(RulePack pack, boolean speaks) {
-        List<String> chosen = new ArrayList<>(chosenPacks);
-        chosen.remove(pack.id());
-        if (speaks) {
-            chosen.add(pack.id());
-        }
-        return new StudySettings(convention, options, chosen, editedPacks, searches, compare, display, author);
-    }
-
-    /**
-     * {@return these settings with a pack as it was edited; a blank text takes the edits back}
-     *
-     * @throws RulePackError if the text cannot be understood
-     */
-    public StudySettings edited(RulePack pack, String text) {
-        Map<String, String> edited = new LinkedHashMap<>(editedPacks);
-        edited.remove(pack.id());
-        if (!text.isBlank() && !text.strip().equals(pack.text().strip())) {
-            RulePack.parse(text);
-            edited.put(pack.id(), text);
-        }
-        return new StudySettings(convention, options, chosenPacks, edited, searches, compare, display, author);
+    /** {@return these settings with other schools} */
+    public StudySettings with(Schools other) {
+        return new StudySettings(convention, options, other, searches, compare, display, author);
     }
 }

@@ -35,9 +35,11 @@ class StudySettingsTest {
                 .with(ReadOptions.USUAL.along(axis).of(channels))
                 .with(new Display(new DisplayUnits(any.of(DisplayUnits.TEMPERATURES), any.of(DisplayUnits.PRESSURES)),
                         any.of(Display.TEXT_SIZES)));
+        Schools schools = Schools.USUAL;
         for (int i = 0; i < speaks.size(); i++) {
-            chosen = chosen.with(ShippedPacks.all().get(i), speaks.get(i));
+            schools = schools.with(ShippedPacks.all().get(i), speaks.get(i));
         }
+        chosen = chosen.with(any.toss() ? schools.added(schools.begun()) : schools);
         assertThat(StudySettings.of(chosen.kept())).isEqualTo(chosen);
     }
 
@@ -60,14 +62,35 @@ class StudySettingsTest {
     }
 
     @Test
-    void anEditedPackSpeaksUntilItIsTakenBack() {
+    void anEditedSchoolSpeaksUntilItIsTakenBack() {
         String text = PACK.text().replaceFirst("title .*", "title ours");
-        StudySettings edited = StudySettings.USUAL.edited(PACK, text);
-        assertThat(edited.pack(PACK).text()).contains("title ours");
-        assertThat(StudySettings.of(edited.kept())).isEqualTo(edited);
-        assertThat(edited.edited(PACK, "  \n")).isEqualTo(StudySettings.USUAL);
+        Schools edited = Schools.USUAL.edited(PACK, text);
+        assertThat(edited.all()).extracting(RulePack::title).contains("ours").doesNotContain(PACK.title());
+        assertThat(edited.edited(PACK, "  \n")).isEqualTo(Schools.USUAL);
         assertThat(edited.edited(PACK, PACK.text() + "\n\n")).as("typed back to what it was")
-                .isEqualTo(StudySettings.USUAL);
+                .isEqualTo(Schools.USUAL);
         assertThatThrownBy(() -> edited.edited(PACK, "rule: broken")).isInstanceOf(RulePackError.class);
+        assertThatThrownBy(() -> edited.edited(PACK, text.replace(PACK.id(), "another")))
+                .isInstanceOf(RulePackError.class)
+                .hasMessageContaining("“" + PACK.id() + "” and stays");
+    }
+
+    @Test
+    void aSchoolOfOnesOwnSpeaksBesideTheShippedOnesAndIsForgottenWhenRemoved() {
+        Schools first = Schools.USUAL.added(Schools.USUAL.begun());
+        Schools both = first.added(first.begun().replace("title our own way", "title another way"));
+        assertThat(both.own()).extracting(RulePack::id).containsExactly("own_1", "own_2");
+        assertThat(both.spoken()).hasSize(Schools.USUAL.spoken().size() + 2);
+        assertThatThrownBy(() -> both.added(both.own().get(0).text())).isInstanceOf(RulePackError.class)
+                .hasMessageContaining("choose another short name");
+        assertThatThrownBy(() -> both.added(both.begun().replace("own_3", "our own")))
+                .isInstanceOf(RulePackError.class)
+                .hasMessageContaining("small letters");
+        StudySettings before = StudySettings.USUAL.with(both);
+        StudySettings after = before.with(both.without(both.own().get(0)));
+        Map<String, String> kept = new HashMap<>(before.kept());
+        kept.putAll(after.keptAfter(before));
+        assertThat(StudySettings.of(kept)).isEqualTo(after);
+        assertThat(after.schools().own()).extracting(RulePack::id).containsExactly("own_2");
     }
 }
