@@ -119,7 +119,7 @@ public final class GrenuWindow extends Application {
                     System.currentTimeMillis() - ManagementFactory.getRuntimeMXBean().getStartTime());
         }
         if (shots == AT_ONCE) {
-            bench.desk().loadTheRest();
+            bench.desk().arrival().begin();
         }
     }
 

@@ -115,9 +115,17 @@ public abstract class BenchFixture extends ApplicationTest {
         try {
             WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> holds(condition));
         } catch (TimeoutException late) {
-            throw new AssertionError("Waited in vain until " + what, late);
+            throw new AssertionError("Waited in vain until " + what + "; " + keysGoTo(), late);
         }
         settle();
+    }
+
+    private String keysGoTo() {
+        if (view == null || view.getScene() == null) {
+            return "no window";
+        }
+        return (view.getScene().getWindow().isFocused() ? "keys go to " : "the window has no focus; in it ")
+                + view.getScene().getFocusOwner();
     }
 
     /** The test's thread may look at the window just while its own thread changes it: then it looks again. */

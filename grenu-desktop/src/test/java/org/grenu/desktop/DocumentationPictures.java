@@ -25,7 +25,7 @@ import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.compare.Answered;
-import org.grenu.desktop.ledger.LedgerViewModel;
+import org.grenu.desktop.plan.PlanTab;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.shell.ThemeSheet;
 import org.grenu.figures.compare.CompareSheet;
@@ -56,15 +56,9 @@ class DocumentationPictures extends BenchFixture {
             bench.read().cursorProperty().set(32.4);
         });
         picture("read.png");
-        interact(() -> {
-            ThemeSheet.dress(view.getScene(), Theme.DARK);
-            bench.appearance().themeProperty().set(Theme.DARK);
-        });
+        wear(Theme.DARK);
         picture("read-dark.png");
-        interact(() -> {
-            ThemeSheet.dress(view.getScene(), Theme.LIGHT);
-            bench.appearance().themeProperty().set(Theme.LIGHT);
-        });
+        wear(Theme.LIGHT);
         openShot(26);
         interact(() -> bench.read()
                 .showAt(bench.desk()
@@ -79,15 +73,6 @@ class DocumentationPictures extends BenchFixture {
                         .orElseThrow()));
         ledgerAt("findings");
         picture("finding.png");
-        ledgerAt("numbers");
-        openShot(25);
-        interact(() -> {
-            bench.desk().enter(RecordField.MOMENT_NOTES, "14 cup lifted to wake the scale; 22.5 first blond streak");
-            bench.read().cursorProperty().set(Double.NaN);
-        });
-        until("the notes are in", () -> !bench.read().figureProperty().get().moments().isEmpty());
-        ledgerAt("findings");
-        picture("flawed.png");
         ledgerAt("numbers");
         interact(() -> {
             lookup("#settings").queryButton().fire();
@@ -106,8 +91,6 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> bench.importing().importPaths(List.of(broken, foreign)));
         until("the batch is done",
                 () -> !bench.importing().runningProperty().get() && bench.importing().outcomes().size() == 2);
-        openNewest();
-        picture("import.png");
         interact(() -> lookup("#import-close").queryButton().fire());
         comparisons();
         shelfAndRecords();
@@ -150,7 +133,7 @@ class DocumentationPictures extends BenchFixture {
         interact(() -> bench.desk()
                 .inBin()
                 .put(bench.desk().shots().stream().filter(shot -> shot.record().pulledAt().isEmpty()).toList()));
-        until("the strange shot is gone", () -> bench.desk().shots().size() == 39);
+        until("the strange shot is gone", () -> bench.desk().shots().size() == 49);
         interact(() -> {
             bench.desk().noticeProperty().set(null);
             bench.rack().filterProperty().set("");
@@ -160,18 +143,20 @@ class DocumentationPictures extends BenchFixture {
                     .choose(bench.desk()
                             .settingsProperty()
                             .get()
-                            .with(ShippedPacks.all()
-                                    .stream()
-                                    .filter(pack -> pack.id().equals("rest_1_3w"))
-                                    .findFirst()
-                                    .orElseThrow(), true));
+                            .with(bench.desk()
+                                    .settingsProperty()
+                                    .get()
+                                    .schools()
+                                    .with(ShippedPacks.all()
+                                            .stream()
+                                            .filter(pack -> pack.id().equals("rest_1_3w"))
+                                            .findFirst()
+                                            .orElseThrow(), true)));
         });
         thing(ShelfKind.BAG, "Heron 14 bag A");
         picture("shelf-coffee.png");
         thing(ShelfKind.MACHINE, "Rig 2");
         picture("shelf-machine.png");
-        thing(ShelfKind.REFRACTOMETER, "R-1 (°Brix)");
-        picture("shelf-refractometer.png");
         interact(() -> bench.workspace().set(Workspace.READ));
         openShot(18);
         interact(() -> {
@@ -187,35 +172,62 @@ class DocumentationPictures extends BenchFixture {
         picture("series.png");
         interact(() -> {
             bench.series().shownProperty().set(false);
-            ((TextInputControl) lookup("#filter").query()).requestFocus();
             bench.rack().filterProperty().set("");
         });
-        write("ey>20 -is:faulty prof", 0);
-        picture("search.png");
-        interact(() -> bench.rack().filterProperty().set(""));
-        logged();
+        plan();
     }
 
-    /** The walkthrough's shot, as it stands after its last step. */
-    private void logged() throws IOException {
-        Path log = Files.writeString(folder.resolve("shot.tsv"), table());
-        interact(() -> bench.importing().importPaths(List.of(log)));
-        until("it is imported", () -> !bench.importing().runningProperty().get() && bench.desk().shots().size() == 40);
-        openNewest();
+    /** The room where the next shot is decided, in both themes. */
+    private void plan() throws IOException {
+        openShot(49);
         interact(() -> {
             bench.desk().noticeProperty().set(null);
-            lookup("#import-close").queryButton().fire();
-            LedgerViewModel.Copy copy = bench.ledger().copy().orElseThrow();
-            bench.ledger().takeOver(copy, copy.edits());
-            bench.desk().enter(RecordField.DOSE, "18.1");
-            bench.desk().enter(RecordField.READINGS, "9.41; 9.43; 9.40");
-            bench.desk().enter(RecordField.GRIND, "2.6");
-            bench.desk().enter(RecordField.TASTE, "sweet, round");
-            bench.desk().enter(RecordField.NOTE, "stream even");
+            bench.workspace().set(Workspace.PLAN);
         });
-        until("it is logged", () -> bench.desk().openProperty().get().summary().record().has(RecordField.NOTE));
-        interact(() -> lookup("#to-record").queryButton().fire());
-        picture("logged.png");
+        until("it is answered", () -> bench.plan().dialIn().answeredProperty().get() != null
+                && lookup("#plan-next").tryQuery().isPresent());
+        both("plan");
+        interact(() -> {
+            bench.plan().tab().set(PlanTab.PROFILES);
+            bench.plan().profiles().choose("Gentle ramp");
+        });
+        until("it is predicted", () -> bench.plan().profiles().figureProperty().get() != null
+                && text("profile-title").startsWith("Gentle ramp"));
+        both("profiles");
+        interact(() -> {
+            bench.plan().tab().set(PlanTab.DIAL_IN);
+            bench.plan().dialIn().choose("Lot Marten 22");
+        });
+        until("the coffee has no recipe", () -> lookup("#start-recipe").tryQuery().isPresent());
+        interact(() -> lookup("#start-recipe").queryButton().fire());
+        until("the proposals are there", () -> lookup("#start-dose-target-g").tryQuery().isPresent());
+        both("start-recipe");
+        interact(() -> {
+            lookup("#start-close").queryButton().fire();
+            bench.workspace().set(Workspace.READ);
+        });
+        push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.K);
+        until("the calculator is open", () -> lookup("#cup-strength").tryQuery().isPresent());
+        interact(() -> {
+            lookup("#cup-strength").queryTextInputControl().setText("10.5");
+            lookup("#cup-water").queryTextInputControl().setText("60");
+        });
+        both("calculator");
+        push(KeyCode.ESCAPE);
+    }
+
+    private void both(String name) throws IOException {
+        picture(name + ".png");
+        wear(Theme.DARK);
+        picture(name + "-dark.png");
+        wear(Theme.LIGHT);
+    }
+
+    private void wear(Theme theme) {
+        interact(() -> {
+            ThemeSheet.dress(view.getScene(), theme);
+            bench.appearance().themeProperty().set(theme);
+        });
     }
 
     private void thing(ShelfKind kind, String name) {
@@ -227,34 +239,6 @@ class DocumentationPictures extends BenchFixture {
     private void comparisons() throws IOException {
         compare("blocks", 18);
         picture("compare.png");
-        clickOn("#page-shot");
-        interact(() -> bench.compare().cursorProperty().set(12));
-        picture("compare-points.png");
-        clickOn("#page-Surface");
-        interact(() -> {
-            ThemeSheet.dress(view.getScene(), Theme.DARK);
-            bench.appearance().themeProperty().set(Theme.DARK);
-        });
-        picture("surface.png");
-        interact(() -> {
-            ThemeSheet.dress(view.getScene(), Theme.LIGHT);
-            bench.appearance().themeProperty().set(Theme.LIGHT);
-        });
-        clickOn("#page-did");
-        compare("siskin", 12);
-        interact(() -> bench.appearance().colourByProperty().set(RecordFactor.AGE));
-        until("it is answered", () -> !bench.compare().busyProperty().get()
-                && bench.compare()
-                        .answeredProperty()
-                        .get()
-                        .comparison()
-                        .question()
-                        .variables()
-                        .get(0)
-                        .key()
-                        .equals("age"));
-        picture("confounded.png");
-        compare("blocks", 18);
         interact(() -> bench.appearance().colourByProperty().set(RecordFactor.GRIND));
         until("it is answered", () -> !bench.compare().busyProperty().get()
                 && bench.compare()
@@ -285,12 +269,6 @@ class DocumentationPictures extends BenchFixture {
                 () -> !bench.compare().busyProperty().get() && bench.compare().answeredProperty().get() != null
                         && bench.compare().answeredProperty().get().comparison().shots().size()
                                 + bench.compare().answeredProperty().get().comparison().faulty().size() == shots);
-    }
-
-    private void openNewest() {
-        long id = bench.desk().shots().get(bench.desk().shots().size() - 1).id();
-        interact(() -> bench.desk().select(id));
-        until("it is open", () -> bench.desk().openProperty().get().summary().id() == id);
     }
 
     private void ledgerAt(String part) {

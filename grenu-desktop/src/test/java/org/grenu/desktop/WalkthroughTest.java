@@ -18,12 +18,12 @@ class WalkthroughTest extends BenchFixture {
 
     @Test
     void logAShotByKeysAlone() throws IOException {
-        openShot(39);
+        openShot(49);
         chosenFiles.add(Files.writeString(folder.resolve("shot.csv"), log()));
         interact(() -> lookup("#rack").query().requestFocus());
         keys(KeyCode.O);
         interactions++;
-        until("the shot is open", () -> bench.desk().openProperty().get().summary().number() == 40);
+        until("the shot is open", () -> bench.desk().openProperty().get().summary().number() == 50);
         assertThat(record().has(RecordField.COFFEE)).isFalse();
 
         keys(KeyCode.L);
@@ -64,7 +64,7 @@ class WalkthroughTest extends BenchFixture {
     /** Asked again without an answer, the caret goes on, and after the last it begins anew. */
     @Test
     void theCaretGoesRound() throws IOException {
-        openShot(39);
+        openShot(49);
         interact(() -> {
             bench.desk().enter(RecordField.DOSE, "");
             bench.desk().enter(RecordField.TASTE, "");

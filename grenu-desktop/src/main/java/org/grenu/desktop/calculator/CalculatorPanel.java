@@ -1,6 +1,7 @@
 package org.grenu.desktop.calculator;
 
 import java.util.Locale;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
@@ -39,7 +40,7 @@ public final class CalculatorPanel extends OverlayPanel {
         getChildren().addAll(
                 top("Calculator", button("calculator-fill", "From the open shot", model::fillFromShot),
                         close("calculator-close")),
-                words, grid, foot());
+                words, grid, foot(), cup());
     }
 
     /** Shows it with what is known of the open shot. */
@@ -58,7 +59,7 @@ public final class CalculatorPanel extends OverlayPanel {
         wanted.setOnAction(event -> model.wantedProperty().set(term));
         TextField number = field("calculator-" + id, term.title(), NUMBER_WIDTH);
         number.textProperty().bindBidirectional(model.number(term));
-        number.setPromptText(term.optional() ? "none" : "");
+        number.setPromptText(term == Term.RATIO ? "1:" : term.optional() ? "none" : "");
         TextField half = field("calculator-" + id + "-u", term.title() + ", ± (k = 2)", HALF_WIDTH);
         half.textProperty().bindBidirectional(model.half(term));
         Label plusMinus = new Label("±");
@@ -87,6 +88,41 @@ public final class CalculatorPanel extends OverlayPanel {
         said.setAlignment(Pos.TOP_LEFT);
         said.textProperty().bind(model.saidProperty());
         return said;
+    }
+
+    /** What becomes of that beverage. */
+    private GridPane cup() {
+        GridPane rows = new GridPane();
+        rows.setHgap(8);
+        rows.setVgap(5);
+        rows.setId("calculator-cup");
+        CupViewModel cup = model.cup();
+        TextField strength = field("cup-strength", "Strength wanted at the same extraction, %", HALF_WIDTH);
+        strength.textProperty().bindBidirectional(cup.wantedStrengthProperty());
+        TextField water = field("cup-water", "Water added, g", HALF_WIDTH);
+        water.textProperty().bindBidirectional(cup.waterProperty());
+        TextField mass = field("cup-other-mass", "Mass of another beverage, g", HALF_WIDTH);
+        mass.textProperty().bindBidirectional(cup.otherMassProperty());
+        TextField other = field("cup-other-strength", "Its strength, %", HALF_WIDTH);
+        other.textProperty().bindBidirectional(cup.otherStrengthProperty());
+        rows.addRow(0, new Label("Stronger, as much extracted"), new HBox(6, strength, new Label("%")));
+        rows.add(told("cup-stronger", cup.strongerProperty()), 0, 1, 2, 1);
+        rows.addRow(2, new Label("With water added"), new HBox(6, water, new Label("g")));
+        rows.add(told("cup-diluted", cup.dilutedProperty()), 0, 3, 2, 1);
+        rows.addRow(4, new Label("With another beverage"),
+                new HBox(6, mass, new Label("g at"), other, new Label("%")));
+        rows.add(told("cup-blended", cup.blendedProperty()), 0, 5, 2, 1);
+        return rows;
+    }
+
+    private static Label told(String id, ReadOnlyStringProperty words) {
+        Label told = new Label();
+        told.setId(id);
+        told.getStyleClass().add(Styles.STRONG);
+        told.setWrapText(true);
+        told.textProperty().bind(words);
+        told.managedProperty().bind(told.textProperty().isNotEmpty());
+        return told;
     }
 
     private static TextField field(String id, String meaning, double width) {

@@ -30,6 +30,7 @@ import org.grenu.desktop.desk.StudyDesk;
 public final class CalculatorViewModel {
 
     private static final double FILLED = 10_000;
+    private static final String BEFORE_RATIO = "1:";
 
     private final StudyDesk desk;
     private final Map<Term, StringProperty> numbers = new EnumMap<>(Term.class);
@@ -37,6 +38,9 @@ public final class CalculatorViewModel {
     private final ObjectProperty<Term> wanted = new SimpleObjectProperty<>(Term.YIELD);
     private final ReadOnlyStringWrapper result = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+    private final CupViewModel cup;
+    /** Null while it cannot be given. */
+    private Measured computed;
 
     /** A calculator that can be filled from what that desk has open. */
     public CalculatorViewModel(StudyDesk desk) {
@@ -48,7 +52,25 @@ public final class CalculatorViewModel {
             halves.get(term).addListener((o, was, is) -> solve());
         }
         wanted.addListener((o, was, is) -> solve());
+        cup = new CupViewModel(this, desk);
         solve();
+    }
+
+    /** {@return what becomes of the beverage that stands here} */
+    CupViewModel cup() {
+        return cup;
+    }
+
+    /** {@return the quantity as it stands here, typed or computed; empty where it is unknown} */
+    Optional<Measured> standing(Term term) {
+        if (term == wanted.get()) {
+            return Optional.ofNullable(computed);
+        }
+        try {
+            return numbers.get(term).get().isBlank() ? Optional.empty() : Optional.of(typed(term));
+        } catch (RefusedEntry refused) {
+            return Optional.empty();
+        }
     }
 
     // Observables
@@ -130,6 +152,12 @@ public final class CalculatorViewModel {
     }
 
     private void solve() {
+        computed = null;
+        solveTyped();
+        cup.changed();
+    }
+
+    private void solveTyped() {
         Map<Term, Measured> known = new EnumMap<>(Term.class);
         boolean exact = false;
         try {
@@ -144,12 +172,17 @@ public final class CalculatorViewModel {
             show("", refused.getMessage());
             return;
         }
-        Optional<Measured> found = new YieldEquation(known).solve(wanted.get());
+        YieldEquation equation = new YieldEquation(known);
+        Optional<Measured> found = equation.solve(wanted.get());
         if (found.isEmpty()) {
-            show("", wanting(known));
+            show("", equation.saidTwice() ? "Dose, beverage mass and ratio say the same twice: clear one of them."
+                    : wanting(known));
             return;
         }
-        show(Reported.of(found.get()).text() + " " + wanted.get().unit(), judged(found.get(), known, exact));
+        computed = found.get();
+        String number = Reported.of(found.get()).text();
+        show(wanted.get() == Term.RATIO ? BEFORE_RATIO + number : number + " " + wanted.get().unit(),
+                judged(found.get(), known, exact));
     }
 
     private Measured typed(Term term) {
@@ -164,19 +197,41 @@ public final class CalculatorViewModel {
 
     private static double number(Term term, String text) {
         try {
-            return TypedNumber.parse(text, term.unit()).value();
+            String plain = term == Term.RATIO && text.strip().startsWith(BEFORE_RATIO)
+                    ? text.strip().substring(BEFORE_RATIO.length()) : text;
+            return TypedNumber.parse(plain, term.unit()).value();
         } catch (RefusedEntry refused) {
             throw new RefusedEntry(term.title() + ": " + refused.getMessage());
         }
     }
 
     private String wanting(Map<Term, Measured> known) {
-        for (Term term : Term.values()) {
-            if (term != wanted.get() && !term.optional() && !known.containsKey(term)) {
-                return "Enter the " + term.title().toLowerCase(Locale.ROOT) + " as well.";
+        Term term = wanted.get();
+        boolean ratio = known.containsKey(Term.RATIO);
+        boolean mass = known.containsKey(Term.DOSE) || known.containsKey(Term.BEVERAGE);
+        boolean cup = known.containsKey(Term.STRENGTH) || known.containsKey(Term.YIELD);
+        if (term == Term.RATIO && !cup) {
+            return "Enter dose and beverage mass, or strength and extraction yield.";
+        }
+        if (isMass(term) && mass && !cup) {
+            return "Enter the ratio, or strength and extraction yield.";
+        }
+        if (!isMass(term) && term != Term.RATIO && !mass && !ratio) {
+            return "Enter dose and beverage mass, or the ratio.";
+        }
+        for (Term other : Term.values()) {
+            boolean needed = other != term && !other.optional()
+                    && !(isMass(other) && (term == Term.RATIO || ratio && !isMass(term)));
+            if (needed && !known.containsKey(other)) {
+                return "Enter the " + other.title().toLowerCase(Locale.ROOT) + " as well.";
             }
         }
-        return "A zero among these gives no answer.";
+        return mass ? "A zero among these gives no answer."
+                : "Enter dose or beverage mass: what the puck kept is kept of one of them.";
+    }
+
+    private static boolean isMass(Term term) {
+        return term == Term.DOSE || term == Term.BEVERAGE;
     }
 
     private String judged(Measured found, Map<Term, Measured> known, boolean exact) {
@@ -186,10 +241,25 @@ public final class CalculatorViewModel {
             return "These numbers do not fit together: no " + term.title().toLowerCase(Locale.ROOT)
                     + " makes them equal.";
         }
-        String basis = known.containsKey(Term.MOISTURE) || term == Term.MOISTURE ? "on the dry basis" : "as dosed";
-        String ratio = ratio(known, found);
-        return "Extraction yield " + basis + (ratio.isEmpty() ? "" : " · ratio 1:" + ratio)
-                + (exact ? " · numbers without ± count as exact" : " · ± is k = 2");
+        return basis(known, found)
+                + (exact ? " · numbers without ± count as exact" : " · ± is k = 2, errors taken as independent");
+    }
+
+    /** What it was computed from, where that is not the whole balance; else which yield stands in it. */
+    private String basis(Map<Term, Measured> known, Measured found) {
+        Term term = wanted.get();
+        boolean unused = known.containsKey(Term.STRENGTH) && known.containsKey(Term.YIELD);
+        String rest = unused ? "; strength and extraction yield not used" : "";
+        if (term == Term.RATIO && known.containsKey(Term.DOSE) && known.containsKey(Term.BEVERAGE)) {
+            return "Ratio from dose and beverage mass" + rest;
+        }
+        if (isMass(term) && known.containsKey(Term.RATIO)) {
+            return term.title() + " from the ratio and the other mass" + rest;
+        }
+        String ratio = term == Term.RATIO ? "" : ratio(known, found);
+        return "Extraction yield "
+                + (known.containsKey(Term.MOISTURE) || term == Term.MOISTURE ? "on the dry basis" : "as dosed")
+                + (ratio.isEmpty() ? "" : " · ratio 1:" + ratio);
     }
 
     private String ratio(Map<Term, Measured> known, Measured found) {

@@ -86,7 +86,7 @@ public final class CompareViewModel implements AutoCloseable {
 
     private void askWhenChanged() {
         InvalidationListener ask = observable -> ask();
-        Runnable again = desk.inTurn(this::ask);
+        Runnable again = desk.turns().of(this::ask);
         picked.changesProperty().addListener(ask);
         appearance.colourByProperty().addListener(ask);
         appearance.colourByProperty().addListener((o, was, is) -> {

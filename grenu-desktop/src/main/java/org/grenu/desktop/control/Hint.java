@@ -5,8 +5,8 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 
 /**
- * What a control says when the pointer rests on it. The tooltip, which is a window with a scene of its own, is made when
- * the pointer first comes: a page has some hundred of them, of which few are ever read.
+ * What a control says when the pointer rests on it. The tooltip, which is a window with a scene of its own, is made
+ * when the pointer first comes: a page has some hundred of them, of which few are ever read.
  */
 public final class Hint {
 

@@ -57,19 +57,11 @@ public abstract class OverlayPanel extends VBox {
 
     /** {@return a button that does that} */
     protected static Button button(String id, String words, Runnable run) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setMinWidth(USE_PREF_SIZE);
-        button.setOnAction(event -> run.run());
-        return button;
+        return Buttons.action(id, words, run);
     }
 
     /** {@return a button that looks like a word} */
     protected static Button link(String id, String words, Runnable run) {
-        Button button = button(id, words, run);
-        button.getStyleClass().remove(Styles.ACTION);
-        button.getStyleClass().add(Styles.LINK);
-        return button;
+        return Buttons.link(id, words, run);
     }
 }

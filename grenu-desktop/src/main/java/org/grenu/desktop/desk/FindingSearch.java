@@ -41,7 +41,7 @@ public final class FindingSearch implements AutoCloseable {
         this.index = new FindingIndex(desk.opened());
         desk.settingsProperty().addListener((o, was, is) -> begin());
         desk.loadedProperty().addListener((o, was, is) -> begin());
-        Runnable goOn = desk.inTurn(this::goOn);
+        Runnable goOn = desk.turns().of(this::goOn);
         desk.shots().addListener((ListChangeListener<ShotSummary>) change -> {
             forget(change);
             goOn.run();

@@ -5,6 +5,7 @@ import org.grenu.desktop.control.Icon;
 /** The places of work on the bench that exist, in working order. */
 public enum Workspace {
     SHELF(Icon.SHELF, "Shelf", "Coffees, gear, water and calibrations"),
+    PLAN(Icon.PLAN, "Plan", "The next shot: what is wanted, what this log has learnt, one change at a time"),
     READ(Icon.READ, "Read", "One shot: its curves, numbers and findings"),
     COMPARE(Icon.COMPARE, "Compare", "Several shots: what changed them, and whether the data can tell");
 

@@ -21,6 +21,8 @@ public final class EntryViewModel {
     private final Supplier<String> reader;
     private final Predicate<String> writer;
     private Supplier<String> instead = () -> "";
+    /** Null where nothing is ever on its way. */
+    private Supplier<String> latest;
     private ObservableValue<DisplayUnits> units = new SimpleObjectProperty<>(DisplayUnits.CANONICAL);
     private String kept = "";
     private Supplier<Optional<Doubt>> doubt = Optional::empty;
@@ -55,6 +57,19 @@ public final class EntryViewModel {
         instead = words;
         refresh();
         return this;
+    }
+
+    /**
+     * {@return this entry, which may be ahead of what is shown: with the edits that are on their way to the library}
+     */
+    public EntryViewModel latest(Supplier<String> reader) {
+        latest = reader;
+        return this;
+    }
+
+    /** {@return the entry with the edits that are on their way to the library} */
+    public String standing() {
+        return latest == null ? shown.get() : inUnits(latest.get());
     }
 
     /** {@return this entry, which is read anew when that changes too} */
@@ -119,7 +134,7 @@ public final class EntryViewModel {
     /** Enters the text; where it is refused the old value stays and the refusal says why. */
     public Outcome enter(String typed) {
         try {
-            boolean changes = !typed.strip().equals(shown.get()) && writer.test(units.getValue().meant(kept, typed));
+            boolean changes = !typed.strip().equals(standing()) && writer.test(units.getValue().meant(kept, typed));
             clearRefusal();
             return changes ? Outcome.STORED : Outcome.UNCHANGED;
         } catch (RefusedEntry refused) {

@@ -17,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Buttons;
 import org.grenu.desktop.control.Hint;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.desktop.control.Choices;
@@ -77,11 +78,11 @@ public final class MappingPanel extends BorderPane {
 
     private Node foot() {
         makeName();
-        Button keep = action("mapping-keep", "Keep mapping", () -> model.keep(name.getText()));
+        Button keep = Buttons.action("mapping-keep", "Keep mapping", () -> model.keep(name.getText()));
         keep.disableProperty().bind(name.textProperty().isEmpty());
         Button share = share();
         makeTake();
-        Button cancel = action("mapping-cancel", "Cancel", () -> model.putAway());
+        Button cancel = Buttons.action("mapping-cancel", "Cancel", () -> model.putAway());
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox foot = new HBox(8, name, keep, share, gap, cancel, take);
@@ -94,9 +95,9 @@ public final class MappingPanel extends BorderPane {
         Label words = new Label();
         words.setId("mapping-taken");
         words.getStyleClass().add(Styles.REFUSAL);
-        HBox line = new HBox(8, words, action("mapping-replace", "Replace it", model::replaceTaken),
-                action("mapping-beside", "Keep both", model::keepBeside),
-                action("mapping-leave", "Leave it", model::leaveTaken));
+        HBox line = new HBox(8, words, Buttons.action("mapping-replace", "Replace it", model::replaceTaken),
+                Buttons.action("mapping-beside", "Keep both", model::keepBeside),
+                Buttons.action("mapping-leave", "Leave it", model::leaveTaken));
         line.setAlignment(Pos.CENTER_LEFT);
         line.setVisible(false);
         line.managedProperty().bind(line.visibleProperty());
@@ -117,7 +118,7 @@ public final class MappingPanel extends BorderPane {
     }
 
     private Button share() {
-        return action("mapping-save", "Save as file…",
+        return Buttons.action("mapping-save", "Save as file…",
                 () -> save.accept((name.getText().isBlank() ? "mapping" : name.getText().strip()) + ".json",
                         model.asFile(name.getText())));
     }
@@ -244,13 +245,5 @@ public final class MappingPanel extends BorderPane {
         field.setOnAction(event -> DecimalText.parse(field.getText().isBlank() ? "0" : field.getText())
                 .ifPresentOrElse(typed::accept, () -> field.setText(shown)));
         return field;
-    }
-
-    private static Button action(String id, String words, Runnable run) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setOnAction(event -> run.run());
-        return button;
     }
 }

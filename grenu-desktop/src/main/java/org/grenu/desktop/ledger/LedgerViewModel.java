@@ -81,7 +81,7 @@ public final class LedgerViewModel {
         plane = Bindings.createObjectBinding(
                 () -> points.around(open() == null ? -1 : open().summary().id(), appearance.scale().get(),
                         appearance.themeProperty().get()),
-                desk.openProperty(), desk.shotsInTurn(), appearance.scale(), appearance.themeProperty());
+                desk.openProperty(), desk.turns().ofShots(), appearance.scale(), appearance.themeProperty());
         earlier = new EarlierEntries(desk, clock);
         desk.shots().addListener((Observable o) -> byRecipe = null);
     }
@@ -145,6 +145,7 @@ public final class LedgerViewModel {
     EntryViewModel entry(RecordField field) {
         return new EntryViewModel(desk.openProperty(), field.title(), () -> LedgerText.shown(open(), field),
                 typed -> desk.enter(field, typed)).in(desk.units(), field.unit())
+                .latest(() -> LedgerText.written(desk.latestRecord().entry(field).orElse(""), field))
                 .instead(() -> LedgerText.told(open(), field))
                 .doubting(() -> doubt(field).map(one -> new EntryViewModel.Doubt(one.question(), one.meant())));
     }

@@ -13,6 +13,8 @@ enum RecordGroup {
     USUAL("Usual entries", RecordField.COFFEE, RecordField.BAG, RecordField.GRINDER, RecordField.GRIND,
             RecordField.TEMPERATURE, RecordField.PROFILE, RecordField.MACHINE,
             RecordField.BASKET, RecordField.WATER, RecordField.TASTE, RecordField.NOTE),
+    TASTING("Tasting", RecordField.TASTING, RecordField.LIKING, RecordField.TASTED_AS, RecordField.TASTED_AT,
+            RecordField.TASTED_BLIND, RecordField.SERVED),
     STUDY("Study", RecordField.STUDY, RecordField.ARM, RecordField.BLOCK, RecordField.ORDER_DRAWN, RecordField.OPERATOR,
             RecordField.PULLED_AT, RecordField.RECIPE,
             RecordField.FAULT, RecordField.FAULT_ON_PURPOSE),

@@ -12,9 +12,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
+import org.grenu.desktop.control.EntryGrid;
 import org.grenu.desktop.control.Hint;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.quantity.DisplayUnits;
@@ -30,6 +29,7 @@ import org.grenu.desktop.entry.ChoiceEntry;
 import org.grenu.desktop.entry.EntryField;
 import org.grenu.desktop.entry.FieldLabel;
 import org.grenu.desktop.entry.Suggestions;
+import org.grenu.desktop.entry.TasteEntry;
 
 /**
  * What is written down about the shot: first what changed since the one before, then the usual and the user's own
@@ -165,13 +165,8 @@ final class RecordSection extends Section {
                 + units.shown(change.unit(), change.now()) + " " + units.symbol(change.unit())).strip();
     }
 
-    private GridPane grid(List<RecordField> fields) {
-        GridPane grid = new GridPane();
-        grid.setHgap(6);
-        grid.setVgap(3);
-        ColumnConstraints value = new ColumnConstraints();
-        value.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
+    private EntryGrid grid(List<RecordField> fields) {
+        EntryGrid grid = new EntryGrid();
         for (int i = 0; i < fields.size(); i++) {
             RecordField field = fields.get(i);
             Label name = name(field);
@@ -191,6 +186,12 @@ final class RecordSection extends Section {
     private Node editor(RecordField field) {
         if (field.kind() == FieldKind.FLAG) {
             return new ChoiceEntry(model.entry(field), field.key(), List.of("yes", "no"));
+        }
+        if (field == RecordField.TASTING) {
+            return new TasteEntry(model.entry(field), field.key());
+        }
+        if (field.kind() == FieldKind.CHOICE) {
+            return new ChoiceEntry(model.entry(field), field.key(), field.choices());
         }
         EntryField entry = new EntryField(model.entry(field), field.key()).hinting("unknown");
         editors.put(field, entry);

@@ -143,7 +143,7 @@ public final class RackView extends VBox {
         ChoiceBox<Factor> choice = new ChoiceBox<>();
         choice.setId("colour-by");
         // One by one: a list that is replaced would lose its choice for a moment.
-        Runnable offer = desk.inTurn(() -> {
+        Runnable offer = desk.turns().of(() -> {
             List<OwnFactor> own = OwnFactor.all(desk.shots().stream().map(shot -> shot.record()).toList());
             choice.getItems()
                     .removeIf(factor -> factor instanceof OwnFactor && !own.contains(factor)

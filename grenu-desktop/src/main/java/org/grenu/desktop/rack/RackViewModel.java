@@ -1,16 +1,10 @@
 package org.grenu.desktop.rack;
 
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -20,9 +14,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
 import org.grenu.app.settings.StudySettings;
-import org.grenu.app.study.ShotOrder;
 import org.grenu.app.study.StoredSubject;
-import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.entry.NearName;
 import org.grenu.core.extraction.TargetWindow;
 import org.grenu.core.quantity.DecimalText;
@@ -37,10 +29,6 @@ import org.grenu.library.ShotSummary;
 /** The rack's rows for what is typed in the filter. */
 public final class RackViewModel {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
-    private static final int MANY = 1_000;
-    private static final String UNKNOWN_DAY = "Day unknown";
-
     private final StudyDesk desk;
     private final StringProperty filter = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper count = new ReadOnlyStringWrapper("");
@@ -51,40 +39,17 @@ public final class RackViewModel {
 
     private final FindingSearch found;
     private final FilterOffers offers;
-    private final Map<Long, Known> known = new ConcurrentHashMap<>();
-    private volatile TimeConvention convention;
-    private List<ShotSummary> ordered = List.of();
-
+    private final RackOrder order;
     private final Runnable anew;
-    /** All that is to come, as it will stand here while nothing is typed. */
-    private volatile Prepared prepared = Prepared.NOTHING;
-
-    private record Prepared(List<ShotSummary> shots, List<ShotSummary> ordered, List<RackRow> rows) {
-
-        static final Prepared NOTHING = new Prepared(List.of(), List.of(), List.of());
-
-        boolean are(List<ShotSummary> others) {
-            for (int i = 0; i < others.size(); i++) {
-                if (i >= shots.size() || shots.get(i) != others.get(i)) {
-                    return false;
-                }
-            }
-            return shots.size() == others.size();
-        }
-    }
-
-    private record Known(ShotSummary shot, StoredSubject subject, String day, RackRow.Slip slip) {
-    }
 
     /** The rack of that desk's shots, searched by what is found in them too. */
     public RackViewModel(StudyDesk desk, FindingSearch found) {
         this.desk = desk;
         this.found = found;
         this.offers = new FilterOffers(desk, found);
-        convention = desk.settingsProperty().get().convention();
-        desk.beforeArrival(this::prepare);
-        anew = desk.inTurn(this::anew);
-        ordered = ShotOrder.newestFirst(desk.shots());
+        order = new RackOrder(desk, found);
+        desk.arrival().before(order::prepare);
+        anew = desk.turns().of(this::anew);
         found.changesProperty().addListener((o, was, is) -> findingsChanged());
         desk.shots().addListener(this::shotsChanged);
         filter.addListener((o, was, is) -> typed(is));
@@ -112,7 +77,7 @@ public final class RackViewModel {
             return Optional.empty();
         }
         ShotFilter wanted = StoredSubject.filter(text, desk.units().getValue());
-        return ordered.stream().anyMatch(shot -> wanted.matches(known(shot).subject)) ? Optional.empty()
+        return order.shots().stream().anyMatch(shot -> wanted.matches(order.subject(shot))) ? Optional.empty()
                 : Optional.of("Goes on: " + offered);
     }
 
@@ -124,8 +89,7 @@ public final class RackViewModel {
 
     private void settingsChanged(StudySettings was, StudySettings is) {
         if (was.convention() != is.convention()) {
-            convention = is.convention();
-            known.clear();
+            order.countBy(is.convention());
             rebuild();
         } else if (!was.units().equals(is.units())) {
             rebuild();
@@ -182,10 +146,11 @@ public final class RackViewModel {
 
     private Set<String> namesKnown() {
         Set<String> names = StoredSubject.names();
-        ordered.forEach(shot -> shot.record()
-                .extras()
-                .keySet()
-                .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
+        order.shots()
+                .forEach(shot -> shot.record()
+                        .extras()
+                        .keySet()
+                        .forEach(key -> names.add(key.replace(' ', '_').toLowerCase(Locale.ROOT))));
         return names;
     }
 
@@ -309,34 +274,22 @@ public final class RackViewModel {
                     && replaced(change.getRemoved().get(0), change.getAddedSubList().get(0));
         }
         if (inPlace) {
-            ordered = ShotOrder.newestFirst(desk.shots());
+            order.follow();
         } else {
             anew.run();
         }
     }
 
     private void anew() {
-        if (prepared.are(desk.shots())) {
-            Prepared there = prepared;
-            prepared = Prepared.NOTHING;
-            ordered = there.ordered;
-            if (filter.get().isBlank()) {
-                rows.setAll(there.rows);
-                tellCount(ordered.size());
-                return;
-            }
-        } else {
-            ordered = ShotOrder.newestFirst(desk.shots());
-            warmUp();
+        Optional<List<RackRow>> prepared = order.follow();
+        if (prepared.isPresent() && filter.get().isBlank()) {
+            show(prepared.get());
+            return;
+        }
+        if (prepared.isEmpty()) {
+            order.warmUp();
         }
         rebuild();
-    }
-
-    /** On another thread. */
-    private void prepare(List<ShotSummary> shots) {
-        List<ShotSummary> order = ShotOrder.newestFirst(shots);
-        shots.forEach(shot -> known(shot).subject.prepare());
-        prepared = new Prepared(shots, order, passing(order, subject -> true));
     }
 
     private boolean replaced(ShotSummary was, ShotSummary is) {
@@ -353,57 +306,26 @@ public final class RackViewModel {
     }
 
     private boolean passes(ShotSummary shot) {
-        return asked().matches(known(shot).subject);
-    }
-
-    private Known known(ShotSummary shot) {
-        Known there = known.get(shot.id());
-        if (there == null || there.shot != shot) {
-            there = new Known(shot,
-                    new StoredSubject(shot, () -> desk.derived().of(shot), convention,
-                            () -> found.of(shot.id())),
-                    shot.record().pulledAt().map(moment -> DAY.format(moment.toLocalDate())).orElse(UNKNOWN_DAY),
-                    new RackRow.Slip(shot));
-            known.put(shot.id(), there);
-        }
-        return there;
-    }
-
-    /** What a keystroke asks of every shot is made before the first one, off the interface thread. */
-    private void warmUp() {
-        if (ordered.size() > MANY) {
-            List<ShotSummary> all = ordered;
-            CompletableFuture.runAsync(() -> all.forEach(shot -> known(shot).subject.prepare()));
-        }
+        return asked().matches(order.subject(shot));
     }
 
     private void rebuild() {
-        List<RackRow> built = passing(ordered, asked()::matches);
-        if (!rows.equals(built)) {
-            rows.setAll(built);
+        List<RackRow> built = order.rows(asked()::matches);
+        if (rows.equals(built)) {
+            tellCount();
+        } else {
+            show(built);
         }
-        tellCount((int) built.stream().filter(row -> row instanceof RackRow.Slip).count());
     }
 
-    /** The slips of those that pass, under their days. */
-    private List<RackRow> passing(List<ShotSummary> order, Predicate<StoredSubject> wanted) {
-        Map<String, List<RackRow.Slip>> days = new LinkedHashMap<>();
-        for (ShotSummary shot : order) {
-            Known there = known(shot);
-            if (wanted.test(there.subject)) {
-                days.computeIfAbsent(there.day, key -> new ArrayList<>()).add(there.slip);
-            }
-        }
-        List<RackRow> built = new ArrayList<>(order.size() + days.size());
-        days.forEach((day, slips) -> {
-            built.add(new RackRow.DayHeading(day, slips.size()));
-            built.addAll(slips);
-        });
-        return built;
+    private void show(List<RackRow> built) {
+        rows.setAll(built);
+        tellCount();
     }
 
-    private void tellCount(int passing) {
+    private void tellCount() {
         int all = desk.shots().size();
+        long passing = rows.stream().filter(row -> row instanceof RackRow.Slip).count();
         count.set(passing == all ? all == 1 ? "1 shot" : all + " shots" : passing + " of " + all);
     }
 }

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.grenu.desktop.control.Buttons;
 import org.grenu.desktop.control.Choices;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
@@ -67,9 +68,9 @@ public final class JoinPanel extends VBox {
             line.getStyleClass().add(Styles.MUTED);
             words.getChildren().add(line);
         });
-        Button close = button("join-close", "Close", this::putAway);
+        Button close = Buttons.action("join-close", "Close", this::putAway);
         int made = shown.plan().created().size();
-        Button apply = button("join-apply", "Enter " + shown.plan().edits().size() + " entries"
+        Button apply = Buttons.action("join-apply", "Enter " + shown.plan().edits().size() + " entries"
                 + (made == 0 ? "" : made == 1 ? " and 1 new shot" : " and " + made + " new shots"), model::apply);
         apply.getStyleClass().add(Styles.PRIMARY);
         apply.setDisable(shown.plan().edits().isEmpty() && made == 0);
@@ -104,13 +105,5 @@ public final class JoinPanel extends VBox {
 
     private static String words(EntryHeading.Meaning meaning) {
         return new EntryHeading("", Optional.of(meaning), Optional.empty(), "").use();
-    }
-
-    private static Button button(String id, String words, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setOnAction(event -> action.run());
-        return button;
     }
 }

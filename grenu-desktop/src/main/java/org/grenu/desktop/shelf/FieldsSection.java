@@ -6,13 +6,12 @@ import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
+import org.grenu.desktop.control.EntryGrid;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.entry.ChoiceEntry;
@@ -30,12 +29,7 @@ final class FieldsSection extends Section {
     FieldsSection(ShelfViewModel model, ShelfKind kind) {
         super("Entries");
         remark().setText("empty means unknown");
-        GridPane grid = new GridPane();
-        grid.setHgap(6);
-        grid.setVgap(3);
-        ColumnConstraints value = new ColumnConstraints();
-        value.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(new ColumnConstraints(118), value);
+        EntryGrid grid = new EntryGrid();
         int row = 0;
         for (Field field : kind.fields()) {
             if (field instanceof ShelfField own && ELSEWHERE.contains(own)) {

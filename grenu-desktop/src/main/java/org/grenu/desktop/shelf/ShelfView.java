@@ -10,6 +10,7 @@ import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -44,6 +45,8 @@ public final class ShelfView extends BorderPane {
     private final TextField name = new TextField();
     private final Label refusal = new Label();
     private final HBox rest = new HBox(6);
+    private List<RulePack> offered = List.of();
+    private ComboBox<Optional<RulePack>> restChoice;
     private final FlowPane offers = new FlowPane(6, 4);
     private final Label teaching = new Label();
 
@@ -127,20 +130,35 @@ public final class ShelfView extends BorderPane {
         Label words = new Label("Rest window");
         words.getStyleClass().add(Styles.MUTED);
         words.setMinWidth(Region.USE_PREF_SIZE);
-        List<Optional<RulePack>> schools = new ArrayList<>(List.of(Optional.empty()));
-        ShelfViewModel.restSchools().forEach(pack -> schools.add(Optional.of(pack)));
-        var choice = Choices.of("rest-school", "School of the rest window", schools, model.restSchool(),
-                school -> school.map(RulePack::title).orElse("no school"), model::chooseRest);
-        choice.setMinWidth(104);
-        choice.setPrefWidth(150);
-        model.desk().settingsProperty().addListener((o, was, is) -> choice.setValue(model.restSchool()));
-        rest.getChildren().setAll(words, choice);
+        model.desk().settingsProperty().addListener((o, was, is) -> follow());
+        rest.getChildren().setAll(words, restChoice());
         rest.setAlignment(Pos.CENTER_LEFT);
         rest.managedProperty().bind(rest.visibleProperty());
         HBox line = new HBox(6, name, add, offers, refusal, rest);
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 14, 6, 14));
         return line;
+    }
+
+    private ComboBox<Optional<RulePack>> restChoice() {
+        offered = model.restSchools();
+        List<Optional<RulePack>> schools = new ArrayList<>(List.of(Optional.empty()));
+        offered.forEach(pack -> schools.add(Optional.of(pack)));
+        ComboBox<Optional<RulePack>> choice = Choices.of("rest-school", "School of the rest window", schools,
+                model.restSchool(), school -> school.map(RulePack::title).orElse("no school"), model::chooseRest);
+        choice.setMinWidth(104);
+        choice.setPrefWidth(150);
+        restChoice = choice;
+        return choice;
+    }
+
+    /** A school that was written or edited is offered as it is now. */
+    private void follow() {
+        if (offered.equals(model.restSchools())) {
+            restChoice.setValue(model.restSchool());
+        } else {
+            rest.getChildren().set(1, restChoice());
+        }
     }
 
     private void add(String wanted) {

@@ -22,7 +22,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
-import org.grenu.app.settings.StudySettings;
+import org.grenu.app.settings.Schools;
 import org.grenu.core.diagnosis.RestWindow;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.entry.Entries;
@@ -42,7 +42,6 @@ import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.desktop.entry.HistoryViewModel;
 import org.grenu.figures.shelf.ShelfFigures;
 import org.grenu.figures.shelf.ShelfShot;
-import org.grenu.formats.rules.ShippedPacks;
 import org.grenu.library.Change;
 import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
@@ -251,24 +250,26 @@ public final class ShelfViewModel implements AutoCloseable {
     }
 
     /** {@return the schools of rest, of which at most one is chosen here} */
-    static List<RulePack> restSchools() {
-        return ShippedPacks.all().stream().filter(pack -> RestWindow.of(pack).isPresent()).toList();
+    List<RulePack> restSchools() {
+        return schools().all().stream().filter(pack -> RestWindow.of(pack).isPresent()).toList();
     }
 
     /** {@return the school of rest that speaks, if one does} */
     Optional<RulePack> restSchool() {
-        return restSchools().stream()
-                .filter(pack -> desk.settingsProperty().get().chosenPacks().contains(pack.id()))
-                .findFirst();
+        return restSchools().stream().filter(schools()::speaks).findFirst();
     }
 
     /** Lets that school of rest speak and no other; empty: none. */
     void chooseRest(Optional<RulePack> school) {
-        StudySettings settings = desk.settingsProperty().get();
+        Schools chosen = schools();
         for (RulePack pack : restSchools()) {
-            settings = settings.with(pack, school.filter(pack::equals).isPresent());
+            chosen = chosen.with(pack, school.filter(pack::equals).isPresent());
         }
-        desk.choose(settings);
+        desk.choose(desk.settingsProperty().get().with(chosen));
+    }
+
+    private Schools schools() {
+        return desk.settingsProperty().get().schools();
     }
 
     /** {@return names of that sort that shots use and the shelf does not know, the most used first} */

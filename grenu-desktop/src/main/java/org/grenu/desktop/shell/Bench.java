@@ -16,6 +16,7 @@ import org.grenu.desktop.importing.ImportViewModel;
 import org.grenu.desktop.importing.KeptMappingsViewModel;
 import org.grenu.desktop.importing.MappingViewModel;
 import org.grenu.desktop.ledger.LedgerViewModel;
+import org.grenu.desktop.plan.PlanRoom;
 import org.grenu.desktop.rack.RackViewModel;
 import org.grenu.desktop.read.NotebookViewModel;
 import org.grenu.desktop.read.ReadViewModel;
@@ -39,6 +40,7 @@ public final class Bench implements AutoCloseable {
     private final CompareViewModel compare;
     private final ShelfViewModel shelf;
     private final SeriesViewModel series;
+    private final PlanRoom plan;
     private final ImportViewModel importing;
     private final MappingViewModel mapping;
     private final KeptMappingsViewModel keptMappings;
@@ -51,7 +53,7 @@ public final class Bench implements AutoCloseable {
 
     private Bench(OpenLibrary opened, Executor interfaceThread, Clock clock) {
         desk = new StudyDesk(opened, interfaceThread);
-        appearance = new Appearance(desk.shots(), desk.shotsInTurn(), desk.units());
+        appearance = new Appearance(desk.shots(), desk.turns().ofShots(), desk.units());
         workspace = new SimpleObjectProperty<>(Workspace.READ);
         picked = new PickedShots(desk);
         found = new FindingSearch(desk, new Background("grenu-findings", interfaceThread));
@@ -62,6 +64,7 @@ public final class Bench implements AutoCloseable {
         series = new SeriesViewModel(desk, Clock.systemUTC());
         compare = new CompareViewModel(desk, picked, appearance, interfaceThread);
         shelf = new ShelfViewModel(desk, interfaceThread, clock);
+        plan = PlanRoom.on(desk, interfaceThread, clock);
         recipes = new RecipeViewModel(desk, clock);
         studies = new StudyViewModel(desk, shelf, rack::shown, rack.rows());
         importing = new ImportViewModel(desk, interfaceThread);
@@ -77,6 +80,7 @@ public final class Bench implements AutoCloseable {
         Bench bench = new Bench(library, interfaceThread, Clock.systemDefaultZone());
         bench.compare.activeProperty().bind(bench.workspace.isEqualTo(Workspace.COMPARE));
         bench.shelf.activeProperty().bind(bench.workspace.isEqualTo(Workspace.SHELF));
+        bench.plan.activeWhile(bench.workspace.isEqualTo(Workspace.PLAN));
         bench.workspace.addListener((o, was, is) -> {
             if (is == Workspace.COMPARE) {
                 bench.picked.beginWithTheStudy();
@@ -140,6 +144,11 @@ public final class Bench implements AutoCloseable {
         return series;
     }
 
+    /** {@return the next shot and the profiles} */
+    public PlanRoom plan() {
+        return plan;
+    }
+
     /** {@return files coming in} */
     public ImportViewModel importing() {
         return importing;
@@ -191,6 +200,7 @@ public final class Bench implements AutoCloseable {
         library.close();
         compare.close();
         shelf.close();
+        plan.close();
         found.close();
         desk.close();
     }

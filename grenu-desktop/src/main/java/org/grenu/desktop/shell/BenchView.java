@@ -4,6 +4,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Platform;
+import javafx.beans.binding.BooleanBinding;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;
@@ -34,6 +35,11 @@ import org.grenu.desktop.find.FindOrDoPanel;
 import org.grenu.desktop.find.FindOrDoViewModel;
 import org.grenu.desktop.ledger.LedgerActions;
 import org.grenu.desktop.ledger.LedgerView;
+import org.grenu.desktop.plan.LadderView;
+import org.grenu.desktop.plan.PlanLedger;
+import org.grenu.desktop.plan.PlanTab;
+import org.grenu.desktop.plan.PlanView;
+import org.grenu.desktop.plan.ProfilesLedger;
 import org.grenu.desktop.rack.RackActions;
 import org.grenu.desktop.rack.RackView;
 import org.grenu.desktop.rack.SearchActions;
@@ -109,10 +115,24 @@ public final class BenchView extends StackPane {
         return List.of(
                 new Room(Workspace.SHELF, () -> new ShelfView(bench.shelf(), bench.appearance()),
                         () -> new ShelfLedger(bench.shelf(), bench.recipes(), bench.studies(), dialogs::fileToSave)),
+                new Room(Workspace.PLAN,
+                        () -> new PlanView(bench.plan(), bench.appearance(), dialogs::fileToSave,
+                                () -> dialogs.filesToOpen(FilesWanted.PROFILES)),
+                        this::planLedger),
                 new Room(Workspace.READ, () -> reading, () -> ledger),
                 new Room(Workspace.COMPARE,
                         () -> new CompareView(bench.compare(), bench.appearance(), compareExportMenu()),
                         () -> new AnswerLedger(bench.compare(), bench.appearance())));
+    }
+
+    private Node planLedger() {
+        StackPane beside = new StackPane();
+        FirstShown.behindIn(beside, bench.plan().tab().isEqualTo(PlanTab.DIAL_IN),
+                () -> new PlanLedger(bench.plan().dialIn(), bench.plan().target(), bench.plan().next(),
+                        bench.appearance(), panels::startRecipe));
+        FirstShown.behindIn(beside, bench.plan().tab().isEqualTo(PlanTab.PROFILES),
+                () -> new ProfilesLedger(bench.plan().profiles()));
+        return beside;
     }
 
     private SplitPane columns(List<Room> rooms) {
@@ -122,16 +142,22 @@ public final class BenchView extends StackPane {
             room.furnish(bench.workspace(), work, beside);
         }
         work.getChildren().add(emptyState());
-        SplitPane columns = new SplitPane(rack, work, beside);
-        size(columns, work, beside);
+        StackPane left = new StackPane(rack);
+        BooleanBinding ladder = bench.workspace()
+                .isEqualTo(Workspace.PLAN)
+                .and(bench.plan().tab().isEqualTo(PlanTab.DIAL_IN));
+        rack.visibleProperty().bind(ladder.not());
+        FirstShown.behindIn(left, ladder, () -> new LadderView(bench.plan().dialIn(), bench.appearance()));
+        SplitPane columns = new SplitPane(left, work, beside);
+        size(columns, left, work, beside);
         return columns;
     }
 
-    private void size(SplitPane columns, Region work, Region beside) {
+    private void size(SplitPane columns, Region left, Region work, Region beside) {
         columns.setDividerPositions(252.0 / 1220, 1 - 292.0 / 1220);
-        SplitPane.setResizableWithParent(rack, false);
+        SplitPane.setResizableWithParent(left, false);
         SplitPane.setResizableWithParent(beside, false);
-        rack.setMinWidth(232);
+        left.setMinWidth(232);
         beside.setMinWidth(292);
         work.setMinWidth(420);
     }
@@ -155,7 +181,8 @@ public final class BenchView extends StackPane {
         empty.visibleProperty()
                 .bind(Bindings.isEmpty(bench.desk().shots())
                         .and(bench.desk().loadedProperty())
-                        .and(bench.workspace().isNotEqualTo(Workspace.SHELF)));
+                        .and(bench.workspace().isNotEqualTo(Workspace.SHELF))
+                        .and(bench.workspace().isNotEqualTo(Workspace.PLAN)));
         return empty;
     }
 

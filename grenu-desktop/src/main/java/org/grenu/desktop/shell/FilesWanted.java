@@ -15,6 +15,8 @@ public enum FilesWanted {
     LOG("Name the columns of a log", "Shot logs", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** Mappings that somebody shared, several at once. */
     MAPPINGS("Take mappings from files", "Mappings", "*.json"),
+    /** Profiles that somebody shared, several at once. */
+    PROFILES("Take profiles from files", "Profiles", "*.json"),
     /** A table with a row for each shot. */
     TABLE("Join a table to the shots", "Tables", "*.csv", "*.tsv", "*.txt", "*.xlsx"),
     /** A data package or another library. */

@@ -19,7 +19,6 @@ import org.grenu.desktop.action.Actions;
 import org.grenu.desktop.desk.Workspace;
 import org.grenu.desktop.find.Hit;
 import org.grenu.desktop.rack.SearchActions;
-import org.grenu.formats.rules.ShippedPacks;
 import org.grenu.library.ShotSummary;
 
 /** What the find-or-do field finds on the bench. */
@@ -95,10 +94,10 @@ record Findables(Bench bench, Actions actions, SearchActions searches) {
     }
 
     private Stream<Hit> schools(StudySettings now) {
-        return ShippedPacks.all().stream().map(pack -> {
-            boolean speaks = now.chosenPacks().contains(pack.id());
+        return now.schools().all().stream().map(pack -> {
+            boolean speaks = now.schools().speaks(pack);
             return new Hit("Setting", "School: " + pack.title(), speaks ? "speaks: silence it" : "silent: let it speak",
-                    () -> bench.desk().choose(now.with(pack, !speaks)));
+                    () -> bench.desk().choose(now.with(now.schools().with(pack, !speaks))));
         });
     }
 

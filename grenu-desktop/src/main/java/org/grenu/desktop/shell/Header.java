@@ -53,7 +53,7 @@ final class Header extends HBox {
         Button map = ActionButton.words(actions.get("map-log"));
         Button take = ActionButton.words(actions.get("import")).with(Icon.IMPORT);
         getChildren().addAll(name, told, find, undo, redo, settings, library, write, map, take);
-        Runnable describe = desk.inTurn(() -> describe(desk));
+        Runnable describe = desk.turns().of(() -> describe(desk));
         desk.shots().addListener((Observable o) -> describe.run());
         describe(desk);
     }

@@ -9,6 +9,7 @@ import org.grenu.desktop.importing.ImportPanel;
 import org.grenu.desktop.importing.KeptMappingsPanel;
 import org.grenu.desktop.importing.MappingPanel;
 import org.grenu.desktop.ledger.CopyPanel;
+import org.grenu.desktop.plan.StartPanel;
 import org.grenu.desktop.records.BinPanel;
 import org.grenu.desktop.records.BulkPanel;
 import org.grenu.desktop.records.BulkViewModel;
@@ -27,6 +28,7 @@ final class Panels {
     private final OnDemand<BinPanel> bin;
     private final OnDemand<CopyPanel> copying;
     private final OnDemand<CalculatorPanel> calculator;
+    private final OnDemand<StartPanel> start;
 
     /** Panels that lie among those. */
     Panels(Bench bench, FileDialogs dialogs, FileRequests files, JoinViewModel joining, Overlays overlays) {
@@ -38,6 +40,7 @@ final class Panels {
         bulk = new OnDemand<>(() -> new BulkPanel(new BulkViewModel(bench.desk())));
         bin = new OnDemand<>(() -> new BinPanel(bench.desk()));
         copying = new OnDemand<>(() -> new CopyPanel(bench.ledger(), bench.desk().units()));
+        start = new OnDemand<>(() -> new StartPanel(bench.plan().target()));
         calculator = new OnDemand<>(() -> new CalculatorPanel(new CalculatorViewModel(bench.desk())));
         ImportPanel imports = new ImportPanel(bench.importing(), bench.mapping());
         overlays.addHoldingWork(imports, imports::putAway);
@@ -94,6 +97,11 @@ final class Panels {
     /** What copying from the previous shot would write. */
     void copyPrevious() {
         copying.get().open();
+    }
+
+    /** What the coffee that is dialled in is begun with. */
+    void startRecipe() {
+        start.get().open();
     }
 
     /** The balance of dissolved solids, to solve. */

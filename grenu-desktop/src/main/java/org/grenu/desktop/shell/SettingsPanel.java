@@ -1,20 +1,14 @@
 package org.grenu.desktop.shell;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -24,27 +18,19 @@ import javafx.util.StringConverter;
 import org.grenu.app.settings.Display;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.diagnosis.RulePack;
-import org.grenu.core.diagnosis.RulePackError;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Unit;
+import org.grenu.desktop.control.Buttons;
 import org.grenu.desktop.control.Styles;
 import org.grenu.desktop.desk.StudyDesk;
-import org.grenu.formats.rules.ShippedPacks;
 
-/** How shots are timed, which schools speak, and their rules to read and edit. Every choice counts at once. */
+/** How shots are timed and shown, and which schools speak. Every choice counts at once. */
 final class SettingsPanel extends VBox {
 
     private static final double UNIT_WIDTH = 74;
     private static final double AUTHOR_WIDTH = 260;
 
     private final StudyDesk desk;
-    private final VBox schools = new VBox(4);
-    private final VBox editor = new VBox(6);
-    private final Label editedTitle = new Label();
-    private final TextArea text = new TextArea();
-    private final Label refusal = new Label();
-    private RulePack edited;
 
     SettingsPanel(StudyDesk desk) {
         super(10);
@@ -52,30 +38,14 @@ final class SettingsPanel extends VBox {
         setId("settings-panel");
         getStyleClass().add(Styles.OVERLAY);
         setMaxSize(760, 620);
-        Button close = action("settings-close", "Close", () -> setVisible(false));
-        ScrollPane scroll = scrolled();
+        Button close = Buttons.action("settings-close", "Close", () -> setVisible(false));
+        SchoolsSection schools = new SchoolsSection(desk);
+        VBox.setVgrow(schools, Priority.ALWAYS);
         getChildren().addAll(row(heading("Settings of this library"), close), convention(), display(), author(),
-                heading("Schools that speak"),
-                muted("Where practitioners disagree, choose whose rules are asked. Every finding names its school."),
-                scroll, editor());
-        showWhenAsked();
-    }
-
-    private ScrollPane scrolled() {
-        ScrollPane scroll = new ScrollPane(schools);
-        scroll.setFitToWidth(true);
-        scroll.setMinHeight(180);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        return scroll;
-    }
-
-    private void showWhenAsked() {
+                schools);
         setVisible(false);
         managedProperty().bind(visibleProperty());
-        desk.settingsProperty().addListener((o, was, is) -> fill());
-        visibleProperty().addListener((o, was, is) -> fill());
-        fill();
+        visibleProperty().addListener((o, was, is) -> schools.fill());
     }
 
     /** Shows the panel, or puts it away. */
@@ -172,94 +142,9 @@ final class SettingsPanel extends VBox {
         };
     }
 
-    private void fill() {
-        if (!isVisible()) {
-            return;
-        }
-        schools.getChildren().clear();
-        Map<String, List<RulePack>> topics = ShippedPacks.all()
-                .stream()
-                .collect(Collectors.groupingBy(RulePack::topic, LinkedHashMap::new, Collectors.toList()));
-        topics.forEach(this::show);
-    }
-
-    private void show(String topic, List<RulePack> packs) {
-        Label title = new Label(topic.isEmpty() ? "Shared by the schools" : topic);
-        title.getStyleClass().add(Styles.STRONG);
-        schools.getChildren().add(title);
-        packs.forEach(pack -> schools.getChildren().add(pack(pack)));
-    }
-
-    private Node pack(RulePack pack) {
-        StudySettings settings = desk.settingsProperty().get();
-        CheckBox box = new CheckBox(pack.title());
-        box.setId("pack-" + pack.id());
-        box.setSelected(settings.chosenPacks().contains(pack.id()));
-        box.setOnAction(event -> desk.choose(desk.settingsProperty().get().with(pack, box.isSelected())));
-        boolean changed = settings.editedPacks().containsKey(pack.id());
-        Button edit = new Button(changed ? "Rules, edited…" : "Rules…");
-        edit.setId("edit-" + pack.id());
-        edit.getStyleClass().add(Styles.LINK);
-        edit.setOnAction(event -> edit(pack));
-        return row(box, edit);
-    }
-
-    private Node editor() {
-        editedTitle.getStyleClass().add(Styles.STRONG);
-        text.setId("rules-text");
-        text.getStyleClass().add(Styles.CODE);
-        text.setPrefRowCount(14);
-        text.setAccessibleText("Rules of the school");
-        makeRefusal();
-        HBox buttons = buttons();
-        editor.getChildren().addAll(editedTitle, text, refusal, buttons);
-        editor.setVisible(false);
-        editor.managedProperty().bind(editor.visibleProperty());
-        return editor;
-    }
-
-    private void makeRefusal() {
-        refusal.setId("rules-refusal");
-        refusal.getStyleClass().add(Styles.REFUSAL);
-        refusal.setWrapText(true);
-        refusal.managedProperty().bind(refusal.visibleProperty());
-    }
-
-    private HBox buttons() {
-        return new HBox(8, action("rules-keep", "Keep", this::keep), action("rules-reset", "As shipped", () -> {
-            text.setText(edited.text());
-            keep();
-        }), action("rules-cancel", "Cancel", () -> editor.setVisible(false)));
-    }
-
-    private void edit(RulePack pack) {
-        edited = pack;
-        editedTitle.setText("Rules of “" + pack.title() + "”");
-        text.setText(desk.settingsProperty().get().pack(pack).text());
-        refusal.setVisible(false);
-        editor.setVisible(true);
-        text.requestFocus();
-    }
-
-    private void keep() {
-        try {
-            desk.choose(desk.settingsProperty().get().edited(edited, text.getText()));
-            editor.setVisible(false);
-        } catch (RulePackError refused) {
-            refusal.setText(refused.getMessage() + " Nothing was changed.");
-            refusal.setVisible(true);
-        }
-    }
-
     private static Label heading(String words) {
         Label label = new Label(words);
         label.getStyleClass().add(Styles.HEADING);
-        return label;
-    }
-
-    private static Label muted(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add(Styles.MUTED);
         return label;
     }
 
@@ -269,13 +154,5 @@ final class SettingsPanel extends VBox {
         HBox row = new HBox(8, left, gap, right);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
-    }
-
-    private static Button action(String id, String words, Runnable run) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add(Styles.ACTION);
-        button.setOnAction(event -> run.run());
-        return button;
     }
 }

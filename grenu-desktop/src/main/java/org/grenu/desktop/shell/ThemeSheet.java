@@ -17,7 +17,10 @@ import org.grenu.figures.theme.Theme;
  */
 public final class ThemeSheet {
 
-    private static final String RULES = "/org/grenu/desktop/grenu.css";
+    /** Kinds of sheets that there are of each theme. */
+    static final String CONTROLS = "controls";
+    static final String ROLES = "roles";
+    static final String RULES = "/org/grenu/desktop/grenu.css";
 
     private static final AtomicBoolean FACE_LOADED = new AtomicBoolean();
 
@@ -40,7 +43,7 @@ public final class ThemeSheet {
     public static void dress(Scene scene, Theme theme, int percent) {
         dressControls(theme);
         scene.getStylesheets()
-                .setAll(SheetCompiler.sheet("roles", theme), ThemeSheet.class.getResource(RULES).toExternalForm());
+                .setAll(sheet(ROLES, theme), ThemeSheet.class.getResource(RULES).toExternalForm());
         if (percent != 100) {
             scene.getStylesheets().add(data(popups(percent)));
         }
@@ -48,7 +51,16 @@ public final class ThemeSheet {
 
     /** Dresses controls in that theme; before the first of them it spares the toolkit reading its own sheet. */
     public static void dressControls(Theme theme) {
-        Application.setUserAgentStylesheet(SheetCompiler.sheet("controls", theme));
+        Application.setUserAgentStylesheet(sheet(CONTROLS, theme));
+    }
+
+    /** {@return where the build has put the sheet of that kind for that theme} */
+    private static String sheet(String kind, Theme theme) {
+        return ThemeSheet.class.getResource("/org/grenu/desktop/" + name(kind, theme)).toExternalForm();
+    }
+
+    static String name(String kind, Theme theme) {
+        return kind + "-" + (theme.dark() ? "dark" : "light") + ".css";
     }
 
     /** Menus, lists and tooltips are windows of their own, which the page's magnifier does not reach. */

@@ -3,6 +3,7 @@ package org.grenu.desktop.strength;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -86,6 +87,7 @@ public final class SeriesView extends BorderPane {
         methodRefusal.setWrapText(true);
         methodRefusal.managedProperty().bind(methodRefusal.textProperty().isNotEmpty());
         warnings.setId("series-warnings");
+        go.sceneProperty().addListener((o, was, is) -> giveKeys());
         model.openProperty().addListener((o, was, is) -> show());
         model.stepProperty().addListener((o, was, is) -> lead());
         model.samples().chosenProperty().addListener((o, was, is) -> {
@@ -257,10 +259,16 @@ public final class SeriesView extends BorderPane {
         boolean typing = due == SeriesStep.ZERO || due == SeriesStep.READ;
         go.setVisible(!typing);
         go.setManaged(!typing);
-        if (model.shownProperty().get()) {
-            javafx.application.Platform.runLater(
-                    () -> (due == SeriesStep.ZERO ? zero.field() : due == SeriesStep.READ ? reading.field() : go)
-                            .requestFocus());
+        giveKeys();
+    }
+
+    /** To what is due, once all of this stands in the window: what scrolls does so from its first pulse on only. */
+    private void giveKeys() {
+        if (model.shownProperty().get() && go.getScene() != null) {
+            Platform.runLater(() -> {
+                SeriesStep due = model.stepProperty().get();
+                (due == SeriesStep.ZERO ? zero.field() : due == SeriesStep.READ ? reading.field() : go).requestFocus();
+            });
         }
     }
 

@@ -40,7 +40,7 @@ class CompareTest extends BenchFixture {
     void compareTheGrinds() {
         openShot(5);
         interact(() -> bench.rack().filterProperty().set("blocks"));
-        push(KeyCode.CONTROL, KeyCode.DIGIT3);
+        push(KeyCode.CONTROL, KeyCode.DIGIT4);
         answered(18);
     }
 
@@ -179,7 +179,7 @@ class CompareTest extends BenchFixture {
         assertThat(bench.compare().viewProperty().get().length()).isLessThan(whole);
         push(KeyCode.DIGIT0);
         assertThat(bench.compare().viewProperty().get().length()).isEqualTo(whole);
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         assertThat(bench.workspace().get()).isEqualTo(Workspace.READ);
     }
 
@@ -225,7 +225,7 @@ class CompareTest extends BenchFixture {
      */
     @Test
     void repeatsSayTheirSpreadAndOfferWhatElseToAsk() {
-        interact(() -> bench.rack().filterProperty().set("siskin"));
+        interact(() -> bench.rack().filterProperty().set("siskin ageing"));
         clickOn("#pick-all");
         answered(12);
         assertThat(text("answer")).isEqualTo("Grind did not change among these shots: they count as repeats.");
@@ -304,11 +304,11 @@ class CompareTest extends BenchFixture {
      */
     @Test
     void theRackStaysTheRack() {
-        interact(() -> bench.rack().filterProperty().set("siskin"));
+        interact(() -> bench.rack().filterProperty().set("siskin ageing"));
         assertThat(bench.rack().shown()).hasSize(12);
         assertThat(bench.picked().ids()).as("what is picked stays picked").hasSize(18);
         interact(() -> bench.rack().filterProperty().set(""));
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         until("the picks step back", () -> !lookup("#picked").query().getParent().isVisible());
         openShot(7);
         assertThat(text("shot-title")).isEqualTo("Shot 7");
@@ -340,7 +340,7 @@ class CompareTest extends BenchFixture {
 
     @Test
     void anEntryOfOnesOwnBecomesAFactor() {
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         for (int number : List.of(1, 2, 4, 5)) {
             openShot(number);
             String value = number % 2 == 0 ? "yes" : "no";
@@ -362,7 +362,7 @@ class CompareTest extends BenchFixture {
         until("and made again", () -> !bench.desk().openProperty().get().summary().record().extras().isEmpty());
         interact(() -> bench.picked()
                 .pickOnly(bench.desk().shots().stream().filter(shot -> !shot.record().extras().isEmpty()).toList()));
-        push(KeyCode.CONTROL, KeyCode.DIGIT3);
+        push(KeyCode.CONTROL, KeyCode.DIGIT4);
         answered(4);
         Factor own = bench.compare()
                 .dividingFactors()

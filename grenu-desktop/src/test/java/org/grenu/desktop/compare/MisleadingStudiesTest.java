@@ -55,7 +55,7 @@ class MisleadingStudiesTest extends BenchFixture {
                 () -> bench.desk().shots().size() == sources.size() && !bench.importing().runningProperty().get());
         interact(() -> bench.appearance().colourByProperty().set(study.first()));
         interact(() -> bench.picked().pickOnly(bench.desk().shots()));
-        push(KeyCode.CONTROL, KeyCode.DIGIT3);
+        push(KeyCode.CONTROL, KeyCode.DIGIT4);
         until("they are compared",
                 () -> bench.compare().answeredProperty().get() != null && !bench.compare().busyProperty().get()
                         && comparison().shots().size() == sources.size());

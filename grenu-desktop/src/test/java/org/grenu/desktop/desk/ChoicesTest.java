@@ -6,6 +6,7 @@ import org.grenu.app.settings.Display;
 import org.grenu.library.Stored;
 import java.util.List;
 import java.util.Map;
+import org.grenu.app.settings.Schools;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.diagnosis.RulePack;
@@ -24,7 +25,7 @@ class ChoicesTest extends DeskFixture {
         StudySettings chosen = desk.settingsProperty()
                 .get()
                 .with(TimeConvention.FIRST_DRIP_TO_PUMP_OFF)
-                .with(PACK, !StudySettings.USUAL.chosenPacks().contains(PACK.id()));
+                .with(Schools.USUAL.with(PACK, !Schools.USUAL.speaks(PACK)));
         desk.choose(chosen);
         until(() -> Stored.settings(desk.library()).containsKey("time_convention"));
         restart();
@@ -34,8 +35,8 @@ class ChoicesTest extends DeskFixture {
 
     @Test
     void aSchoolThatFallsSilentTakesItsFindingsAlong() {
-        desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL, List.of(), Map.of(),
-                List.of(), "", Display.USUAL, ""));
+        desk.choose(new StudySettings(TimeConvention.PUMP_ON_TO_PUMP_OFF, ReadOptions.USUAL,
+                new Schools(List.of(), Map.of()), List.of(), "", Display.USUAL, ""));
         until(() -> desk.openProperty().get().findings().isEmpty());
         assertThat(desk.openProperty().get().next(Siblings.NONE).change()).isEqualTo("Repeat this recipe");
     }

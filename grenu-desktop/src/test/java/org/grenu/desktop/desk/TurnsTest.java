@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.List;
+import javafx.collections.FXCollections;
 import org.junit.jupiter.api.Test;
 
 class TurnsTest {
@@ -17,7 +18,7 @@ class TurnsTest {
 
     @Test
     void ofManyShotsEachHasATurnOfItsOwnAndIsDoneOnce() {
-        Turns turns = new Turns(Collections.nCopies(5_000, "shot"), later::add);
+        Turns turns = new Turns(FXCollections.observableArrayList(Collections.nCopies(5_000, "shot")), later::add);
         Runnable header = turns.of(() -> done.add("header"));
         Runnable rack = turns.of(() -> done.add("rack"));
         header.run();
@@ -33,7 +34,7 @@ class TurnsTest {
 
     @Test
     void whatFailsHoldsNobodyElseUp() {
-        Turns turns = new Turns(Collections.nCopies(5_000, "shot"), later::add);
+        Turns turns = new Turns(FXCollections.observableArrayList(Collections.nCopies(5_000, "shot")), later::add);
         turns.of(() -> {
             throw new IllegalStateException("no");
         }).run();
@@ -45,7 +46,7 @@ class TurnsTest {
 
     @Test
     void ofFewShotsNothingWaits() {
-        Turns turns = new Turns(List.of("shot"), later::add);
+        Turns turns = new Turns(FXCollections.observableArrayList("shot"), later::add);
         turns.of(() -> done.add("rack")).run();
         assertThat(done).containsExactly("rack");
         assertThat(later).isEmpty();

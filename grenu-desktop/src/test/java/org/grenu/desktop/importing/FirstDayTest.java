@@ -9,11 +9,14 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.grenu.app.importing.ImportOutcome;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.BenchFixture;
+import org.grenu.desktop.desk.Workspace;
 import org.grenu.library.ShotSummary;
 import org.junit.jupiter.api.Test;
 
@@ -96,7 +99,37 @@ class FirstDayTest extends BenchFixture {
         assertThat(shot("temp_series.csv", "T12").number(RecordField.TEMPERATURE)).hasValue(96);
         assertThat(interactions).isLessThanOrEqualTo(MOST_INTERACTIONS);
 
+        theLadderOfItsCoffeeIsAskedFor();
+
+        bench.desk().undo();
+        until("the coffee is on the shelf only", () -> bench.desk()
+                .shots()
+                .get(0)
+                .record()
+                .text(RecordField.COFFEE)
+                .isEmpty());
+        bench.desk().undo();
         bench.desk().undo();
         until("the notebook is taken back at once", () -> bench.desk().shots().size() == 29);
+    }
+
+    /**
+     * Its notebook names no coffee: once one is named, all shots are of it at a click, and the next one is proposed.
+     */
+    private void theLadderOfItsCoffeeIsAskedFor() {
+        interactions += 2;
+        interact(() -> bench.workspace().set(Workspace.PLAN));
+        ComboBox<?> coffee = lookup("#plan-coffee").queryAs(ComboBox.class);
+        interact(() -> {
+            coffee.getEditor().requestFocus();
+            coffee.getEditor().setText("Lot Wren 5");
+        });
+        push(KeyCode.ENTER);
+        until("its shots are asked for", () -> lookup("#name-shots").tryQuery().filter(Node::isVisible).isPresent());
+        assertThat(text("unnamed-shots")).isEqualTo("32 shots in this library name no coffee.");
+        click("#name-shots");
+        until("the next shot is proposed", () -> text("plan-next").startsWith("Grind"));
+        assertThat(text("plan-doubts")).contains("one notch is 0.2", "the log was at 90 and 96 °C");
+        assertThat(interactions).isLessThanOrEqualTo(MOST_INTERACTIONS);
     }
 }

@@ -218,4 +218,28 @@ class EditingTest extends BenchFixture {
                 () -> lookup("Lot Siskin 3 · Straight nine · grind 2.4 · 93 °C · 09:04 · simulated").tryQuery()
                         .isPresent());
     }
+
+    /** Words are picked, not parsed; each has a strength, and below one it is gone. */
+    @Test
+    void tastingNotesArePickedFromWords() {
+        openShot(5);
+        interact(() -> lookup("#fold-tasting").queryButton().fire());
+        until("the words are there", () -> lookup("#tasting-sour").tryQuery().isPresent());
+        interact(() -> lookup("#tasting-sour").queryButton().fire());
+        until("it is noted", () -> bench.desk().latestRecord().entry(RecordField.TASTING).orElse("").equals("sour 5"));
+        until("it can be made more", () -> lookup("#tasting-sour-more").tryQuery().isPresent());
+        interact(() -> lookup("#tasting-sour-more").queryButton().fire());
+        until("it is more", () -> bench.desk().latestRecord().entry(RecordField.TASTING).orElse("").equals("sour 6"));
+        for (int strength = 6; strength > 0; strength--) {
+            int now = strength;
+            until("it can be made less", () -> lookup("#tasting-sour-less").tryQuery().isPresent());
+            interact(() -> lookup("#tasting-sour-less").queryButton().fire());
+            until("it is less", () -> !bench.desk()
+                    .latestRecord()
+                    .entry(RecordField.TASTING)
+                    .orElse("")
+                    .equals("sour " + now));
+        }
+        assertThat(bench.desk().latestRecord().has(RecordField.TASTING)).isFalse();
+    }
 }

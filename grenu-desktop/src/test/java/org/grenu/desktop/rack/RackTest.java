@@ -27,9 +27,9 @@ class RackTest extends BenchFixture {
     void slipsAreGroupedByDayNewestFirstAndSayWhatMatters() {
         openShot(39);
         List<RackRow> rows = List.copyOf(bench.rack().rows());
-        assertThat(rows.get(0)).isEqualTo(new RackRow.DayHeading("Tue 16 Jun 2026", 3));
-        assertThat(rows.get(4)).isEqualTo(new RackRow.DayHeading("Tue 2 Jun 2026", 3));
-        assertThat(shown()).startsWith(39, 38, 37).endsWith(2, 1).hasSize(39);
+        assertThat(rows.get(0)).isEqualTo(new RackRow.DayHeading("Thu 2 Jul 2026", 1));
+        assertThat(rows.get(2)).isEqualTo(new RackRow.DayHeading("Thu 25 Jun 2026", 3));
+        assertThat(shown()).startsWith(49, 48, 47).endsWith(2, 1).hasSize(49);
         ShotSummary fifth = bench.desk().shots().get(4);
         SlipText text = SlipText.of(fifth, bench.desk().derived().of(fifth), RecordFactor.PROFILE,
                 StudySettings.USUAL);
@@ -58,14 +58,14 @@ class RackTest extends BenchFixture {
     void typingFiltersAndEscapeClears() {
         openShot(18);
         clickOn("#filter").write("gentle grind:2.2", 0);
-        until("two shots are left", () -> text("count").equals("2 of 39"));
+        until("two shots are left", () -> text("count").equals("2 of 49"));
         assertThat(shown()).containsExactly(14, 7);
         push(KeyCode.DOWN);
         until("the first that passes is open", () -> text("shot-title").equals("Shot 14"));
         push(KeyCode.DOWN);
         until("the next one is open", () -> text("shot-title").equals("Shot 7"));
         push(KeyCode.ESCAPE);
-        until("all are back", () -> text("count").equals("39 shots"));
+        until("all are back", () -> text("count").equals("49 shots"));
         write("ey>99", 0);
         until("none is left", () -> lookup("No shot passes the filter. Esc clears it.").tryQuery().isPresent());
     }
@@ -75,7 +75,7 @@ class RackTest extends BenchFixture {
     void halfTypedWordsKeepTheRows() {
         openShot(18);
         clickOn("#filter").write("gentle grind:2.2", 0);
-        until("two shots are left", () -> text("count").equals("2 of 39"));
+        until("two shots are left", () -> text("count").equals("2 of 49"));
         write(" ey", 0);
         assertThat(text("filter-hint")).isEqualTo("Goes on: ey> ey:");
         write(">", 0);
@@ -205,7 +205,7 @@ class RackTest extends BenchFixture {
     void theChosenFactorColoursTheStudy() {
         openShot(18);
         var byGrind = bench.appearance().scale().get();
-        assertThat(byGrind.levels()).containsExactly("1.2", "2.2", "2.4", "2.6", "4.4");
+        assertThat(byGrind.levels()).containsExactly("1.2", "2", "2.2", "2.4", "2.6", "2.8", "3", "4.4");
         @SuppressWarnings("unchecked")
         ChoiceBox<Factor> choice = lookup("#colour-by").queryAs(ChoiceBox.class);
         interact(() -> choice.setValue(RecordFactor.PROFILE));

@@ -72,7 +72,7 @@ class SearchMenuTest extends BenchFixture {
     @Test
     void shotsFoundAreEditedAndBinnedTogether() {
         openShot(5);
-        interact(() -> bench.rack().filterProperty().set("siskin"));
+        interact(() -> bench.rack().filterProperty().set("siskin ageing"));
         open();
         interact(() -> item("edit-shown").fire());
         assertThat(lookup("#bulk-panel").query().isVisible()).isTrue();
@@ -81,8 +81,8 @@ class SearchMenuTest extends BenchFixture {
 
         open();
         interact(() -> item("bin-shown").fire());
-        until("they are gone", () -> bench.desk().shots().size() == 27);
-        assertThat(text("count")).isEqualTo("0 of 27");
+        until("they are gone", () -> bench.desk().shots().size() == 37);
+        assertThat(text("count")).isEqualTo("0 of 37");
         open();
         interact(() -> item("open-bin").fire());
         until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 12);
@@ -91,16 +91,16 @@ class SearchMenuTest extends BenchFixture {
                 .isLessThan(480);
         interact(() -> lookup("#bin-panel .link").queryButton().fire());
         until("one is back",
-                () -> bench.desk().shots().size() == 28 && lookup("#bin-panel .link").queryAll().size() == 11);
+                () -> bench.desk().shots().size() == 38 && lookup("#bin-panel .link").queryAll().size() == 11);
         interact(() -> {
             lookup("#bin-close").queryButton().fire();
             bench.desk().undo();
             bench.desk().undo();
         });
-        until("all are back", () -> bench.desk().shots().size() == 39);
+        until("all are back", () -> bench.desk().shots().size() == 49);
 
         interact(() -> bench.desk().inBin().put(bench.desk().shots().subList(0, 2)));
-        until("two are gone", () -> bench.desk().shots().size() == 37);
+        until("two are gone", () -> bench.desk().shots().size() == 47);
         open();
         interact(() -> item("open-bin").fire());
         until("they are in the bin", () -> lookup("#bin-panel .link").queryAll().size() == 2);
@@ -111,7 +111,7 @@ class SearchMenuTest extends BenchFixture {
         until("it is empty",
                 () -> lookup("#bin-empty").tryQuery().isPresent()
                         && Stored.bin(bench.desk().library()).isEmpty());
-        assertThat(bench.desk().shots()).hasSize(37);
+        assertThat(bench.desk().shots()).hasSize(47);
     }
 
     /** The same nodes show one shot after another: each row must say what its shot says, wherever it was before. */

@@ -28,7 +28,7 @@ class NotebookTest extends BenchFixture {
     private void begin() {
         openShot(39);
         push(KeyCode.CONTROL, KeyCode.N);
-        until("the new shot is open", () -> open().summary().number() == 40);
+        until("the new shot is open", () -> open().summary().number() == 50);
     }
 
     private void writeDown() {
@@ -45,7 +45,7 @@ class NotebookTest extends BenchFixture {
         assertThat(lookup("#notebook").query().isVisible()).isTrue();
         writeDown();
         until("the yield is told", () -> text("yield").equals("21.00"));
-        assertThat(slips()).anyMatch(slip -> slip.startsWith("Shot 40, ") && slip.contains("27.0 s"));
+        assertThat(slips()).anyMatch(slip -> slip.startsWith("Shot 50, ") && slip.contains("27.0 s"));
         enter("notebook-time", "-3");
         assertThat(lookup("#notebook-time-refusal").queryLabeled().getText()).contains("above 0").contains("27 stays");
         chosenTarget = folder.resolve("written.csv");
@@ -60,7 +60,7 @@ class NotebookTest extends BenchFixture {
         until("time, readings, beverage and dose are taken back",
                 () -> open().summary().record().number(RecordField.DOSE).isEmpty());
         interact(bench.desk()::undo);
-        until("the shot is gone", () -> bench.desk().shots().size() == 39);
+        until("the shot is gone", () -> bench.desk().shots().size() == 49);
     }
 
     @Test

@@ -122,7 +122,7 @@ class ShelfViewModelTest extends DeskFixture {
         until(() -> now().kind() == ShelfKind.BAG);
         model.enter(ShelfField.LIFE, "2026-04-27 roasted");
         model.chooseRest(
-                ShelfViewModel.restSchools().stream().filter(pack -> pack.id().equals("rest_5_14")).findFirst());
+                model.restSchools().stream().filter(pack -> pack.id().equals("rest_5_14")).findFirst());
         assertThat(model.restSchool()).hasValueSatisfying(pack -> assertThat(pack.id()).isEqualTo("rest_5_14"));
         until(() -> model.cards().size() == 2 && model.cards().get(1).figure() instanceof BagFigure bag
                 && bag.rest().isPresent() && bag.age().isPresent());

@@ -51,7 +51,7 @@ class ExportingTest extends BenchFixture {
         String svg = new String(export(ShotExport.FIGURE_SVG), StandardCharsets.UTF_8);
         assertThat(svg).startsWith("<?xml").contains("<path").doesNotContain("<image");
         assertThat(new String(export(ShotExport.FIGURE_PDF), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
-        assertThat(new String(export(ShotExport.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(40);
+        assertThat(new String(export(ShotExport.STUDY_TABLE), StandardCharsets.UTF_8).lines()).hasSize(50);
     }
 
     @Test

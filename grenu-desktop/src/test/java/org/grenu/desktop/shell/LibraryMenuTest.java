@@ -45,7 +45,7 @@ class LibraryMenuTest extends BenchFixture {
     @Test
     void whatIsExportedComesIntoAnotherLibraryWhole() throws IOException, ImportFailure {
         openShot(5);
-        interact(() -> bench.rack().filterProperty().set("siskin"));
+        interact(() -> bench.rack().filterProperty().set("siskin ageing"));
         chosenTarget = folder.resolve("study.zip");
         choose("library-export-shown");
         done("Saved 12 shots and the shelf as ");
@@ -61,7 +61,7 @@ class LibraryMenuTest extends BenchFixture {
         chosenFiles.add(other);
         choose("library-merge");
         until("it is taken in", () -> !told().isEmpty() && !told().equals("Working…"));
-        assertThat(bench.desk().shots()).as("shots that are there already come in once").hasSize(39);
+        assertThat(bench.desk().shots()).as("shots that are there already come in once").hasSize(49);
 
         chosenTarget = folder.resolve("all.xlsx");
         choose("library-workbook");
@@ -82,16 +82,16 @@ class LibraryMenuTest extends BenchFixture {
                 () -> bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
 
         interact(() -> bench.desk().inBin().put(List.copyOf(bench.desk().shots().subList(0, 20))));
-        until("they are gone", () -> bench.desk().shots().size() == 19);
+        until("they are gone", () -> bench.desk().shots().size() == 29);
         chosenFiles.clear();
         chosenFiles.add(chosenTarget);
         choose("library-restore");
         done("Restored and checked. The library as it was is in ");
-        until("all are shown", () -> bench.desk().shots().size() == 39);
+        until("all are shown", () -> bench.desk().shots().size() == 49);
         assertThat(records()).isEqualTo(before);
         Path kept = Path.of(told().substring(told().indexOf(" is in ") + 7, told().length() - 1));
         try (Library was = Library.open(kept)) {
-            assertThat(Stored.shots(was)).hasSize(19);
+            assertThat(Stored.shots(was)).hasSize(29);
         }
     }
 
@@ -105,7 +105,7 @@ class LibraryMenuTest extends BenchFixture {
                     && bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
             assertThat(told()).contains("notes.sqlite");
         }
-        assertThat(bench.desk().shots()).hasSize(39);
+        assertThat(bench.desk().shots()).hasSize(49);
         chosenTarget = folder.resolve("no such folder").resolve("x.zip");
         choose("library-export");
         until("an impossible place is explained", () -> bench.desk().noticeProperty().get() != null

@@ -268,7 +268,7 @@ class LookTest extends BenchFixture {
         push(KeyCode.CONTROL, KeyCode.D);
         until("it is dark", () -> bench.appearance().themeProperty().get().dark());
         assertThat(bench.ledger().basisProperty().get()).isEqualTo(light);
-        assertThat(bench.appearance().scale().get().color("2.4", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-3"));
+        assertThat(bench.appearance().scale().get().color("1.2", Theme.DARK)).isEqualTo(Theme.DARK.color("seam-1"));
         push(KeyCode.CONTROL, KeyCode.D);
         until("it is light again", () -> !bench.appearance().themeProperty().get().dark());
     }
@@ -279,7 +279,7 @@ class LookTest extends BenchFixture {
         openShot(18);
         push(KeyCode.CONTROL, KeyCode.F);
         write("straight grind:2.6", 0);
-        until("the filter holds", () -> text("count").equals("2 of 39"));
+        until("the filter holds", () -> text("count").equals("2 of 49"));
         push(KeyCode.DOWN);
         until("the shot is open", () -> text("shot-title").equals("Shot 12"));
         enter("beverage_g", "40,0");

@@ -58,7 +58,7 @@ class RackPace extends ApplicationTest {
     @Test
     void keepUp() throws Exception {
         Thread.sleep(3_000);
-        Platform.runLater(bench.desk()::loadTheRest);
+        Platform.runLater(bench.desk().arrival()::begin);
         report("while the rest is read", frames(frame -> {}));
         Thread.sleep(Long.getLong("grenu.settle", 10_000));
         frames(frame -> flow().scrollPixels(120));

@@ -45,6 +45,27 @@ class SettingsTest extends BenchFixture {
         assertThat(lookup("#settings-panel").query().isVisible()).isFalse();
     }
 
+    @Test
+    void aSchoolOfOnesOwnIsWrittenSpeaksAndIsRemoved() {
+        openShot(2);
+        push(KeyCode.CONTROL, KeyCode.COMMA);
+        interact(() -> lookup("#school-new").queryButton().fire());
+        TextInputControl rules = lookup("#rules-text").queryTextInputControl();
+        interact(() -> rules.setText(rules.getText()
+                .replace("when taste_under > 0", "when shot_time_s > 5")
+                .replace("say The cup was sour.", "say We say it ran.")));
+        interact(() -> lookup("#rules-keep").queryButton().fire());
+        until("the new school speaks",
+                () -> findings().anyMatch(f -> f.school().equals("sour: our own way")));
+        assertThat(lookup("#pack-own_1").queryAs(CheckBox.class).isSelected()).isTrue();
+        interact(() -> lookup("#edit-own_1").queryButton().fire());
+        interact(() -> lookup("#rules-remove").queryButton().fire());
+        until("it is silent", () -> findings().noneMatch(f -> f.school().equals("sour: our own way")));
+        until("it is forgotten", () -> !Stored.settings(bench.desk().library()).containsKey("rule_pack.own_1"));
+        interact(() -> lookup("#rules-keep").queryButton().fire());
+        until("it is back", () -> findings().anyMatch(f -> f.school().equals("sour: our own way")));
+    }
+
     private Stream<Finding> findings() {
         return bench.desk().openProperty().get().findings().stream();
     }

@@ -1,0 +1,142 @@
+package org.grenu.desktop.plan;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.grenu.app.advice.CoffeeStart;
+import org.grenu.app.analysis.ShotAnalysis;
+import org.grenu.core.entry.Entries;
+import org.grenu.core.entry.Field;
+import org.grenu.core.entry.FieldKind;
+import org.grenu.core.recipe.Proposed;
+import org.grenu.core.recipe.StartRecipe;
+import org.grenu.core.record.TasteNote;
+import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.shelf.ShelfField;
+import org.grenu.core.shelf.ShelfItem;
+import org.grenu.core.shelf.ShelfKind;
+import org.grenu.desktop.desk.StudyDesk;
+import org.grenu.desktop.entry.EntryViewModel;
+import org.grenu.library.Change;
+import org.grenu.library.ShotSummary;
+import org.grenu.library.Target;
+
+/** What is wanted of the coffee that is dialled in: its recipe, and how one is begun. */
+public final class TargetViewModel {
+
+    private final DialInViewModel dialIn;
+    private final StudyDesk desk;
+
+    /** The target of that dial-in. */
+    public TargetViewModel(DialInViewModel dialIn) {
+        this.dialIn = dialIn;
+        this.desk = dialIn.desk();
+    }
+
+    DialInViewModel dialIn() {
+        return dialIn;
+    }
+
+    /** {@return the recipe as it is now; empty where there is none yet} */
+    Optional<ShelfItem> recipe() {
+        return Optional.ofNullable(dialIn.answeredProperty().get())
+                .flatMap(answer -> answer.target().recipe())
+                .flatMap(item -> desk.shelfProperty().get().find(item.id()));
+    }
+
+    /** {@return an editor for an entry of the recipe} */
+    EntryViewModel entry(Field field) {
+        return new EntryViewModel(dialIn.answeredProperty(), field.title(), () -> shown(field),
+                typed -> enter(field, typed)).also(desk.shelfProperty()).in(desk.units(), field.unit());
+    }
+
+    /** {@return an editor for the tastes that are wanted, such as “sourness 0–3; sweetness 5–10”} */
+    EntryViewModel tastes() {
+        Field field = ShelfField.AIM_TASTES;
+        return new EntryViewModel(dialIn.answeredProperty(), field.title(),
+                () -> entered(field).replaceAll("([\\d.]+) ([\\d.]+)", "$1–$2"),
+                typed -> enter(field, meant(typed))).also(desk.shelfProperty());
+    }
+
+    /** As it is kept: “sour 0–3” is “sourness 0 3”. */
+    private static String meant(String typed) {
+        return Arrays.stream(typed.split(";"))
+                .map(String::strip)
+                .map(row -> Arrays.stream(TasteNote.values())
+                        .filter(note -> row.startsWith(note.key() + " "))
+                        .findFirst()
+                        .map(note -> note.quality() + row.substring(note.key().length()))
+                        .orElse(row))
+                .collect(Collectors.joining("; "))
+                .replaceAll("(\\d)\\s*[–-]\\s*(\\d)", "$1 $2");
+    }
+
+    private String entered(Field field) {
+        return recipe().flatMap(item -> item.entries().entry(field)).orElse("");
+    }
+
+    private String shown(Field field) {
+        String text = entered(field);
+        return field.kind() == FieldKind.NUMBER ? text.replace('-', '\u2212') : text;
+    }
+
+    private boolean enter(Field field, String typed) {
+        ShelfItem item = recipe().orElseThrow();
+        String before = item.entries().entry(field).orElse("");
+        String after = item.entries().with(field, typed).entry(field).orElse("");
+        if (!before.equals(after)) {
+            desk.change(field.title() + " of " + item.name(),
+                    List.of(new Change(Target.VERSION, item.newest().id(), field.key(), before, after)), "");
+        }
+        return !before.equals(after);
+    }
+
+    /** Begins the next version of the recipe; shots pulled by the one before keep it. */
+    void nextVersion() {
+        recipe().ifPresent(item -> desk.onShelf().addVersion(item, day(item), "changed in Plan"));
+    }
+
+    /** A version begins later than the one before it. */
+    private LocalDate day(ShelfItem item) {
+        LocalDate today = dialIn.today();
+        return item.newest()
+                .since()
+                .filter(since -> !since.isBefore(today))
+                .map(since -> since.plusDays(1))
+                .orElse(
+                        today);
+    }
+
+    /** {@return what to begin the coffee with, as it is served so; worked out from the newest shots} */
+    StartRecipe start(String served) {
+        List<ShotSummary> shots = List.copyOf(desk.shots());
+        List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size())
+                .stream()
+                .map(desk.analyses()::of)
+                .map(ShotAnalysis::measured)
+                .toList();
+        return new CoffeeStart(shots.stream().map(ShotSummary::written).toList(), newest, desk.shelfProperty().get(),
+                desk.settingsProperty().get().schools()).of(dialIn.coffeeProperty().get(), served);
+    }
+
+    /** Puts the recipe on the shelf. */
+    void keep(Entries card) {
+        desk.onShelf().add(ShelfKind.RECIPE, unused(dialIn.coffeeProperty().get()), card, item -> {});
+    }
+
+    private String unused(String wanted) {
+        String name = wanted;
+        for (int i = 2; desk.shelfProperty().get().find(ShelfKind.RECIPE, name).isPresent(); i++) {
+            name = wanted + " " + i;
+        }
+        return name;
+    }
+
+    /** {@return where the recipe's windows are from, in words that are kept with it} */
+    static String source(StartRecipe start) {
+        return start.of(ShelfField.AIM_TIME_FROM).map(Proposed::because).orElse("")
+                + start.of(ShelfField.AIM_YIELD_FROM).map(yield -> "; " + yield.because()).orElse("");
+    }
+}
