@@ -16,6 +16,7 @@ final class Reading {
     private final PendingSteps underWay;
     private final ReadOnlyObjectWrapper<OpenShot> open = new ReadOnlyObjectWrapper<>();
     private volatile long wanted = -1;
+    private int asked;
 
     Reading(StudyDesk desk, PendingSteps underWay) {
         this.desk = desk;
@@ -36,12 +37,18 @@ final class Reading {
         return wanted;
     }
 
+    /** {@return how often a shot was asked for: what began before the last time is not to lead elsewhere} */
+    int asked() {
+        return asked;
+    }
+
     /** Opens the shot once its turn has come, unless another is wanted by then. */
     void select(long id) {
         if (wanted == id) {
             return;
         }
         wanted = id;
+        asked++;
         List<RulePack> packs = desk.settingsProperty().get().packs();
         ShotsByTime order = desk.shown().byTime();
         desk.shown()

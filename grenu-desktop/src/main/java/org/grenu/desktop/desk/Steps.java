@@ -32,8 +32,9 @@ final class Steps {
     record Made(StoredStep step, Optional<OpenShot> open, List<ShotSummary> shots, EditDepth depth) {
     }
 
-    /** Undo and redo lead to their shot; an edit does not call back a reader who has gone on to another. */
+    /** Undo and redo lead to their shot. No step calls back a reader who has gone on to another since. */
     void make(Supplier<Optional<StoredStep>> making, boolean leadsToShot, Consumer<StoredStep> then) {
+        int asked = desk.reading().asked();
         List<RulePack> packs = desk.settingsProperty().get().packs();
         List<ShotSummary> shown = desk.shown().now();
         inOrder(PendingSteps.Kind.EDIT, () -> {
@@ -41,7 +42,7 @@ final class Steps {
             return made.isEmpty() ? null : made(made.get(), shown, leadsToShot, packs);
         }, made -> {
             if (made != null) {
-                desk.show(made);
+                desk.show(made, leadsToShot && asked == desk.reading().asked());
                 then.accept(made.step);
             }
         });

@@ -360,11 +360,15 @@ public final class StudyDesk implements AutoCloseable {
         library.close();
     }
 
-    /** What a step did, in all that is shown. */
-    void show(Steps.Made made) {
+    /**
+     * What a step did, in all that is shown.
+     *
+     * @param leads whether it leads to its shot; else the shot that is wanted by now stays
+     */
+    void show(Steps.Made made, boolean leads) {
         made.step().shelf().ifPresent(shelf::set);
         shots.change(Stream.concat(made.shots().stream(), made.step().shots().stream()).toList(), made.step().gone());
-        made.open().ifPresent(reading::show);
+        made.open().filter(shot -> leads || shot.summary().id() == reading.wanted()).ifPresent(reading::show);
         if (made.step().gone().contains(reading.wanted())) {
             reading.another();
         }

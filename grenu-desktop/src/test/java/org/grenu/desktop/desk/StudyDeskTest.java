@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import org.grenu.app.OpenLibrary;
 import org.grenu.app.study.ShotOrder;
 import org.grenu.core.demo.DemoStudy;
@@ -132,6 +133,25 @@ class StudyDeskTest extends DeskFixture {
         desk.select(shots.get(1).id());
         until(() -> open().number() != 3);
         assertThat(open().number()).isEqualTo(2);
+    }
+
+    /** A step that was made while its shot was read, but is shown after another was asked for, calls nobody back. */
+    @Test
+    void aReaderWhoHasGoneOnIsNotCalledBack() throws InterruptedException {
+        desk.enter(RecordField.DOSE, "17.5");
+        goOnBeforeItIsShown(1);
+        assertThat(desk.shots().get(2).record().number(RecordField.DOSE)).hasValue(17.5);
+        desk.undo();
+        goOnBeforeItIsShown(2);
+        assertThat(desk.shots().get(2).record().number(RecordField.DOSE)).hasValue(18.1);
+    }
+
+    /** Asks for that shot when what a step did is about to be shown. */
+    private void goOnBeforeItIsShown(int number) throws InterruptedException {
+        Runnable showing = onInterface.poll(30, TimeUnit.SECONDS);
+        desk.select(desk.shots().get(number - 1).id());
+        showing.run();
+        until(() -> open().number() == number);
     }
 
     /** Two windows on one library: what the other does is taken in, and what this one did is still its to undo. */
