@@ -135,7 +135,8 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
             for (SchoolAnswers.Evidence lever : answer.levers()) {
                 ObjectNode told = levers.addObject().put("move", lever.move().words());
                 told.put("verdict", lever.verdict().name().toLowerCase(Locale.ROOT))
-                        .put("shots_tasted", lever.tasted());
+                        .put("shots_tasted", lever.tasted())
+                        .put("share_learnt", lever.learnt());
                 lever.taste().ifPresent(effect -> effect(told, "taste", effect));
                 lever.yield().ifPresent(effect -> effect(told, "yield_points", effect));
             }
@@ -247,7 +248,8 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
                                         + Reported.signed(effect.quantile(0.025), 1) + " to "
                                         + Reported.signed(effect.quantile(0.975), 1) + " of 10)")
                                 .orElse("not tasted with a number")
-                                + ", " + lever.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                                + ", " + lever.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                                + (lever.taste().isPresent() && lever.mostlyAssumed() ? ", mostly assumed" : ""))
                         .collect(Collectors.joining("; "))
                 + ".\n";
     }

@@ -23,8 +23,6 @@ public record AdviceWords(CoffeeAdvice given) {
 
     private static final int MOST_LISTED = 6;
     private static final double LITTLE_READ = 3;
-    /** Of the width that practice leaves open. */
-    private static final double MOSTLY = 0.6;
 
     /** {@return the next shot in one line, such as “Grind 2.4, all else as in shot 63”} */
     public String next() {
@@ -190,7 +188,7 @@ public record AdviceWords(CoffeeAdvice given) {
                 && given.advice()
                         .beliefs()
                         .yield()
-                        .map(yield -> yield.assumed(change.lever()) > MOSTLY)
+                        .map(yield -> yield.mostlyAssumed(change.lever()))
                         .orElse(true);
     }
 

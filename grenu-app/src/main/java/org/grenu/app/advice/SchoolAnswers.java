@@ -54,9 +54,15 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
      * @param yield  by how much it moves the extraction yield, points; empty where no shot was read
      * @param time   by how much it moves ln(time)
      * @param tasted how many shots were tasted with a number
+     * @param learnt how much of what is known of the taste the log has told, 0 to 1; the rest is assumed
      */
     public record Evidence(SchoolMove move, Optional<StudentT> taste, Optional<StudentT> yield, StudentT time,
-            int tasted, Verdict verdict) {
+            int tasted, double learnt, Verdict verdict) {
+
+        /** {@return whether what is assumed speaks louder than this log} */
+        public boolean mostlyAssumed() {
+            return learnt < 0.5;
+        }
     }
 
     public SchoolAnswers {
@@ -103,28 +109,30 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
         Optional<StandardResponse> response = StandardResponse.of(note);
         Optional<ResponseBelief> belief = response
                 .map(asked -> given.advice().beliefs().tastes().get(asked.key()));
-        Optional<StudentT> taste = belief.map(known -> known.difference(moved, held));
+        Optional<StudentT> taste = belief.map(known -> known.effect(move.lever(), held, moved));
         int tasted = response.map(asked -> (int) given.advice()
                 .ladder()
                 .rungs()
                 .stream()
                 .filter(rung -> rung.step() != Step.APART && asked.of(rung.shot()).isPresent())
                 .count()).orElse(0);
+        double learnt = belief.map(known -> known.learnt(move.lever())).orElse(0.0);
         return new Evidence(move, taste,
-                given.advice().beliefs().yield().map(known -> known.difference(moved, held)),
-                given.advice().beliefs().time().difference(moved, held), tasted,
-                verdict(taste, response.map(StandardResponse::usualMargin).orElse(1.0)));
+                given.advice().beliefs().yield().map(known -> known.effect(move.lever(), held, moved)),
+                given.advice().beliefs().time().effect(move.lever(), held, moved), tasted, learnt,
+                taste.map(effect -> verdict(effect, learnt,
+                        response.map(StandardResponse::usualMargin).orElse(1.0))).orElse(Verdict.CANNOT_SAY_YET));
     }
 
-    private static Verdict verdict(Optional<StudentT> effect, double margin) {
-        if (effect.isEmpty()) {
-            return Verdict.CANNOT_SAY_YET;
-        }
-        double low = effect.get().quantile(0.025);
-        double high = effect.get().quantile(0.975);
-        boolean within = low > -margin && high < margin;
-        return within ? Verdict.SAME_IN_PRACTICE : effect.get().excludesNought() ? Verdict.DIFFERS
-                : Verdict.CANNOT_SAY_YET;
+    /**
+     * That a lever does nothing is said when the log would say so without what is assumed, which leaves small effects
+     * only: its own share of the precision alone makes the interval wider, and the effect larger.
+     */
+    private static Verdict verdict(StudentT effect, double learnt, double margin) {
+        double half = (effect.quantile(0.975) - effect.quantile(0.025)) / 2;
+        boolean within = Math.abs(effect.location()) / learnt + half / Math.sqrt(learnt) < margin;
+        return within ? Verdict.SAME_IN_PRACTICE
+                : effect.excludesNought() ? Verdict.DIFFERS : Verdict.CANNOT_SAY_YET;
     }
 
     /** {@return whether two schools pull another lever first, so that a blind test of both would tell} */

@@ -1,6 +1,7 @@
 package org.grenu.app.advice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.grenu.app.advice.Notebook.card;
 
 import java.util.List;
@@ -71,6 +72,38 @@ class SchoolAnswersTest {
         Evidence unsized = finer(answers(word, Optional.empty()));
         assertThat(unsized.taste()).isEmpty();
         assertThat(unsized.verdict()).isEqualTo(Verdict.CANNOT_SAY_YET);
+    }
+
+    /** That a lever does nothing is never said of one that was not moved, however sure common practice is. */
+    @Test
+    void whatWasNeverMovedIsNotCalledTheSame() {
+        Notebook still = new Notebook().onShelf(ShelfKind.GRINDER, Notebook.GRINDER, card(ShelfField.STEP, "0.1"));
+        Notebook moved = new Notebook().onShelf(ShelfKind.GRINDER, Notebook.GRINDER, card(ShelfField.STEP, "0.1"));
+        for (int i = 0; i < 16; i++) {
+            String taste = i % 4 < 2 ? "sour 5" : "sour 4.8";
+            still.off(0.01, 2.4 + i % 2 * 0.1, RecordField.TASTING, taste, RecordField.TEMPERATURE, "93");
+            moved.off(0.01, 2.4, RecordField.TASTING, taste, RecordField.TEMPERATURE, i % 2 == 0 ? "90" : "95");
+        }
+        assertThat(of(still, Slope.TEMPERATURE)).satisfies(lever -> {
+            assertThat(lever.verdict()).isEqualTo(Verdict.CANNOT_SAY_YET);
+            assertThat(lever.mostlyAssumed()).isTrue();
+            assertThat(lever.taste().orElseThrow().quantile(0.975)).as("practice leaves ±1 a degree open, which shots"
+                    + " that agree make no smaller").isCloseTo(1, within(0.05));
+        });
+        assertThat(of(moved, Slope.TEMPERATURE)).satisfies(lever -> {
+            assertThat(lever.verdict()).isEqualTo(Verdict.SAME_IN_PRACTICE);
+            assertThat(lever.learnt()).isGreaterThan(0.9);
+        });
+        assertThat(of(moved, Slope.GRIND).verdict()).isEqualTo(Verdict.CANNOT_SAY_YET);
+    }
+
+    private static Evidence of(Notebook notebook, Slope lever) {
+        return answers(notebook, Optional.empty()).answers()
+                .stream()
+                .flatMap(answer -> answer.levers().stream())
+                .filter(evidence -> evidence.move().lever() == lever)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Where schools pull another lever first, a blind test of both would tell. */

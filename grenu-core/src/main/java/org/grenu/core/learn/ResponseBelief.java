@@ -94,23 +94,49 @@ public final class ResponseBelief {
         return belief.coefficient(slope.ordinal() + 1);
     }
 
-    /** {@return how wide the lever's slope is still open, as a share of what common practice leaves open} */
-    public double assumed(Slope slope) {
-        StudentT now = slope(slope);
-        return (now.quantile(0.975) - now.quantile(0.025)) / (2 * 1.96 * prior.practice().deviation(slope.ordinal()));
+    /**
+     * {@return how much of what is known of the lever's slope the log has told, from 0 where common practice alone
+     * speaks to 1} The share of the slope's precision, in units of a shot's spread, that the shots have added.
+     */
+    public double learnt(Slope slope) {
+        return Math.max(0, 1 - open(slope) / openBefore(slope));
+    }
+
+    /** {@return whether common practice speaks louder of the lever's slope than the log} */
+    public boolean mostlyAssumed(Slope slope) {
+        return learnt(slope) < 0.5;
     }
 
     /**
-     * {@return by how much the response at the one setting lies above that at the other, on its scale; empty where they
-     * are the same}
+     * {@return by how much moving a lever moves the response, on its scale} Where shots agree closely, the closed form
+     * takes common practice for as much surer, too; here its width stays what it is, so that a lever that was never
+     * moved is not known the better for it. Other levers that moved along count as they do in the closed form.
+     *
+     * @param to differs from the other in that lever
      */
-    public StudentT difference(ShotInputs to, ShotInputs from) {
-        double[] x = to.from(reference, otherProfiles);
-        double[] less = from.from(reference, otherProfiles);
-        for (int i = 0; i < x.length; i++) {
-            x[i] -= less[i];
-        }
-        return belief.fit(x);
+    public StudentT effect(Slope slope, ShotInputs from, ShotInputs to) {
+        double by = to.from(from, List.of())[slope.ordinal() + 1];
+        double before = openBefore(slope);
+        double told = Math.max(0, 1 / open(slope) - 1 / before);
+        double practised = prior.practice().prior().slopes()[slope.ordinal()];
+        double deviation = prior.practice().deviation(slope.ordinal());
+        StudentT closed = slope(slope);
+        double weight = told / (belief.spread() * belief.spread());
+        double precision = weight + 1 / (deviation * deviation);
+        double alone = told > 0 ? (closed.location() / open(slope) - practised / before) / told : practised;
+        double middle = (weight * alone + practised / (deviation * deviation)) / precision;
+        return new StudentT(by * middle, Math.abs(by) / Math.sqrt(precision), closed.degrees());
+    }
+
+    /** {@return the slope's variance in units of a shot's} */
+    private double open(Slope slope) {
+        int place = slope.ordinal() + 1;
+        return belief.scale().getEntry(place, place);
+    }
+
+    private double openBefore(Slope slope) {
+        double inSpreads = prior.practice().deviation(slope.ordinal()) / prior.practice().prior().spread();
+        return inSpreads * inSpreads;
     }
 
     /** {@return the spread of a shot, on the scale} */

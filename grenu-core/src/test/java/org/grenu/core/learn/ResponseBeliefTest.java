@@ -2,11 +2,14 @@ package org.grenu.core.learn;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 
@@ -40,6 +43,30 @@ class ResponseBeliefTest {
         assertThat(belief.shot(REFERENCE.at(1)).chance(new AimRange(27, 31))).isCloseTo(0.919, within(5e-4));
         assertThat(belief.shot(REFERENCE.at(2)).median()).isCloseTo(31.88, within(0.005));
         assertThat(belief.shot(REFERENCE.at(2)).chance(new AimRange(27, 31))).isCloseTo(0.253, within(5e-4));
+    }
+
+    /**
+     * What a lever does is told with practice's own width: as the normal closed form has it where the noise is known to
+     * be what the shots left, and not a little surer of a lever that was never moved.
+     */
+    @Test
+    void shotsThatAgreeMakeNoLeverSurerThatWasNotMoved() {
+        ResponseBelief belief = ResponseBelief.before(Practice.TIME.prior(), REFERENCE, 28).given(ladder());
+        double[][] x = ladder().stream().map(shot -> new double[] {1, shot.inputs().finer()}).toArray(double[][]::new);
+        double[] y = ladder().stream().mapToDouble(shot -> Math.log(shot.value())).toArray();
+        RealMatrix widths = MatrixUtils.createRealDiagonalMatrix(new double[] {0.25, 0.06 * 0.06});
+        StudentT known = NormalInverseGamma.prior(new double[] {Math.log(28), 0.118}, widths, belief.spread(), 1e6)
+                .given(x, y, new double[] {1, 1, 1, 1, 1})
+                .coefficient(1);
+        StudentT notch = belief.effect(Slope.GRIND, REFERENCE, REFERENCE.at(1));
+        assertThat(notch.location()).isCloseTo(known.location(), within(0.0002));
+        assertThat(notch.scale()).isCloseTo(known.scale(), withinPercentage(1));
+        assertThat(belief.learnt(Slope.GRIND)).isBetween(0.9, 1.0);
+
+        StudentT degree = belief.effect(Slope.TEMPERATURE, REFERENCE, REFERENCE.with(Slope.TEMPERATURE, 95));
+        assertThat(degree.scale()).as("1 °C 0 ± 0.01, two of them").isCloseTo(0.02, within(1e-12));
+        assertThat(belief.learnt(Slope.TEMPERATURE)).isZero();
+        assertThat(belief.mostlyAssumed(Slope.TEMPERATURE)).isTrue();
     }
 
     /** Shot by shot is the same as all at once, and in any order. */

@@ -132,7 +132,9 @@ final class SchoolsPane extends VBox {
         Label words = new Label(first(lever.move().words()));
         words.getStyleClass().add(Styles.STRONG);
         Label basis = new Label(lever.taste().isEmpty() ? "no strength of it noted yet"
-                : lever.tasted() + (lever.tasted() == 1 ? " shot tasted" : " shots tasted"));
+                : lever.tasted() + (lever.tasted() == 1 ? " shot tasted" : " shots tasted")
+                        + (lever.mostlyAssumed() ? ", mostly assumed" : ""));
+        basis.setWrapText(true);
         basis.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
         words.setWrapText(true);
         VBox left = new VBox(words, basis);
