@@ -44,11 +44,13 @@ final class DialInValidation {
                 learnt %s, by hand (seconds a notch, then 4 g in the cup) %s. Aiming at the time alone the yield was \
                 first between 18 and 22 %% after %s.
 
-                Of %d shots pulled as proposed %.1f %% came within their 95 %% interval. Proposals that the grinder \
-                cannot be set to: %d.
+                Of %d shots pulled as proposed %.1f %% came within the 95 %% interval of their time; of %d where both \
+                were wanted %.1f %% within that of their extraction yield. Proposals that the grinder cannot be set \
+                to: %d.
 
                 """, told(result.untilBoth()), told(result.byHandBoth()), told(result.untilYield()),
-                result.foretold(), 100.0 * result.held() / result.foretold(), result.beyond()));
+                result.times().foretold(), 100 * result.times().share(), result.yields().foretold(),
+                100 * result.yields().share(), result.beyond()));
         return text.toString();
     }
 

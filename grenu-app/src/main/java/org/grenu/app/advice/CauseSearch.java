@@ -103,7 +103,7 @@ final class CauseSearch {
         }
         double by = is.getAsDouble() - meant.getAsDouble();
         StudentT shift = miss.belief()
-                .effect(slope, miss.was().with(slope, meant.getAsDouble()), miss.was().with(slope, is.getAsDouble()));
+                .effect(miss.was().with(slope, meant.getAsDouble()), miss.was().with(slope, is.getAsDouble()));
         add(field.title() + " off by " + Reported.signed(by, 1) + " g",
                 "it would do " + miss.told(shift.location()) + "; " + seen(), against(shift.location()),
                 field == RecordField.DOSE ? "Weigh the dose again." : "Weigh the cup; stop a little earlier or later.",

@@ -109,7 +109,7 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
         Optional<StandardResponse> response = StandardResponse.of(note);
         Optional<ResponseBelief> belief = response
                 .map(asked -> given.advice().beliefs().tastes().get(asked.key()));
-        Optional<StudentT> taste = belief.map(known -> known.effect(move.lever(), held, moved));
+        Optional<StudentT> taste = belief.map(known -> known.effect(held, moved));
         int tasted = response.map(asked -> (int) given.advice()
                 .ladder()
                 .rungs()
@@ -118,8 +118,8 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
                 .count()).orElse(0);
         double learnt = belief.map(known -> known.learnt(move.lever())).orElse(0.0);
         return new Evidence(move, taste,
-                given.advice().beliefs().yield().map(known -> known.effect(move.lever(), held, moved)),
-                given.advice().beliefs().time().effect(move.lever(), held, moved), tasted, learnt,
+                given.advice().beliefs().yield().map(known -> known.effect(held, moved)),
+                given.advice().beliefs().time().effect(held, moved), tasted, learnt,
                 taste.map(effect -> verdict(effect, learnt,
                         response.map(StandardResponse::usualMargin).orElse(1.0))).orElse(Verdict.CANNOT_SAY_YET));
     }

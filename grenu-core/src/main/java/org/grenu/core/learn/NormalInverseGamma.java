@@ -74,6 +74,23 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
         return new NormalInverseGamma(centre, after, shape + count / 2, Math.max(rate, rate + left / 2));
     }
 
+    /**
+     * {@return this belief with what was believed before as wide as it was then} In the closed form the width before
+     * goes with the noise: where shots agree closely it shrinks with them, and a coefficient that nothing has moved
+     * seems the better known. Here it stays, with the noise as the shots left it.
+     *
+     * @param before the belief that this came of by {@link #given}
+     */
+    public NormalInverseGamma keepingWidth(NormalInverseGamma before) {
+        double ratio = rate / shape / (before.rate / before.shape);
+        RealMatrix then = inverse(before.scale);
+        RealMatrix now = inverse(scale);
+        RealMatrix information = now.add(then.scalarMultiply(ratio - 1));
+        RealMatrix after = inverse(information.add(information.transpose()).scalarMultiply(0.5));
+        RealVector evidence = now.operate(mean).add(then.operate(before.mean).mapMultiply(ratio - 1));
+        return new NormalInverseGamma(after.operate(evidence), after, shape, rate);
+    }
+
     /** {@return the mean response there, with what is not known of it} */
     public StudentT fit(double[] x) {
         return at(x, 0);

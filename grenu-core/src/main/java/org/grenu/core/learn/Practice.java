@@ -54,6 +54,15 @@ public enum Practice {
         return deviations[slope];
     }
 
+    /**
+     * {@return whether practice stays as sure as it is however closely shots agree} Of the time the handbook has the
+     * plain closed form, which foretells as many shots as it should (validation of dial-in); of what is assumed more
+     * freely it would take a lever that was never moved for known.
+     */
+    boolean keepsWidth() {
+        return this != TIME;
+    }
+
     /** {@return what is believed of a grinder without a log} */
     public ResponsePrior prior() {
         return prior;

@@ -12,14 +12,21 @@ public final class ResponseBelief {
     /** A shot whose time is off by this much, in logarithms, counts half. Chosen on both physics of DialInStudy. */
     private static final double HALF_AT = 0.3;
 
+    private final NormalInverseGamma before;
+    private final NormalInverseGamma closed;
+    /** With practice as sure as it was, however closely shots agree. */
+    private final NormalInverseGamma wide;
     private final NormalInverseGamma belief;
     private final ResponsePrior prior;
     private final ShotInputs reference;
     private final List<String> otherProfiles;
 
-    private ResponseBelief(NormalInverseGamma belief, ResponsePrior prior, ShotInputs reference,
-            List<String> otherProfiles) {
-        this.belief = belief;
+    private ResponseBelief(NormalInverseGamma before, NormalInverseGamma closed, ResponsePrior prior,
+            ShotInputs reference, List<String> otherProfiles) {
+        this.before = before;
+        this.closed = closed;
+        this.wide = closed.keepingWidth(before);
+        this.belief = prior.practice().keepsWidth() ? wide : closed;
         this.prior = prior;
         this.reference = reference;
         this.otherProfiles = otherProfiles;
@@ -43,8 +50,8 @@ public final class ResponseBelief {
      */
     static ResponseBelief before(ResponsePrior prior, ShotInputs reference, double guess,
             List<String> otherProfiles) {
-        return new ResponseBelief(prior.withLevel(guess, otherProfiles.size()), prior, reference,
-                List.copyOf(otherProfiles));
+        NormalInverseGamma before = prior.withLevel(guess, otherProfiles.size());
+        return new ResponseBelief(before, before, prior, reference, List.copyOf(otherProfiles));
     }
 
     /** {@return what is believed after those shots too} */
@@ -54,7 +61,7 @@ public final class ResponseBelief {
                 .toArray(double[][]::new);
         double[] y = shots.stream().mapToDouble(shot -> prior.practice().onScale(shot.value())).toArray();
         double[] weights = shots.stream().mapToDouble(LearntShot::weight).toArray();
-        return new ResponseBelief(belief.given(x, y, weights), prior, reference, otherProfiles);
+        return new ResponseBelief(before, closed.given(x, y, weights), prior, reference, otherProfiles);
     }
 
     /**
@@ -96,10 +103,12 @@ public final class ResponseBelief {
 
     /**
      * {@return how much of what is known of the lever's slope the log has told, from 0 where common practice alone
-     * speaks to 1} The share of the slope's precision, in units of a shot's spread, that the shots have added.
+     * speaks to 1} By how much narrower it is, in squares, than practice leaves it.
      */
     public double learnt(Slope slope) {
-        return Math.max(0, 1 - open(slope) / openBefore(slope));
+        int place = slope.ordinal() + 1;
+        double width = wide.spread() / prior.practice().deviation(slope.ordinal());
+        return Math.max(0, 1 - wide.scale().getEntry(place, place) * width * width);
     }
 
     /** {@return whether common practice speaks louder of the lever's slope than the log} */
@@ -108,35 +117,18 @@ public final class ResponseBelief {
     }
 
     /**
-     * {@return by how much moving a lever moves the response, on its scale} Where shots agree closely, the closed form
-     * takes common practice for as much surer, too; here its width stays what it is, so that a lever that was never
-     * moved is not known the better for it. Other levers that moved along count as they do in the closed form.
+     * {@return by how much what was set otherwise moves the response, on its scale} With practice's own width, so that
+     * a lever that was never moved is not known the better for shots that agree.
      *
-     * @param to differs from the other in that lever
+     * @param to differs from the other in something
      */
-    public StudentT effect(Slope slope, ShotInputs from, ShotInputs to) {
-        double by = to.from(from, List.of())[slope.ordinal() + 1];
-        double before = openBefore(slope);
-        double told = Math.max(0, 1 / open(slope) - 1 / before);
-        double practised = prior.practice().prior().slopes()[slope.ordinal()];
-        double deviation = prior.practice().deviation(slope.ordinal());
-        StudentT closed = slope(slope);
-        double weight = told / (belief.spread() * belief.spread());
-        double precision = weight + 1 / (deviation * deviation);
-        double alone = told > 0 ? (closed.location() / open(slope) - practised / before) / told : practised;
-        double middle = (weight * alone + practised / (deviation * deviation)) / precision;
-        return new StudentT(by * middle, Math.abs(by) / Math.sqrt(precision), closed.degrees());
-    }
-
-    /** {@return the slope's variance in units of a shot's} */
-    private double open(Slope slope) {
-        int place = slope.ordinal() + 1;
-        return belief.scale().getEntry(place, place);
-    }
-
-    private double openBefore(Slope slope) {
-        double inSpreads = prior.practice().deviation(slope.ordinal()) / prior.practice().prior().spread();
-        return inSpreads * inSpreads;
+    public StudentT effect(ShotInputs from, ShotInputs to) {
+        double[] x = to.from(reference, otherProfiles);
+        double[] less = from.from(reference, otherProfiles);
+        for (int i = 0; i < x.length; i++) {
+            x[i] -= less[i];
+        }
+        return wide.fit(x);
     }
 
     /** {@return the spread of a shot, on the scale} */

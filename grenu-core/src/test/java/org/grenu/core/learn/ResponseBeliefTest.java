@@ -58,12 +58,12 @@ class ResponseBeliefTest {
         StudentT known = NormalInverseGamma.prior(new double[] {Math.log(28), 0.118}, widths, belief.spread(), 1e6)
                 .given(x, y, new double[] {1, 1, 1, 1, 1})
                 .coefficient(1);
-        StudentT notch = belief.effect(Slope.GRIND, REFERENCE, REFERENCE.at(1));
+        StudentT notch = belief.effect(REFERENCE, REFERENCE.at(1));
         assertThat(notch.location()).isCloseTo(known.location(), within(0.0002));
         assertThat(notch.scale()).isCloseTo(known.scale(), withinPercentage(1));
         assertThat(belief.learnt(Slope.GRIND)).isBetween(0.9, 1.0);
 
-        StudentT degree = belief.effect(Slope.TEMPERATURE, REFERENCE, REFERENCE.with(Slope.TEMPERATURE, 95));
+        StudentT degree = belief.effect(REFERENCE, REFERENCE.with(Slope.TEMPERATURE, 95));
         assertThat(degree.scale()).as("1 °C 0 ± 0.01, two of them").isCloseTo(0.02, within(1e-12));
         assertThat(belief.learnt(Slope.TEMPERATURE)).isZero();
         assertThat(belief.mostlyAssumed(Slope.TEMPERATURE)).isTrue();

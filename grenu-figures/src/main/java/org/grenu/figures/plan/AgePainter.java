@@ -90,8 +90,9 @@ public final class AgePainter {
         }
         trend.driftFrom().ifPresent(day -> {
             line(x(day), HEAD, x(day), height - FOOT, "accent", 1.2);
-            Words.draw(g, "drift from day " + Reported.fixed(day, 0), x(day) + 6, HEAD + 12, Align.LEFT,
-                    Face.SEMIBOLD.at(12), theme.color("accent"));
+            boolean late = x(day) > width / 2;
+            Words.draw(g, "drift from day " + Reported.fixed(day, 0), x(day) + (late ? -6 : 6), HEAD + 12,
+                    late ? Align.RIGHT : Align.LEFT, Face.SEMIBOLD.at(12), theme.color("accent"));
         });
     }
 

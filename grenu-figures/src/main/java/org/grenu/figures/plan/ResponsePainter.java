@@ -31,6 +31,8 @@ public final class ResponsePainter {
     private static final double RIGHT = 66;
     private static final double HEAD = 18;
     private static final double FOOT = 52;
+    /** What “← coarser” needs at the axis' end. */
+    private static final double END_WORDS = 66;
     private static final double DOT = 4.2;
     private static final double REACH = 10;
     private static final int MOST_NAMED = 30;
@@ -107,6 +109,7 @@ public final class ResponsePainter {
         g.setClip(clip);
         endWords();
         next();
+        targetWords();
         points(ink);
         notches();
     }
@@ -131,13 +134,30 @@ public final class ResponsePainter {
             return;
         }
         Grain.fill(g, new Rectangle2D.Double(LEFT, top, width - LEFT - RIGHT, bottom - top), theme);
+    }
+
+    /** What the grain is, in the first corner of it that nothing else takes. */
+    private void targetWords() {
+        if (figure.target().isEmpty()) {
+            return;
+        }
+        double top = Math.max(HEAD, y(figure.target().get().high()));
+        double bottom = Math.min(height - FOOT, y(figure.target().get().low()));
         String words = "wanted " + DecimalText.exact(figure.target().get().low()) + "–"
                 + DecimalText.exact(figure.target().get().high()) + " " + figure.response().unit();
-        double wide = Words.width(words, Face.REGULAR.at(11));
-        g.setColor(theme.color("stipple-ground", 0.85));
-        g.fill(new Rectangle2D.Double(LEFT + 3, top + 2, wide + 8, 15));
-        Words.draw(g, words, LEFT + 7, top + 13, Align.LEFT, Face.REGULAR.at(11), theme.color("ink-2"));
-        taken.add(new Rectangle2D.Double(LEFT + 3, top + 2, wide + 8, 15));
+        double wide = Words.width(words, Face.REGULAR.at(11)) + 8;
+        for (double x : new double[] {LEFT + 3, width - RIGHT - wide - 3}) {
+            for (double y : new double[] {top + 2, bottom - 17}) {
+                Rectangle2D place = new Rectangle2D.Double(x, y, wide, 15);
+                if (y > HEAD && y + 15 < height - FOOT && taken.stream().noneMatch(place::intersects)) {
+                    g.setColor(theme.color("stipple-ground", 0.85));
+                    g.fill(place);
+                    Words.draw(g, words, x + 4, y + 11, Align.LEFT, Face.REGULAR.at(11), theme.color("ink-2"));
+                    taken.add(place);
+                    return;
+                }
+            }
+        }
     }
 
     private void area(List<Band> bands, double opacity) {
@@ -292,8 +312,9 @@ public final class ResponsePainter {
         }
         double y = height - FOOT + 38;
         Words.draw(g, "← coarser", LEFT, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
-        Words.draw(g, "grind" + (figure.grinder().isEmpty() ? "" : ", " + figure.grinder()),
-                (LEFT + width - RIGHT) / 2, y, Align.CENTRE, Face.REGULAR.at(11), theme.color("ink-2"));
+        String what = Words.fitted("grind" + (figure.grinder().isEmpty() ? "" : ", " + figure.grinder()),
+                Face.REGULAR.at(11), width - LEFT - RIGHT - 2 * END_WORDS);
+        Words.draw(g, what, (LEFT + width - RIGHT) / 2, y, Align.CENTRE, Face.REGULAR.at(11), theme.color("ink-2"));
         Words.draw(g, "finer →", width - RIGHT, y, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
     }
 

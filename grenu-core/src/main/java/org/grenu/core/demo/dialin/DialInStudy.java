@@ -65,17 +65,36 @@ public final class DialInStudy {
      * @param untilBoth   likewise until one shot had both, by proposals for both: by grind, dose and beverage mass
      * @param byHandBoth  likewise by hand: seconds a notch, and four grams more or less in the cup where the time is
      *                    met
-     * @param foretold    shots pulled as proposed
-     * @param held        of them within their 95 % interval
+     * @param times       how often the interval of the time held
+     * @param yields      likewise of the extraction yield, where both are wanted
      * @param beyond      proposals that the grinder cannot be set to
      */
-    public record Result(Map<String, int[]> shots, int[] untilYield, int[] untilBoth, int[] byHandBoth, int foretold,
-            int held, int beyond) {
+    public record Result(Map<String, int[]> shots, int[] untilYield, int[] untilBoth, int[] byHandBoth, Held times,
+            Held yields, int beyond) {
 
         /** {@return so many shots or fewer in that share of the coffees} */
         public int quantile(String way, double share) {
             int[] sorted = shots.get(way);
             return sorted[(int) Math.ceil(share * sorted.length) - 1];
+        }
+    }
+
+    /**
+     * How often what was foretold came.
+     *
+     * @param foretold shots pulled as proposed
+     * @param within   of them within their 95 % interval
+     */
+    public record Held(int foretold, int within) {
+
+        private Held and(Prediction foreseen, double came) {
+            boolean held = came >= foreseen.quantile(0.025) && came <= foreseen.quantile(0.975);
+            return new Held(foretold + 1, within + (held ? 1 : 0));
+        }
+
+        /** {@return of those foretold, from 0 to 1} */
+        public double share() {
+            return within / (double) foretold;
         }
     }
 
@@ -86,8 +105,8 @@ public final class DialInStudy {
     private final List<Integer> untilBoth = new ArrayList<>();
     private final List<Integer> byHandBoth = new ArrayList<>();
     private final Map<HandRule, List<Integer>> byHand = new EnumMap<>(HandRule.class);
-    private int foretold;
-    private int held;
+    private Held times = new Held(0, 0);
+    private Held yields = new Held(0, 0);
     private int beyond;
 
     private DialInStudy(long seed, Physics physics) {
@@ -184,7 +203,7 @@ public final class DialInStudy {
         while (!met && ++pulled < MOST_SHOTS) {
             UnknownCoffee.Pulled shot = coffee.pull(finer);
             if (pulled > 1) {
-                count(belief.shot(HELD.at(finer)), shot.seconds());
+                times = times.and(belief.shot(HELD.at(finer)), shot.seconds());
             }
             boolean within = shot.yield() >= LEAST_YIELD && shot.yield() <= MOST_YIELD;
             yielded = within ? Math.min(yielded, pulled) : yielded;
@@ -217,6 +236,9 @@ public final class DialInStudy {
         boolean met = false;
         while (!met && ++pulled < MOST_SHOTS) {
             UnknownCoffee.Pulled shot = coffee.pull(set);
+            if (pulled > 1) {
+                yields = yields.and(beliefs.yield().orElseThrow().shot(set), shot.yield());
+            }
             timed.add(new LearntShot(set, shot.seconds()));
             read.add(new LearntShot(set, shot.yield()).less(ResponseBelief.nearness(shot.seconds(), WANTED)));
             beliefs = new Beliefs(time.givenNear(WANTED, timed), Optional.empty(), Optional.of(yield.given(read)),
@@ -251,17 +273,12 @@ public final class DialInStudy {
         return MOST_SHOTS;
     }
 
-    private void count(Prediction foreseen, double seconds) {
-        foretold++;
-        held += seconds >= foreseen.quantile(0.025) && seconds <= foreseen.quantile(0.975) ? 1 : 0;
-    }
-
     private Result result() {
         Map<String, int[]> shots = new LinkedHashMap<>();
         shots.put("learnt", sorted(learnt));
         byHand.forEach((rule, counts) -> shots.put(rule.name().toLowerCase(Locale.ROOT).replace('_', ' '),
                 sorted(counts)));
-        return new Result(shots, sorted(untilYield), sorted(untilBoth), sorted(byHandBoth), foretold, held, beyond);
+        return new Result(shots, sorted(untilYield), sorted(untilBoth), sorted(byHandBoth), times, yields, beyond);
     }
 
     private static int[] sorted(List<Integer> counts) {

@@ -24,7 +24,8 @@ class DialInStudyTest {
                 .orElseThrow();
         assertThat(result.quantile("learnt", 0.5)).isLessThanOrEqualTo(3);
         assertThat(result.quantile("learnt", 0.9)).isLessThanOrEqualTo(byHand + 1);
-        assertThat(result.held() / (double) result.foretold()).isBetween(0.88, 0.99);
+        assertThat(result.times().share()).isBetween(0.88, 0.99);
+        assertThat(result.yields().share()).isBetween(0.9, 0.995);
         assertThat(result.beyond()).isZero();
         assertThat(Arrays.stream(result.shots().get("learnt")).min()).hasValue(1);
     }
