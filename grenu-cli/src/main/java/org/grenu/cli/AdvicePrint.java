@@ -223,11 +223,10 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
         text.append("Next: ").append(sentence()).append('\n');
         Causes.of(given)
                 .ifPresent(causes -> causes.causes()
-                        .forEach(cause -> text.append(String.format(Locale.ROOT,
-                                "Shot %s missed, perhaps (%.0f %%): %s, %s. "
-                                        + "Check: %s%n",
-                                causes.shot(), 100 * cause.share(), cause.title(), cause.speaks(),
-                                cause.check()))));
+                        .forEach(cause -> text.append("Shot " + causes.shot() + " missed its "
+                                + (causes.ofTime() ? "time" : "extraction") + "; of the causes looked at "
+                                + cause.percent() + ": "
+                                + cause.title() + ". " + cause.why() + "\n")));
         schools.ifPresent(answers -> answers.answers().forEach(answer -> text.append(said(answers, answer))));
         words().doubts().forEach(doubt -> text.append("But: ").append(doubt).append('\n'));
         if (!given.setUp().assumed().isEmpty()) {

@@ -69,18 +69,23 @@ final class CauseSearch {
                 .toList());
     }
 
-    /** What works the other way explains no more than chance, however unsure it is by how much. */
     private void add(String title, String speaks, String against, String check, double likelihood) {
-        causes.add(new Cause(title, speaks, against, check, against.equals(OTHER_WAY)
-                ? Math.min(likelihood, miss.likelihood(0, 0)) : likelihood));
+        causes.add(new Cause(title, speaks, against, check, likelihood));
+    }
+
+    /**
+     * A cause that would shift the response so. What works the other way explains what chance does, as far as it may
+     * work this way after all.
+     */
+    private void add(String title, String speaks, String check, StudentT shift) {
+        boolean otherWay = shift.location() * off < 0;
+        double thisWay = off > 0 ? shift.above(0) : 1 - shift.above(0);
+        add(title, speaks, otherWay ? OTHER_WAY : "", check,
+                otherWay ? thisWay * miss.likelihood(0, 0) : miss.likelihood(shift.location(), shift.scale()));
     }
 
     private String seen() {
         return "seen " + miss.told(off) + " of what its setting lets expect";
-    }
-
-    private String against(double shift) {
-        return shift * off < 0 ? OTHER_WAY : "";
     }
 
     /** What was to be expected lay outside already, so that nothing went wrong but the setting; or it was chance. */
@@ -105,9 +110,9 @@ final class CauseSearch {
         StudentT shift = miss.belief()
                 .effect(miss.was().with(slope, meant.getAsDouble()), miss.was().with(slope, is.getAsDouble()));
         add(field.title() + " off by " + Reported.signed(by, 1) + " g",
-                "it would do " + miss.told(shift.location()) + "; " + seen(), against(shift.location()),
+                "it would do " + miss.told(shift.location()) + "; " + seen(),
                 field == RecordField.DOSE ? "Weigh the dose again." : "Weigh the cup; stop a little earlier or later.",
-                miss.likelihood(shift.location(), shift.scale()));
+                shift);
     }
 
     private void purge() {
@@ -121,20 +126,25 @@ final class CauseSearch {
                         - dial.finer(DecimalText.parse(change.before()).orElse(0)))
                 .sum();
         double shift = -KEPT_SHARE * moved * miss.belief().slope(Slope.GRIND).location();
+        if (shift == 0) {
+            return;
+        }
         add("Ground before in the dose", "the grind was changed and no purge is written down; a quarter of the "
-                + "grounds from before would do " + miss.told(shift), against(shift),
-                "Purge and pull it once more.", miss.likelihood(shift, Math.abs(shift) / 2));
+                + "grounds from before would do " + miss.told(shift), "Purge and pull it once more.",
+                new StudentT(shift, Math.abs(shift) / 2, miss.belief().slope(Slope.GRIND).degrees()));
     }
 
     private void age() {
         Optional<SetUp.Changed> older = rung.changed().stream().filter(one -> one.key().equals("age_d")).findFirst();
         older.ifPresent(change -> {
             double days = DecimalText.parse(change.now()).orElse(0) - DecimalText.parse(change.before()).orElse(0);
-            StudentT slope = miss.belief().slope(Slope.AGE);
-            double shift = days * slope.location();
-            add("The coffee is " + Reported.fixed(days, 0) + " days older", "that would do " + miss.told(shift),
-                    against(shift), "Compare with a fresh bag at this setting.",
-                    miss.likelihood(shift, Math.abs(days) * slope.scale()));
+            if (days != 0) {
+                StudentT shift = miss.belief().slope(Slope.AGE).times(days);
+                add("The coffee is " + Reported.fixed(Math.abs(days), 0) + " days " + (days > 0 ? "older" : "younger"),
+                        "that would do " + miss.told(shift.location()), "Compare with "
+                                + (days > 0 ? "a fresh bag" : "one as old as before") + " at this setting.",
+                        shift);
+            }
         });
     }
 
@@ -157,12 +167,17 @@ final class CauseSearch {
             return;
         }
         double degrees = shown.getAsDouble() - set.getAsDouble();
-        StudentT slope = miss.belief().slope(Slope.TEMPERATURE);
-        double shift = degrees * slope.location();
-        add("Water off its set point", Reported.fixed(shown.getAsDouble(), 1) + " °C shown, "
-                + DecimalText.exact(set.getAsDouble()) + " °C set, which would do " + miss.told(shift),
-                miss.ofTime() ? "within the brewing range the temperature hardly moves the time" : against(shift),
-                "Let it settle, and look at the trace.", miss.likelihood(shift, Math.abs(degrees) * slope.scale()));
+        StudentT shift = miss.belief().slope(Slope.TEMPERATURE).times(degrees);
+        String title = "Water off its set point";
+        String speaks = Reported.fixed(shown.getAsDouble(), 1) + " °C shown, "
+                + DecimalText.exact(set.getAsDouble()) + " °C set, which would do " + miss.told(shift.location());
+        String check = "Let it settle, and look at the trace.";
+        if (miss.ofTime()) {
+            add(title, speaks, "within the brewing range the temperature hardly moves the time", check,
+                    miss.likelihood(shift.location(), shift.scale()));
+        } else {
+            add(title, speaks, check, shift);
+        }
     }
 
     private void session() {

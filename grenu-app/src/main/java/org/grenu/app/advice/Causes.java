@@ -2,6 +2,7 @@ package org.grenu.app.advice;
 
 import java.util.List;
 import java.util.Optional;
+import org.grenu.core.quantity.Reported;
 
 /**
  * Why the newest shot missed its time, or its extraction: each possible cause with what speaks for it and against it,
@@ -25,6 +26,17 @@ public record Causes(String shot, boolean ofTime, double off, List<Cause> causes
      * @param share   of the likelihood among those that are listed, in [0, 1]
      */
     public record Cause(String title, String speaks, String against, String check, double share) {
+
+        /** {@return its share in words, such as “60 %”} */
+        public String percent() {
+            return (share < 0.005 ? "under 1" : Reported.fixed(100 * share, 0)) + " %";
+        }
+
+        /** {@return what speaks for it and against it, and how to see} */
+        public String why() {
+            return "For: " + speaks + "." + (against.isEmpty() ? "" : " Against: " + against + ".") + " Check: "
+                    + check;
+        }
     }
 
     public Causes {

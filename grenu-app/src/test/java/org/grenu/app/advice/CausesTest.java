@@ -61,6 +61,7 @@ class CausesTest {
                 RecordField.PUMP_OFF, "34"));
         Cause dose = causes.stream().filter(cause -> cause.title().startsWith("Dose off by")).findFirst().orElseThrow();
         assertThat(dose.against()).isEqualTo("it works the other way");
+        assertThat(dose.share()).as("what is surely lighter does not make it slower").isLessThan(0.1);
         assertThat(causes.get(0).title()).isEqualTo("The spread of a shot");
     }
 
@@ -87,6 +88,18 @@ class CausesTest {
         assertThat(causes).filteredOn(cause -> cause.title().equals("The basket"))
                 .singleElement()
                 .satisfies(cause -> assertThat(cause.speaks()).isEqualTo("18.0 g in a basket for 14–16 g"));
+    }
+
+    /** A fresh bag may take longer than the one before: it is named as what it is. */
+    @Test
+    void anotherAgeIsNamedByItsDays() {
+        Notebook older = settled().pulled(2.4, RecordField.ROASTED_ON, "2026-04-20");
+        List<Cause> causes = causes(older.off(0.12, 2.4, RecordField.ROASTED_ON, "2026-05-01"));
+        assertThat(causes).filteredOn(cause -> cause.title().equals("The coffee is 11 days younger"))
+                .singleElement()
+                .satisfies(cause -> assertThat(cause.check()).isEqualTo("Compare with one as old as before at this "
+                        + "setting."))
+                .satisfies(cause -> assertThat(cause.against()).as("younger coffee takes longer").isEmpty());
     }
 
     /** What was to be expected there is no accident: the setting is the cause. */

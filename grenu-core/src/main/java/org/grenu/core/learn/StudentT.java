@@ -30,6 +30,16 @@ public record StudentT(double location, double scale, double degrees) {
                 - t.cumulativeProbability((low - location) / scale));
     }
 
+    /** {@return the chance of a value above that} */
+    public double above(double value) {
+        return 1 - new TDistribution(degrees).cumulativeProbability((value - location) / scale);
+    }
+
+    /** {@return what is that many times as large; not 0} */
+    public StudentT times(double factor) {
+        return new StudentT(factor * location, Math.abs(factor) * scale, degrees);
+    }
+
     /** {@return whether its 95 % interval leaves nought out} */
     public boolean excludesNought() {
         return quantile(0.025) > 0 || quantile(0.975) < 0;

@@ -4,7 +4,6 @@ import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.grenu.app.advice.Causes;
-import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Section;
 import org.grenu.desktop.control.Styles;
 
@@ -41,11 +40,10 @@ final class CausesSection extends Section {
     }
 
     private static VBox cause(Causes.Cause cause) {
-        Label title = new Label(Reported.fixed(100 * cause.share(), 0) + " %  " + cause.title());
+        Label title = new Label(cause.percent() + "  " + cause.title());
         title.getStyleClass().add(Styles.STRONG);
         title.setWrapText(true);
-        Label why = new Label("For: " + cause.speaks() + "." + (cause.against().isEmpty() ? ""
-                : " Against: " + cause.against() + ".") + " Check: " + cause.check());
+        Label why = new Label(cause.why());
         why.getStyleClass().add(Styles.MUTED);
         why.setWrapText(true);
         return new VBox(1, title, why);

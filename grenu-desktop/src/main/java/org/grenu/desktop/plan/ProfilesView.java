@@ -79,6 +79,7 @@ final class ProfilesView extends BorderPane {
 
     private Node cardRow() {
         cards.setPadding(new Insets(2, 14, 4, 14));
+        cards.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(cards);
         scroll.setFitToHeight(true);
         scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

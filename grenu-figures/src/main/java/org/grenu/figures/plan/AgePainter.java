@@ -3,6 +3,7 @@ package org.grenu.figures.plan;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
@@ -79,7 +80,10 @@ public final class AgePainter {
         Words.draw(g, "noise: three spreads about the first day", LEFT + 7, y(trend.high()) + 14, Align.LEFT,
                 Face.REGULAR.at(11), theme.color("ink-2"));
         axes(response);
+        Shape clip = g.getClip();
+        g.clip(new Rectangle2D.Double(LEFT, HEAD, width - LEFT - RIGHT, height - HEAD - FOOT));
         course();
+        g.setClip(clip);
         for (AgeTrend.Point point : trend.points()) {
             Ellipse2D dot = new Ellipse2D.Double(x(point.days()) - DOT, y(point.value()) - DOT, 2 * DOT, 2 * DOT);
             g.setColor(ink.apply(point));

@@ -115,6 +115,8 @@ public final class ResponsePainter {
     }
 
     private void axes() {
+        Words.draw(g, figure.response().unit(), LEFT - 8, HEAD - 9, Align.RIGHT, Face.REGULAR.at(11),
+                theme.color("muted"));
         Ticks ticks = Ticks.of(figure.low(), figure.high(), 8);
         for (double value : ticks.values()) {
             stroke(LEFT, y(value), width - RIGHT, y(value), "grid", 0.75);
