@@ -337,12 +337,7 @@ public final class ProfilePainter {
             return;
         }
         double wide = Words.width(words, Face.REGULAR.at(10.5));
-        double[][] corners = handle.kind() == ProfileHandle.Kind.EXIT
-                ? new double[][] {{handle.x() - wide - 16, handle.y() - 16}, {handle.x() + 9, handle.y() + 3},
-                        {handle.x() - wide - 16, handle.y() + 4}}
-                : new double[][] {{handle.x() - wide / 2, handle.y() - 20}, {handle.x() + 8, handle.y() - 18},
-                        {handle.x() - wide / 2, handle.y() + 8}};
-        for (double[] corner : corners) {
+        for (double[] corner : corners(handle, wide)) {
             Rectangle2D place = new Rectangle2D.Double(corner[0] - 3, corner[1] - 1, wide + 9, 14);
             if (corner[0] > ProfileLayout.LEFT - 4 && taken.stream().noneMatch(place::intersects)) {
                 taken.add(place);
@@ -356,6 +351,18 @@ public final class ProfilePainter {
                 return;
             }
         }
+    }
+
+    /** Where words that wide may stand, the best place first. */
+    private static double[][] corners(ProfileHandle handle, double wide) {
+        double x = handle.x();
+        double y = handle.y();
+        return switch (handle.kind()) {
+            case EXIT -> new double[][] {{x - wide - 16, y - 16}, {x + 9, y + 3}, {x - wide - 16, y + 4}};
+            // Beside a ramp that rises to it, rather than over it.
+            case RAMP -> new double[][] {{x - wide / 2, y - 20}, {x + 8, y - 18}, {x - wide - 12, y + 6}};
+            default -> new double[][] {{x - wide / 2, y - 20}, {x + 8, y - 18}, {x - wide / 2, y + 8}};
+        };
     }
 
     private void axis() {
