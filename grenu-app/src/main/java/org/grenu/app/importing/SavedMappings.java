@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import org.grenu.core.entry.FreeName;
 import org.grenu.formats.ImportFailure;
 import org.grenu.formats.mapping.MappedReader;
 import org.grenu.formats.mapping.MappingJson;
@@ -76,11 +76,7 @@ public final class SavedMappings {
     /** {@return a name like that one which no mapping has: “Logger”, “Logger 2”, “Logger 3”, …} */
     public String freeName(String like) {
         List<String> taken = all().stream().map(TableMapping::name).toList();
-        return Stream.iterate(1, i -> i + 1)
-                .map(i -> i == 1 ? like : like + " " + i)
-                .filter(name -> !taken.contains(name))
-                .findFirst()
-                .orElseThrow();
+        return FreeName.of(like, taken::contains);
     }
 
     private Optional<TableMapping> named(String name) {

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.grenu.core.entry.Entries;
+import org.grenu.core.entry.FreeName;
 import org.grenu.core.record.ShotRecord;
 
 /** All things on the shelf. Immutable. */
@@ -74,6 +75,11 @@ public final class Shelf {
     /** {@return the thing of that kind and name, whatever the case of its letters} */
     public Optional<ShelfItem> find(ShelfKind kind, String name) {
         return Optional.ofNullable(byName.getOrDefault(kind, Map.of()).get(lower(name)));
+    }
+
+    /** {@return a name like that which no thing of that kind has} */
+    public String freeName(ShelfKind kind, String wanted) {
+        return FreeName.of(wanted, name -> find(kind, name).isPresent());
     }
 
     /** {@return the thing with that key} */

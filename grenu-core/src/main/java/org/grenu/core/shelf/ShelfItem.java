@@ -32,6 +32,11 @@ public record ShelfItem(long id, ShelfKind kind, String name, List<ShelfVersion>
         return newest().entries();
     }
 
+    /** {@return from when on its next version can count: from today, but later than the one before} */
+    public LocalDate nextBegins(LocalDate today) {
+        return newest().since().filter(since -> !since.isBefore(today)).map(since -> since.plusDays(1)).orElse(today);
+    }
+
     /**
      * {@return as it was on that day: the version that began last, before it or on it} Of an unknown day only a thing
      * that

@@ -29,8 +29,7 @@ final class CausesSection extends Section {
     private void show() {
         getChildren().remove(1, getChildren().size());
         Optional<Causes> causes = Optional.ofNullable(model.answeredProperty().get())
-                .flatMap(DialInAnswer::given)
-                .flatMap(Causes::of);
+                .flatMap(DialInAnswer::causes);
         setVisible(causes.isPresent());
         causes.ifPresent(found -> {
             remark().setText(

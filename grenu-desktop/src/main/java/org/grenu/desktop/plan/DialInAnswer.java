@@ -3,6 +3,7 @@ package org.grenu.desktop.plan;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.app.advice.AdviceWords;
+import org.grenu.app.advice.Causes;
 import org.grenu.app.advice.CoffeeAdvice;
 import org.grenu.app.advice.LadderLine;
 import org.grenu.app.advice.LeverTable;
@@ -19,12 +20,14 @@ import org.grenu.figures.shelf.BagFigure;
  * @param outcome the advice, or why there is none
  * @param lines   of the ladder, the newest first
  * @param curves  what was learnt, the time first
+ * @param causes  why the newest shot missed, if it did
  * @param schools what the schools answer to how it tasted; empty where nothing unwanted was tasted
  * @param levers  what each lever would do
  * @param bag     that the newest shot came from; empty where it is not on the shelf
  */
 public record DialInAnswer(String coffee, TargetRecipe target, CoffeeAdvice.Outcome outcome, List<LadderLine> lines,
-        List<LearntCurve> curves, Optional<SchoolAnswers> schools, LeverTable levers, Optional<BagFigure> bag) {
+        List<LearntCurve> curves, Optional<Causes> causes, Optional<SchoolAnswers> schools, LeverTable levers,
+        Optional<BagFigure> bag) {
 
     public DialInAnswer {
         lines = List.copyOf(lines);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.grenu.app.advice.Causes;
 import org.grenu.app.advice.CoffeeAdvice;
 import org.grenu.app.advice.LadderLine;
 import org.grenu.app.advice.LeverTable;
@@ -51,12 +52,12 @@ record DialInQuestion(String coffee, List<ShotSummary> shots, Shelf shelf, Study
                 target.aim(), OptionalDouble.empty(), time, StandardResponse.tasted()));
         if (outcome instanceof CoffeeAdvice.Given given) {
             return new DialInAnswer(coffee, target, outcome, LadderLine.of(given.advice(), settings.units()),
-                    LearntCurve.all(given.advice().advice(), target.aim(), time),
+                    LearntCurve.all(given.advice().advice(), target.aim(), time), Causes.of(given.advice()),
                     SchoolAnswers.of(given.advice(), settings.schools().all(),
                             expected()),
                     LeverTable.of(given.advice()), bag());
         }
-        return new DialInAnswer(coffee, target, outcome, List.of(), List.of(), Optional.empty(),
+        return new DialInAnswer(coffee, target, outcome, List.of(), List.of(), Optional.empty(), Optional.empty(),
                 new LeverTable(List.of()), bag());
     }
 

@@ -173,6 +173,11 @@ public final class DialInViewModel implements AutoCloseable {
                 .ifPresent(shot -> desk.select(shot.id()));
     }
 
+    /** {@return questions of another kind, answered by the same worker in their turn} */
+    Latest another() {
+        return new Latest(worker);
+    }
+
     /** {@return today} */
     LocalDate today() {
         return LocalDate.now(clock);

@@ -231,7 +231,10 @@ public final class NextShotViewModel {
     void testBoth(SchoolAnswers answers) {
         List<String> arms = new ArrayList<>();
         answers.answers().forEach(answer -> arms.add(answer.levers().get(0).move().words()));
-        String name = unused("Two schools on " + answers.note().quality() + ", " + dialIn.coffeeProperty().get());
+        String name = desk.shelfProperty()
+                .get()
+                .freeName(ShelfKind.STUDY, "Two schools on " + answers.note().quality() + ", "
+                        + dialIn.coffeeProperty().get());
         Entries study = Entries.NONE
                 .with(ShelfField.QUESTION,
                         "What makes it less " + answers.note().key() + ": " + String.join(" or ", arms)
@@ -242,13 +245,5 @@ public final class NextShotViewModel {
                 .add(ShelfKind.STUDY, name, study, item -> desk.noticeProperty()
                         .set(Notice.done("“" + name + "” is on the shelf with " + arms.size()
                                 + " arms. Name it and the arm in each shot; two shots an arm are the least.")));
-    }
-
-    private String unused(String wanted) {
-        String name = wanted;
-        for (int i = 2; desk.shelfProperty().get().find(ShelfKind.STUDY, name).isPresent(); i++) {
-            name = wanted + " " + i;
-        }
-        return name;
     }
 }

@@ -34,32 +34,37 @@ final class ProfileFiles {
             return;
         }
         String text = new ProfileJson(now.name(), now.profile()).write();
-        fileToSave.apply(now.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".json").ifPresent(file -> {
-            try {
-                AtomicFile.replace(file, text.getBytes(StandardCharsets.UTF_8));
-                model.desk().noticeProperty().set(Notice.done("Saved " + file));
-            } catch (IOException | UnsupportedOperationException failure) {
-                model.desk()
-                        .noticeProperty()
-                        .set(Notice.failed(file + " could not be written (" + failure.getMessage()
-                                + "). Choose another place."));
-            }
-        });
+        fileToSave.apply(now.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".json")
+                .ifPresent(file -> model.beside(() -> saved(file, text), model.desk().noticeProperty()::set));
+    }
+
+    private static Notice saved(Path file, String text) {
+        try {
+            AtomicFile.replace(file, text.getBytes(StandardCharsets.UTF_8));
+            return Notice.done("Saved " + file);
+        } catch (IOException | UnsupportedOperationException failure) {
+            return Notice.failed(file + " could not be written (" + failure.getMessage() + "). Choose another place.");
+        }
     }
 
     void open() {
         for (Path file : filesToOpen.get()) {
-            try {
-                if (Files.size(file) > LARGEST) {
-                    throw new IllegalArgumentException("It is larger than a profile can be.");
-                }
-                ProfileJson read = ProfileJson.read(Files.readString(file));
-                model.add(read.name().isBlank() ? file.getFileName().toString() : read.name(), read.profile());
-            } catch (IOException | RuntimeException failure) {
-                model.desk()
-                        .noticeProperty()
-                        .set(Notice.failed(file.getFileName() + " holds no profile: " + failure.getMessage()));
+            model.beside(() -> read(file), Runnable::run);
+        }
+    }
+
+    /** {@return what is to be done with what was read} */
+    private Runnable read(Path file) {
+        try {
+            if (Files.size(file) > LARGEST) {
+                throw new IllegalArgumentException("It is larger than a profile can be.");
             }
+            ProfileJson read = ProfileJson.read(Files.readString(file));
+            return () -> model.add(read.name().isBlank() ? file.getFileName().toString() : read.name(), read.profile());
+        } catch (IOException | RuntimeException failure) {
+            return () -> model.desk()
+                    .noticeProperty()
+                    .set(Notice.failed(file.getFileName() + " holds no profile: " + failure.getMessage()));
         }
     }
 }

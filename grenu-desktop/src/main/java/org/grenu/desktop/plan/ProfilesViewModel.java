@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
@@ -20,6 +22,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.app.analysis.ShotAnalysis;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
+import org.grenu.core.entry.FreeName;
 import org.grenu.core.phase.LearntTolerances;
 import org.grenu.core.phase.ProfileFit;
 import org.grenu.core.predict.ProfilePrediction;
@@ -197,12 +200,7 @@ public final class ProfilesViewModel implements AutoCloseable {
     }
 
     private void version(ShelfItem item, String text) {
-        LocalDate today = dialIn.today();
-        LocalDate since = item.newest()
-                .since()
-                .filter(day -> !day.isBefore(today))
-                .map(day -> day.plusDays(1))
-                .orElse(today);
+        LocalDate since = item.nextBegins(dialIn.today());
         Map<Field, String> texts = new LinkedHashMap<>(item.entries().texts());
         texts.put(RecordField.PROFILE_STEPS, text);
         desk.step(() -> desk.library()
@@ -215,11 +213,7 @@ public final class ProfilesViewModel implements AutoCloseable {
 
     /** Puts a new profile on the shelf and draws it. */
     public void add(String name, Profile profile) {
-        String free = name;
-        for (int i = 2; known(free); i++) {
-            free = name + " " + i;
-        }
-        String called = free;
+        String called = FreeName.of(name, this::known);
         desk.onShelf().add(ShelfKind.PROFILE, called, steps(profile.text()), item -> choose(called));
     }
 
@@ -284,6 +278,11 @@ public final class ProfilesViewModel implements AutoCloseable {
         } else {
             dialIn.choose(coffee);
         }
+    }
+
+    /** Does work beside the interface and hands over what came of it. */
+    <T> void beside(Callable<T> work, Consumer<T> then) {
+        worker.run(work, then, desk::failed);
     }
 
     @Override

@@ -11,6 +11,7 @@ import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
@@ -52,6 +53,10 @@ public final class StartPanel extends OverlayPanel {
     private final Label refusal = new Label();
     private final GridPane grid = new GridPane();
     private final Map<Field, TextField> fields = new LinkedHashMap<>();
+    private final Button keep = button("start-keep", "Put it on the shelf", this::keep);
+    private final Button empty = button("start-empty", "Begin empty", () -> fields.values().forEach(TextField::clear));
+    private ComboBox<String> served;
+    /** Null while it is being worked out. */
     private StartRecipe start;
 
     /** The panel for that target's recipe. */
@@ -86,7 +91,7 @@ public final class StartPanel extends OverlayPanel {
     private Node head() {
         Label words = new Label("Served");
         words.getStyleClass().add(Styles.MUTED);
-        var served = Choices.of("start-served", "How it is served", SERVED, "",
+        served = Choices.of("start-served", "How it is served", SERVED, "",
                 kind -> kind.isEmpty() ? "not said" : kind, this::propose);
         HBox head = new HBox(8, title, gap(), words, served);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -94,9 +99,7 @@ public final class StartPanel extends OverlayPanel {
     }
 
     private Node foot() {
-        Button keep = button("start-keep", "Put it on the shelf", this::keep);
         keep.getStyleClass().add(Styles.PRIMARY);
-        Button empty = button("start-empty", "Begin empty", () -> fields.values().forEach(TextField::clear));
         Hint.on(empty, "Nothing is filled in; type your own");
         HBox foot = new HBox(8, keep, empty, gap(), close("start-close"));
         foot.setAlignment(Pos.CENTER_LEFT);
@@ -107,12 +110,28 @@ public final class StartPanel extends OverlayPanel {
     public void open() {
         setVisible(true);
         title.setText("Start recipe for " + target.dialIn().coffeeProperty().get());
+        served.setValue("");
         propose("");
     }
 
-    private void propose(String served) {
-        start = target.start(served);
+    private void propose(String kind) {
+        begun(null);
+        setUp.setText("Looking through the shots of this library …");
+        warnings.setText("");
+        grid.getChildren().clear();
+        fields.clear();
+        target.start(kind, this::proposed);
+    }
+
+    private void begun(StartRecipe found) {
+        start = found;
         refusal.setText("");
+        keep.setDisable(found == null);
+        empty.setDisable(found == null);
+    }
+
+    private void proposed(StartRecipe found) {
+        begun(found);
         String gear = start.entries()
                 .stream()
                 .filter(entry -> !NUMBERS.contains(entry.field()) && entry.because().equals("the set-up"))

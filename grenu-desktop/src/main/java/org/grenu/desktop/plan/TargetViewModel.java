@@ -1,12 +1,13 @@
 package org.grenu.desktop.plan;
 
-import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.grenu.app.advice.CoffeeStart;
 import org.grenu.app.analysis.ShotAnalysis;
+import org.grenu.app.settings.Schools;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
@@ -14,9 +15,11 @@ import org.grenu.core.recipe.Proposed;
 import org.grenu.core.recipe.StartRecipe;
 import org.grenu.core.record.TasteNote;
 import org.grenu.core.response.MeasuredShot;
+import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
+import org.grenu.desktop.desk.Latest;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.library.Change;
@@ -28,11 +31,13 @@ public final class TargetViewModel {
 
     private final DialInViewModel dialIn;
     private final StudyDesk desk;
+    private final Latest starting;
 
     /** The target of that dial-in. */
     public TargetViewModel(DialInViewModel dialIn) {
         this.dialIn = dialIn;
         this.desk = dialIn.desk();
+        this.starting = dialIn.another();
     }
 
     DialInViewModel dialIn() {
@@ -95,43 +100,35 @@ public final class TargetViewModel {
 
     /** Begins the next version of the recipe; shots pulled by the one before keep it. */
     void nextVersion() {
-        recipe().ifPresent(item -> desk.onShelf().addVersion(item, day(item), "changed in Plan"));
+        recipe().ifPresent(item -> desk.onShelf().addVersion(item, item.nextBegins(dialIn.today()), "changed in Plan"));
     }
 
-    /** A version begins later than the one before it. */
-    private LocalDate day(ShelfItem item) {
-        LocalDate today = dialIn.today();
-        return item.newest()
-                .since()
-                .filter(since -> !since.isBefore(today))
-                .map(since -> since.plusDays(1))
-                .orElse(
-                        today);
-    }
-
-    /** {@return what to begin the coffee with, as it is served so; worked out from the newest shots} */
-    StartRecipe start(String served) {
+    /**
+     * Works out what to begin the coffee with, as it is served so, from the newest shots, and hands it over; their
+     * curves are read beside the interface.
+     */
+    void start(String served, Consumer<StartRecipe> then) {
         List<ShotSummary> shots = List.copyOf(desk.shots());
-        List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size())
-                .stream()
-                .map(desk.analyses()::of)
-                .map(ShotAnalysis::measured)
-                .toList();
-        return new CoffeeStart(shots.stream().map(ShotSummary::written).toList(), newest, desk.shelfProperty().get(),
-                desk.settingsProperty().get().schools()).of(dialIn.coffeeProperty().get(), served);
+        Shelf shelf = desk.shelfProperty().get();
+        Schools schools = desk.settingsProperty().get().schools();
+        String coffee = dialIn.coffeeProperty().get();
+        starting.ask(() -> {
+            List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size())
+                    .stream()
+                    .map(desk.analyses()::of)
+                    .map(ShotAnalysis::measured)
+                    .toList();
+            return new CoffeeStart(shots.stream().map(ShotSummary::written).toList(), newest, shelf, schools)
+                    .of(coffee, served);
+        }, then, desk::failed);
     }
 
     /** Puts the recipe on the shelf. */
     void keep(Entries card) {
-        desk.onShelf().add(ShelfKind.RECIPE, unused(dialIn.coffeeProperty().get()), card, item -> {});
-    }
-
-    private String unused(String wanted) {
-        String name = wanted;
-        for (int i = 2; desk.shelfProperty().get().find(ShelfKind.RECIPE, name).isPresent(); i++) {
-            name = wanted + " " + i;
-        }
-        return name;
+        desk.onShelf()
+                .add(ShelfKind.RECIPE,
+                        desk.shelfProperty().get().freeName(ShelfKind.RECIPE, dialIn.coffeeProperty().get()), card,
+                        item -> {});
     }
 
     /** {@return where the recipe's windows are from, in words that are kept with it} */

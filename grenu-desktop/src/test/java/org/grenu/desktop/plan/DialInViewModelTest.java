@@ -191,7 +191,7 @@ class DialInViewModelTest extends DeskFixture {
     @Test
     void theTargetIsARecipeOfTheShelf() {
         look();
-        target.keep(target.start("").card());
+        target.start("", start -> target.keep(start.card()));
         until(() -> target.recipe().isPresent());
         assertThat(answer().target().aim().time().low()).isLessThan(answer().target().aim().time().high());
 
@@ -215,7 +215,7 @@ class DialInViewModelTest extends DeskFixture {
         target.recipe().orElseThrow().versions().forEach(version -> version.since().ifPresent(since::add));
         assertThat(since).isSorted().doesNotHaveDuplicates();
 
-        target.keep(target.start("milk").card());
+        target.start("milk", start -> target.keep(start.card()));
         until(() -> desk.shelfProperty().get().find(ShelfKind.RECIPE, COFFEE + " 2").isPresent());
     }
 

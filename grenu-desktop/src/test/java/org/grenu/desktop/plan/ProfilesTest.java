@@ -170,6 +170,7 @@ class ProfilesTest extends BenchFixture {
         assertThat(bench.desk().noticeProperty().get().text()).startsWith("Steps read off shot 5.");
         chosenTarget = folder.resolve("like.json");
         interact(() -> lookup("#profile-save").queryButton().fire());
+        until("it is saved", () -> Files.exists(chosenTarget));
         assertThat(Files.readString(chosenTarget)).contains("\"format\" : \"grenu-profile\"");
         chosenFiles.add(chosenTarget);
         interact(() -> lookup("#profile-open").queryButton().fire());
@@ -178,7 +179,7 @@ class ProfilesTest extends BenchFixture {
         chosenFiles.clear();
         chosenFiles.add(Files.writeString(folder.resolve("other.json"), "{}"));
         interact(() -> lookup("#profile-open").queryButton().fire());
-        assertThat(bench.desk().noticeProperty().get().kind()).isEqualTo(Notice.Kind.FAILED);
+        until("it is refused", () -> bench.desk().noticeProperty().get().kind() == Notice.Kind.FAILED);
         assertThat(bench.desk().noticeProperty().get().text()).startsWith("other.json holds no profile: ");
     }
 }
