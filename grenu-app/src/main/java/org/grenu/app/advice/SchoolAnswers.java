@@ -129,8 +129,7 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
      * only: its own share of the precision alone makes the interval wider, and the effect larger.
      */
     private static Verdict verdict(StudentT effect, double learnt, double margin) {
-        double half = (effect.quantile(0.975) - effect.quantile(0.025)) / 2;
-        boolean within = Math.abs(effect.location()) / learnt + half / Math.sqrt(learnt) < margin;
+        boolean within = Math.abs(effect.location()) / learnt + effect.half() / Math.sqrt(learnt) < margin;
         return within ? Verdict.SAME_IN_PRACTICE
                 : effect.excludesNought() ? Verdict.DIFFERS : Verdict.CANNOT_SAY_YET;
     }

@@ -30,6 +30,11 @@ public record StudentT(double location, double scale, double degrees) {
                 - t.cumulativeProbability((low - location) / scale));
     }
 
+    /** {@return half of its 95 % interval} */
+    public double half() {
+        return quantile(0.975) - location;
+    }
+
     /** {@return the chance of a value above that} */
     public double above(double value) {
         return 1 - new TDistribution(degrees).cumulativeProbability((value - location) / scale);

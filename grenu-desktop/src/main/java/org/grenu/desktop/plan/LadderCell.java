@@ -80,7 +80,7 @@ final class LadderCell extends ListCell<LadderRow> {
                 .yield()
                 .map(belief -> belief.shot(next.inputs()))
                 .ifPresent(yield -> told.setText(told.getText() + String.format(Locale.ROOT, ", EY %.1f ±%.1f",
-                        yield.median(), (yield.quantile(0.975) - yield.quantile(0.025)) / 2)));
+                        yield.median(), yield.half())));
         box.setMinHeight(46);
         return box;
     }

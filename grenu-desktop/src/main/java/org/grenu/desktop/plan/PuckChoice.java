@@ -45,16 +45,17 @@ record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site) {
                     + given.heldLike() + " are not written down", site);
         }
         Prediction time = given.advice().beliefs().time().shot(held);
-        double spread = (Math.log(time.quantile(0.975)) - Math.log(time.quantile(0.025))) / (2 * 1.96);
+        double spread = time.onScale().half() / 1.96;
         OptionalDouble yield = given.advice()
                 .beliefs()
                 .yield()
                 .map(belief -> OptionalDouble.of(belief.shot(held).median()))
                 .orElse(OptionalDouble.empty());
-        double yieldSpread = given.advice().beliefs().yield().map(belief -> {
-            Prediction shot = belief.shot(held);
-            return (shot.quantile(0.975) - shot.quantile(0.025)) / (2 * 1.96);
-        }).orElse(0.35);
+        double yieldSpread = given.advice()
+                .beliefs()
+                .yield()
+                .map(belief -> belief.shot(held).half() / 1.96)
+                .orElse(0.35);
         PuckFit fit = usual.like(new PuckFit.Known(pulled, time.median(), spread, yield, yieldSpread,
                 given.advice().shots().size()));
         return new PuckChoice(given.coffee(), fit,

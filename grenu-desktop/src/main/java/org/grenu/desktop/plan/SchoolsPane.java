@@ -213,9 +213,8 @@ final class SchoolsPane extends VBox {
     }
 
     private static String difference(StudentT effect, int decimals) {
-        double half = (effect.quantile(0.975) - effect.quantile(0.025)) / 2;
         return Reported.signed(effect.location(), decimals) + " ±"
-                + Reported.fixed(half, decimals);
+                + Reported.fixed(effect.half(), decimals);
     }
 
     private static String first(String words) {

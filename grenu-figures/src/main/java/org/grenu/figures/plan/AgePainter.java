@@ -4,8 +4,6 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Shape;
-import java.awt.geom.Ellipse2D;
-import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.function.Function;
@@ -22,26 +20,19 @@ import org.grenu.figures.theme.Theme;
 /** Paints a response against a coffee's age: what is noise as grain, the smooth course with its band, the shots. */
 public final class AgePainter {
 
-    private static final double LEFT = 56;
-    private static final double RIGHT = 66;
-    private static final double HEAD = 18;
+    private static final double LEFT = PlotFrame.LEFT;
+    private static final double HEAD = PlotFrame.HEAD;
     private static final double FOOT = 44;
-    private static final double DOT = 4.2;
 
     private final Graphics2D g;
     private final Theme theme;
     private final AgeTrend trend;
-    private final double width;
-    private final double height;
-    private final double low;
-    private final double high;
+    private final PlotFrame frame;
 
     private AgePainter(Graphics2D g, Theme theme, AgeTrend trend, double width, double height) {
         this.g = g;
         this.theme = theme;
         this.trend = trend;
-        this.width = width;
-        this.height = height;
         double least = trend.low();
         double most = trend.high();
         for (AgeTrend.Point point : trend.points()) {
@@ -49,8 +40,8 @@ public final class AgePainter {
             most = Math.max(most, point.value());
         }
         double margin = 0.1 * (most - least);
-        low = least - margin;
-        high = most + margin;
+        frame = new PlotFrame(width, height, FOOT, trend.days()[0] - 1, trend.days()[trend.days().length - 1] + 1,
+                least - margin, most + margin);
     }
 
     /**
@@ -65,36 +56,29 @@ public final class AgePainter {
     }
 
     private double x(double days) {
-        double first = trend.days()[0] - 1;
-        double last = trend.days()[trend.days().length - 1] + 1;
-        return LEFT + (days - first) / (last - first) * (width - LEFT - RIGHT);
+        return frame.x(days);
     }
 
     private double y(double value) {
-        return height - FOOT - (value - low) / (high - low) * (height - FOOT - HEAD);
+        return frame.y(value);
     }
 
     private void paint(Response response, Function<AgeTrend.Point, Color> ink) {
-        Grain.fill(g, new Rectangle2D.Double(LEFT, y(trend.high()), width - LEFT - RIGHT,
+        Grain.fill(g, new Rectangle2D.Double(LEFT, y(trend.high()), frame.right() - LEFT,
                 y(trend.low()) - y(trend.high())), theme);
         Words.draw(g, "noise: three spreads about the first day", LEFT + 7, y(trend.high()) + 14, Align.LEFT,
                 Face.REGULAR.at(11), theme.color("ink-2"));
         axes(response);
         Shape clip = g.getClip();
-        g.clip(new Rectangle2D.Double(LEFT, HEAD, width - LEFT - RIGHT, height - HEAD - FOOT));
+        g.clip(frame.inside());
         course();
         g.setClip(clip);
         for (AgeTrend.Point point : trend.points()) {
-            Ellipse2D dot = new Ellipse2D.Double(x(point.days()) - DOT, y(point.value()) - DOT, 2 * DOT, 2 * DOT);
-            g.setColor(ink.apply(point));
-            g.fill(dot);
-            g.setColor(theme.color("panel"));
-            g.setStroke(new BasicStroke(1.2f));
-            g.draw(dot);
+            frame.dot(g, theme, point.days(), point.value(), ink.apply(point));
         }
         trend.driftFrom().ifPresent(day -> {
-            line(x(day), HEAD, x(day), height - FOOT, "accent", 1.2);
-            boolean late = x(day) > width / 2;
+            PlotFrame.line(g, x(day), HEAD, x(day), frame.bottom(), theme.color("accent"), 1.2);
+            boolean late = x(day) > frame.width() / 2;
             Words.draw(g, "drift from day " + Reported.fixed(day, 0), x(day) + (late ? -6 : 6), HEAD + 12,
                     late ? Align.RIGHT : Align.LEFT, Face.SEMIBOLD.at(12), theme.color("accent"));
         });
@@ -125,27 +109,14 @@ public final class AgePainter {
     }
 
     private void axes(Response response) {
-        Ticks ticks = Ticks.of(low, high, 6);
-        for (double value : ticks.values()) {
-            line(LEFT, y(value), width - RIGHT, y(value), "grid", 0.75);
-            Words.draw(g, ticks.label(value), LEFT - 8, y(value) + 4, Align.RIGHT, Face.REGULAR.at(11),
-                    theme.color("muted"));
-        }
-        line(LEFT, height - FOOT, width - RIGHT, height - FOOT, "ink", 0.9);
+        frame.upright(g, theme, response.unit(), 6);
         Ticks days = Ticks.of(trend.days()[0], trend.days()[trend.days().length - 1], 7);
         for (double day : days.values()) {
-            line(x(day), height - FOOT, x(day), height - FOOT + 4, "ink", 0.9);
-            Words.draw(g, days.label(day), x(day), height - FOOT + 17, Align.CENTRE, Face.REGULAR.at(11),
+            PlotFrame.line(g, x(day), frame.bottom(), x(day), frame.bottom() + 4, theme.color("ink"), 0.9);
+            Words.draw(g, days.label(day), x(day), frame.bottom() + 17, Align.CENTRE, Face.REGULAR.at(11),
                     theme.color("ink-2"));
         }
-        Words.draw(g, "days since roast, those frozen not counted" + (response.unit().isEmpty() ? ""
-                : "; upright: " + response.unit()), (LEFT + width - RIGHT) / 2, height - FOOT + 35, Align.CENTRE,
-                Face.REGULAR.at(11), theme.color("muted"));
-    }
-
-    private void line(double x1, double y1, double x2, double y2, String role, double wide) {
-        g.setColor(theme.color(role));
-        g.setStroke(new BasicStroke((float) wide));
-        g.draw(new Line2D.Double(x1, y1, x2, y2));
+        Words.draw(g, "days since roast, those frozen not counted", (LEFT + frame.right()) / 2, frame.bottom() + 35,
+                Align.CENTRE, Face.REGULAR.at(11), theme.color("muted"));
     }
 }

@@ -5,7 +5,6 @@ import java.awt.Color;
 import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.Shape;
-import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
@@ -17,7 +16,6 @@ import java.util.function.ToDoubleFunction;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Reported;
 import org.grenu.figures.paint.Grain;
-import org.grenu.figures.paint.Ticks;
 import org.grenu.figures.paint.Words;
 import org.grenu.figures.paint.Words.Align;
 import org.grenu.figures.plan.LearntCurve.Band;
@@ -27,13 +25,11 @@ import org.grenu.figures.theme.Theme;
 /** Paints a response against the grind: coarser at the left, finer at the right. */
 public final class ResponsePainter {
 
-    private static final double LEFT = 56;
-    private static final double RIGHT = 66;
-    private static final double HEAD = 18;
+    private static final double LEFT = PlotFrame.LEFT;
+    private static final double HEAD = PlotFrame.HEAD;
     private static final double FOOT = 52;
     /** What “← coarser” needs at the axis' end. */
     private static final double END_WORDS = 66;
-    private static final double DOT = 4.2;
     private static final double REACH = 10;
     private static final int MOST_NAMED = 30;
     /** How strong a shot by another profile is drawn. */
@@ -42,16 +38,14 @@ public final class ResponsePainter {
     private final Graphics2D g;
     private final Theme theme;
     private final ResponseFigure figure;
-    private final double width;
-    private final double height;
+    private final PlotFrame frame;
     private final List<Rectangle2D> taken = new ArrayList<>();
 
     private ResponsePainter(Graphics2D g, Theme theme, ResponseFigure figure, double width, double height) {
         this.g = g;
         this.theme = theme;
         this.figure = figure;
-        this.width = width;
-        this.height = height;
+        this.frame = frame(figure, width, height);
     }
 
     /**
@@ -83,26 +77,27 @@ public final class ResponsePainter {
 
     /** {@return the notch at that place, counted finer} */
     public static double finerAt(ResponseFigure figure, double width, double x) {
-        double from = figure.grid()[0];
-        double to = figure.grid()[figure.grid().length - 1];
-        return from + (x - LEFT) / (width - LEFT - RIGHT) * (to - from);
+        return frame(figure, width, 1).along(x);
+    }
+
+    private static PlotFrame frame(ResponseFigure figure, double width, double height) {
+        return new PlotFrame(width, height, FOOT, figure.grid()[0], figure.grid()[figure.grid().length - 1],
+                figure.low(), figure.high());
     }
 
     private double x(double finer) {
-        double from = figure.grid()[0];
-        double to = figure.grid()[figure.grid().length - 1];
-        return LEFT + (finer - from) / (to - from) * (width - LEFT - RIGHT);
+        return frame.x(finer);
     }
 
     private double y(double value) {
-        return height - FOOT - (value - figure.low()) / (figure.high() - figure.low()) * (height - FOOT - HEAD);
+        return frame.y(value);
     }
 
     private void paint(Function<ResponseFigure.Point, Color> ink) {
-        axes();
+        frame.upright(g, theme, figure.response().unit(), 8);
         target();
         Shape clip = g.getClip();
-        g.clip(new Rectangle2D.Double(LEFT, HEAD, width - LEFT - RIGHT, height - HEAD - FOOT));
+        g.clip(frame.inside());
         area(figure.shots(), 0.07);
         area(figure.fit(), 0.09);
         line();
@@ -114,28 +109,16 @@ public final class ResponsePainter {
         notches();
     }
 
-    private void axes() {
-        Words.draw(g, figure.response().unit(), LEFT - 8, HEAD - 9, Align.RIGHT, Face.REGULAR.at(11),
-                theme.color("muted"));
-        Ticks ticks = Ticks.of(figure.low(), figure.high(), 8);
-        for (double value : ticks.values()) {
-            stroke(LEFT, y(value), width - RIGHT, y(value), "grid", 0.75);
-            Words.draw(g, ticks.label(value), LEFT - 8, y(value) + 4, Align.RIGHT, Face.REGULAR.at(11),
-                    theme.color("muted"));
-        }
-        stroke(LEFT, height - FOOT, width - RIGHT, height - FOOT, "ink", 0.9);
-    }
-
     private void target() {
         if (figure.target().isEmpty()) {
             return;
         }
         double top = Math.max(HEAD, y(figure.target().get().high()));
-        double bottom = Math.min(height - FOOT, y(figure.target().get().low()));
+        double bottom = Math.min(frame.bottom(), y(figure.target().get().low()));
         if (bottom - top < 1) {
             return;
         }
-        Grain.fill(g, new Rectangle2D.Double(LEFT, top, width - LEFT - RIGHT, bottom - top), theme);
+        Grain.fill(g, new Rectangle2D.Double(LEFT, top, frame.right() - LEFT, bottom - top), theme);
     }
 
     /** What the grain is, in the first corner of it that nothing else takes. */
@@ -144,14 +127,14 @@ public final class ResponsePainter {
             return;
         }
         double top = Math.max(HEAD, y(figure.target().get().high()));
-        double bottom = Math.min(height - FOOT, y(figure.target().get().low()));
+        double bottom = Math.min(frame.bottom(), y(figure.target().get().low()));
         String words = "wanted " + DecimalText.exact(figure.target().get().low()) + "–"
                 + DecimalText.exact(figure.target().get().high()) + " " + figure.response().unit();
         double wide = Words.width(words, Face.REGULAR.at(11)) + 8;
-        for (double x : new double[] {LEFT + 3, width - RIGHT - wide - 3}) {
+        for (double x : new double[] {LEFT + 3, frame.right() - wide - 3}) {
             for (double y : new double[] {top + 2, bottom - 17}) {
                 Rectangle2D place = new Rectangle2D.Double(x, y, wide, 15);
-                if (y > HEAD && y + 15 < height - FOOT && taken.stream().noneMatch(place::intersects)) {
+                if (y > HEAD && y + 15 < frame.bottom() && taken.stream().noneMatch(place::intersects)) {
                     g.setColor(theme.color("stipple-ground", 0.85));
                     g.fill(place);
                     Words.draw(g, words, x + 4, y + 11, Align.LEFT, Face.REGULAR.at(11), theme.color("ink-2"));
@@ -205,7 +188,7 @@ public final class ResponsePainter {
         double middle = within(fit.middle());
         double upper = Math.min(within(fit.high()), middle - 13);
         double lower = Math.max(within(shot.low()), middle + 13);
-        double x = width - RIGHT + 6;
+        double x = frame.right() + 6;
         Words.draw(g, "95 % fit", x, upper + 4, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
         Words.draw(g, "fit", x, middle + 4, Align.LEFT, Face.SEMIBOLD.at(10.5), theme.color("ink"));
         Words.draw(g, "95 % next", x, lower + 4, Align.LEFT, Face.REGULAR.at(10.5), theme.color("muted"));
@@ -213,7 +196,7 @@ public final class ResponsePainter {
     }
 
     private double within(double value) {
-        return Math.max(HEAD + 14, Math.min(height - FOOT - 18, y(value)));
+        return Math.max(HEAD + 14, Math.min(frame.bottom() - 18, y(value)));
     }
 
     private void next() {
@@ -222,11 +205,11 @@ public final class ResponsePainter {
         Color accent = theme.color("accent");
         g.setColor(accent);
         g.setStroke(new BasicStroke(1.2f));
-        g.draw(new Line2D.Double(x, HEAD, x, height - FOOT));
+        g.draw(new Line2D.Double(x, HEAD, x, frame.bottom()));
         g.setColor(theme.color("accent", 0.32));
         double top = Math.max(HEAD, y(next.band().high()));
-        g.fill(new Rectangle2D.Double(x - 3.5, top, 7, Math.min(height - FOOT, y(next.band().low())) - top));
-        double y = Math.max(HEAD + 6, Math.min(height - FOOT - 6, y(next.band().middle())));
+        g.fill(new Rectangle2D.Double(x - 3.5, top, 7, Math.min(frame.bottom(), y(next.band().low())) - top));
+        double y = Math.max(HEAD + 6, Math.min(frame.bottom() - 6, y(next.band().middle())));
         Path2D diamond = new Path2D.Double();
         diamond.moveTo(x, y - 5.6);
         diamond.lineTo(x + 5.6, y);
@@ -238,16 +221,16 @@ public final class ResponsePainter {
         g.setColor(accent);
         g.setStroke(new BasicStroke(1.6f));
         g.draw(diamond);
-        taken.add(new Rectangle2D.Double(x - 5, HEAD, 10, height - HEAD - FOOT));
+        taken.add(new Rectangle2D.Double(x - 5, HEAD, 10, frame.bottom() - HEAD));
         said(x);
     }
 
     /** Beside the line, on the side with more room. */
     private void said(double x) {
-        boolean before = x - LEFT > (width - LEFT - RIGHT) / 2;
+        boolean before = x - LEFT > (frame.right() - LEFT) / 2;
         double at = before ? x - 12 : x + 12;
         Align align = before ? Align.RIGHT : Align.LEFT;
-        double room = before ? at - LEFT - 8 : width - RIGHT - at - 8;
+        double room = before ? at - LEFT - 8 : frame.right() - at - 8;
         double baseline = HEAD + 14;
         List<String> lines = figure.next().lines();
         for (int i = 0; i < lines.size(); i++) {
@@ -267,13 +250,8 @@ public final class ResponsePainter {
 
     private void points(Function<ResponseFigure.Point, Color> ink) {
         for (ResponseFigure.Point point : figure.points()) {
-            Shape dot = new Ellipse2D.Double(x(point.finer()) - DOT, y(point.value()) - DOT, 2 * DOT, 2 * DOT);
-            g.setColor(Theme.withOpacity(ink.apply(point), point.other() ? OTHER : 1));
-            g.fill(dot);
-            g.setColor(theme.color("panel"));
-            g.setStroke(new BasicStroke(1.2f));
-            g.draw(dot);
-            taken.add(dot.getBounds2D());
+            taken.add(frame.dot(g, theme, point.finer(), point.value(),
+                    Theme.withOpacity(ink.apply(point), point.other() ? OTHER : 1)));
         }
         List<ResponseFigure.Point> named = figure.points()
                 .subList(Math.max(0, figure.points().size() - MOST_NAMED), figure.points().size());
@@ -303,27 +281,21 @@ public final class ResponsePainter {
         double from = figure.grid()[0];
         double to = figure.grid()[figure.grid().length - 1];
         double base = figure.next().finer();
-        int every = Math.max(1, (int) Math.ceil((to - from) * 44 / (width - LEFT - RIGHT)));
+        int every = Math.max(1, (int) Math.ceil((to - from) * 44 / (frame.right() - LEFT)));
         ToDoubleFunction<Integer> at = k -> base + k * every;
         for (int k = (int) Math.ceil((from - base) / every); at.applyAsDouble(k) <= to; k++) {
             double x = x(at.applyAsDouble(k));
-            stroke(x, height - FOOT, x, height - FOOT + 4, "ink", 0.9);
-            Words.draw(g, DecimalText.exact(figure.dial().number(at.applyAsDouble(k))), x, height - FOOT + 18,
+            PlotFrame.line(g, x, frame.bottom(), x, frame.bottom() + 4, theme.color("ink"), 0.9);
+            Words.draw(g, DecimalText.exact(figure.dial().number(at.applyAsDouble(k))), x, frame.bottom() + 18,
                     Align.CENTRE, (k == 0 ? Face.SEMIBOLD : Face.REGULAR).at(11),
                     theme.color(k == 0 ? "accent" : "ink-2"));
         }
-        double y = height - FOOT + 38;
+        double y = frame.bottom() + 38;
         Words.draw(g, "← coarser", LEFT, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
         String what = Words.fitted("grind" + (figure.grinder().isEmpty() ? "" : ", " + figure.grinder()),
-                Face.REGULAR.at(11), width - LEFT - RIGHT - 2 * END_WORDS);
-        Words.draw(g, what, (LEFT + width - RIGHT) / 2, y, Align.CENTRE, Face.REGULAR.at(11), theme.color("ink-2"));
-        Words.draw(g, "finer →", width - RIGHT, y, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
-    }
-
-    private void stroke(double x1, double y1, double x2, double y2, String role, double wide) {
-        g.setColor(theme.color(role));
-        g.setStroke(new BasicStroke((float) wide));
-        g.draw(new Line2D.Double(x1, y1, x2, y2));
+                Face.REGULAR.at(11), frame.right() - LEFT - 2 * END_WORDS);
+        Words.draw(g, what, (LEFT + frame.right()) / 2, y, Align.CENTRE, Face.REGULAR.at(11), theme.color("ink-2"));
+        Words.draw(g, "finer →", frame.right(), y, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
     }
 
     /** {@return the value of a shot as it is read off the figure} */
