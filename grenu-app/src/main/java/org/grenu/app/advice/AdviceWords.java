@@ -16,13 +16,23 @@ import org.grenu.core.learn.Prediction;
 import org.grenu.core.learn.ShotInputs;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
 
-/** The advice in sentences, with what is doubtful of it: the same on screen and on the command line. */
-public record AdviceWords(CoffeeAdvice given) {
+/**
+ * The advice in sentences, with what is doubtful of it: the same on screen and on the command line.
+ *
+ * @param units in which temperatures are told
+ */
+public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
 
     private static final int MOST_LISTED = 6;
     private static final double LITTLE_READ = 3;
+
+    /** The advice in °C. */
+    public AdviceWords(CoffeeAdvice given) {
+        this(given, DisplayUnits.CANONICAL);
+    }
 
     /** {@return the next shot in one line, such as “Grind 2.4, all else as in shot 63”} */
     public String next() {
@@ -60,7 +70,7 @@ public record AdviceWords(CoffeeAdvice given) {
                 time.quantile(0.025), time.quantile(0.975));
         Optional<Prediction> yield = given.advice().beliefs().yield().map(belief -> belief.shot(next.inputs()));
         if (yield.isPresent()) {
-            text += String.format(Locale.ROOT, "; EY %.1f %% (%.1f–%.1f)", yield.get().median(),
+            text += String.format(Locale.ROOT, "; EY as dosed %.1f %% (%.1f–%.1f)", yield.get().median(),
                     yield.get().quantile(0.025), yield.get().quantile(0.975));
         }
         return text + "; " + chance();
@@ -120,7 +130,7 @@ public record AdviceWords(CoffeeAdvice given) {
             case GRIND -> "Grind " + DecimalText.exact(dial().number(inputs.finer()));
             case DOSE -> String.format(Locale.ROOT, "Dose %.1f g", inputs.dose());
             case BEVERAGE -> String.format(Locale.ROOT, "Beverage mass %.0f g", inputs.beverage());
-            case TEMPERATURE -> String.format(Locale.ROOT, "%.0f °C", inputs.celsius());
+            case TEMPERATURE -> units.text(inputs.celsius(), "°C", 0);
             case AGE -> String.format(Locale.ROOT, "Day %.0f", inputs.days());
         };
     }

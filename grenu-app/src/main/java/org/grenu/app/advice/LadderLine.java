@@ -56,7 +56,7 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
                 .orElse("");
         return new LadderLine(rung, set(record, units),
                 rung.seconds().isPresent() ? Reported.fixed(rung.seconds().getAsDouble(), 1) + " s" : "", yield,
-                taste(record), changed(rung, dial), detail(rung, units), verdict(rung),
+                taste(record), changed(rung, dial, units), detail(rung, units), verdict(rung),
                 follows(rung));
     }
 
@@ -79,8 +79,8 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
         return picked.isEmpty() ? record.text(RecordField.TASTE).orElse("") : picked;
     }
 
-    private static String changed(Rung rung, GrinderDial dial) {
-        List<String> words = rung.changed().stream().map(change -> changed(change, dial)).toList();
+    private static String changed(Rung rung, GrinderDial dial, DisplayUnits units) {
+        List<String> words = rung.changed().stream().map(change -> changed(change, dial, units)).toList();
         if (rung.step() == Step.FIRST) {
             return "first of the ladder";
         }
@@ -92,7 +92,7 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
                         + words.get(words.size() - 1);
     }
 
-    private static String changed(SetUp.Changed change, GrinderDial dial) {
+    private static String changed(SetUp.Changed change, GrinderDial dial, DisplayUnits units) {
         OptionalDouble before = DecimalText.parse(change.before());
         OptionalDouble now = DecimalText.parse(change.now());
         if (before.isEmpty() || now.isEmpty()) {
@@ -105,7 +105,7 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
             return (notches > 0 ? "finer" : "coarser") + " by " + rounded(notches);
         }
         if (field.equals(Optional.of(RecordField.TEMPERATURE))) {
-            return (by > 0 ? "hotter" : "cooler") + " by " + rounded(by);
+            return (by > 0 ? "hotter" : "cooler") + " by " + rounded(units.difference(by, "°C"));
         }
         if (field.equals(Optional.of(RecordField.DOSE)) || field.equals(Optional.of(RecordField.BEVERAGE))) {
             return rounded(by) + " g " + (by > 0 ? "more" : "less")

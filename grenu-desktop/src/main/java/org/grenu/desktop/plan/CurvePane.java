@@ -73,7 +73,7 @@ final class CurvePane extends Region {
             return;
         }
         figure = ResponseFigure.of(given.get().advice(), given.get().setUp().dial(), given.get().grinder(),
-                curve.get(), lines(given.get(), curve.get()));
+                curve.get(), lines(model.answeredProperty().get().words().orElseThrow(), curve.get()));
         setAccessibleText(
                 curve.get().response().title() + " against grind. " + String.join(". ", figure.next().lines()));
         paint(figure);
@@ -95,9 +95,8 @@ final class CurvePane extends Region {
     }
 
     /** What is expected of the next shot in this response, and with which chance all that is wanted is met. */
-    private static List<String> lines(CoffeeAdvice given, LearntCurve curve) {
-        AdviceWords words = new AdviceWords(given);
-        LearntCurve.Band band = curve.shot(given.advice().next().inputs());
+    private static List<String> lines(AdviceWords words, LearntCurve curve) {
+        LearntCurve.Band band = curve.shot(words.given().advice().next().inputs());
         String unit = curve.response().unit().isEmpty() ? "" : " " + curve.response().unit();
         int decimals = 1;
         return List.of(words.heading(),

@@ -9,6 +9,7 @@ import org.grenu.app.advice.LadderLine;
 import org.grenu.app.advice.LeverTable;
 import org.grenu.app.advice.SchoolAnswers;
 import org.grenu.app.advice.TargetRecipe;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.figures.plan.LearntCurve;
 import org.grenu.figures.shelf.BagFigure;
 
@@ -24,10 +25,11 @@ import org.grenu.figures.shelf.BagFigure;
  * @param schools what the schools answer to how it tasted; empty where nothing unwanted was tasted
  * @param levers  what each lever would do
  * @param bag     that the newest shot came from; empty where it is not on the shelf
+ * @param units   in which it is told
  */
 public record DialInAnswer(String coffee, TargetRecipe target, CoffeeAdvice.Outcome outcome, List<LadderLine> lines,
         List<LearntCurve> curves, Optional<Causes> causes, Optional<SchoolAnswers> schools, LeverTable levers,
-        Optional<BagFigure> bag) {
+        Optional<BagFigure> bag, DisplayUnits units) {
 
     public DialInAnswer {
         lines = List.copyOf(lines);
@@ -41,6 +43,6 @@ public record DialInAnswer(String coffee, TargetRecipe target, CoffeeAdvice.Outc
 
     /** {@return it in words} */
     public Optional<AdviceWords> words() {
-        return given().map(AdviceWords::new);
+        return given().map(given -> new AdviceWords(given, units));
     }
 }

@@ -55,10 +55,10 @@ record DialInQuestion(String coffee, List<ShotSummary> shots, Shelf shelf, Study
                     LearntCurve.all(given.advice().advice(), target.aim(), time), Causes.of(given.advice()),
                     SchoolAnswers.of(given.advice(), settings.schools().all(),
                             expected()),
-                    LeverTable.of(given.advice()), bag());
+                    LeverTable.of(given.advice()), bag(), settings.units());
         }
         return new DialInAnswer(coffee, target, outcome, List.of(), List.of(), Optional.empty(), Optional.empty(),
-                new LeverTable(List.of()), bag());
+                new LeverTable(List.of()), bag(), settings.units());
     }
 
     private String newest(RecordField field) {

@@ -29,7 +29,7 @@ final class NextShotSection extends Section {
     static {
         NAMES.put(RecordField.GRIND, "Grind");
         NAMES.put(RecordField.DOSE, "Dose, g");
-        NAMES.put(RecordField.TEMPERATURE, "Water, °C");
+        NAMES.put(RecordField.TEMPERATURE, "Water, ");
         NAMES.put(RecordField.BEVERAGE, "Cup, g");
         NAMES.put(RecordField.PUMP_OFF, "Time, s");
         NAMES.put(RecordField.READINGS, "Strength, %");
@@ -48,6 +48,7 @@ final class NextShotSection extends Section {
     private final Label doubts = new Label();
     private final Label refusal = new Label();
     private final List<TextField> fields = new ArrayList<>();
+    private final List<Label> names = new ArrayList<>();
     /** What stood in each field before anything was typed. */
     private final List<String> prefilled = new ArrayList<>();
     private String coffee = "";
@@ -99,11 +100,11 @@ final class NextShotSection extends Section {
             boolean wide = field == RecordField.TASTING;
             typed.setPrefWidth(wide ? 126 : 60);
             typed.setPromptText(wide ? "sour 6; sweet 3" : "");
-            typed.setAccessibleText(NAMES.get(field));
             typed.setOnAction(event -> write(null));
             fields.add(typed);
             prefilled.add("");
-            Label name = new Label(NAMES.get(field));
+            Label name = new Label();
+            names.add(name);
             name.getStyleClass().addAll(Styles.MUTED, Styles.CAPTION);
             flow.getChildren().add(new VBox(1, name, typed));
         }
@@ -137,8 +138,19 @@ final class NextShotSection extends Section {
         }
     }
 
+    private void nameFields() {
+        for (int i = 0; i < fields.size(); i++) {
+            RecordField field = NextShotViewModel.TYPED.get(i);
+            String words = NAMES.get(field)
+                    + (field == RecordField.TEMPERATURE ? model.units().symbol(field.unit()) : "");
+            names.get(i).setText(words);
+            fields.get(i).setAccessibleText(words);
+        }
+    }
+
     /** What was typed stays, but for another coffee, or where a lever was chosen by hand. */
     private void prefill(boolean chosen) {
+        nameFields();
         boolean another = !dialIn.coffeeProperty().get().equals(coffee);
         coffee = dialIn.coffeeProperty().get();
         for (int i = 0; i < fields.size(); i++) {

@@ -16,6 +16,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.RefusedEntry;
 import org.grenu.core.learn.ShotInputs;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.SetUp;
@@ -78,16 +79,24 @@ public final class NextShotViewModel {
     String prefilled(RecordField field) {
         Optional<ShotInputs> planned = planned();
         if (planned.isEmpty()) {
-            return recipe().map(ShelfItem::entries).flatMap(card -> card.entry(asMeant(field))).orElse("");
+            return recipe().map(ShelfItem::entries)
+                    .flatMap(card -> card.entry(asMeant(field)))
+                    .map(entry -> units().shown(field.unit(), entry))
+                    .orElse("");
         }
         ShotInputs inputs = planned.get();
         return switch (field) {
             case GRIND ->
                     given().map(given -> DecimalText.exact(given.setUp().dial().number(inputs.finer()))).orElse("");
             case DOSE -> rounded(inputs.dose());
-            case TEMPERATURE -> rounded(inputs.celsius());
+            case TEMPERATURE -> units().shown("°C", rounded(inputs.celsius()));
             default -> "";
         };
+    }
+
+    /** {@return the units that the user types and reads in} */
+    DisplayUnits units() {
+        return desk.units().getValue();
     }
 
     private static RecordField asMeant(RecordField field) {
@@ -113,7 +122,7 @@ public final class NextShotViewModel {
                 LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString());
         for (int i = 0; i < TYPED.size(); i++) {
             if (!typed.get(i).isBlank()) {
-                record = record.with(TYPED.get(i), typed.get(i));
+                record = record.with(TYPED.get(i), units().meant(TYPED.get(i).unit(), typed.get(i)));
             }
         }
         if (record.has(RecordField.PUMP_OFF)) {

@@ -22,6 +22,7 @@ import org.grenu.app.advice.SchoolAnswers.Evidence;
 import org.grenu.app.advice.SchoolAnswers.Verdict;
 import org.grenu.core.learn.Prediction;
 import org.grenu.core.learn.StudentT;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Styles;
@@ -129,7 +130,7 @@ final class SchoolsPane extends VBox {
     }
 
     private Node lever(Evidence lever, SchoolAnswers answers) {
-        Label words = new Label(first(lever.move().words()));
+        Label words = new Label(first(lever.move().words(units())));
         words.getStyleClass().add(Styles.STRONG);
         Label basis = new Label(lever.taste().isEmpty() ? "no strength of it noted yet"
                 : lever.tasted() + (lever.tasted() == 1 ? " shot tasted" : " shots tasted")
@@ -153,7 +154,7 @@ final class SchoolsPane extends VBox {
             number.getStyleClass().addAll(Styles.CHIP, Styles.STRONG);
             number.setMinWidth(Region.USE_PREF_SIZE);
             PaintedRow interval = new PaintedRow(appearance.themeProperty(), LeverPainter.HEIGHT,
-                    first(lever.move().words()) + ": " + answers.note().quality() + " " + difference(effect, 1),
+                    first(lever.move().words(units())) + ": " + answers.note().quality() + " " + difference(effect, 1),
                     (g, theme, width) -> LeverPainter.paint(g, theme, effect, MARGIN,
                             lever.verdict() == Verdict.DIFFERS, most(answers), width));
             VBox picture = new VBox(number, interval);
@@ -187,7 +188,7 @@ final class SchoolsPane extends VBox {
     }
 
     private Node use(Evidence lever) {
-        Button use = new Button("Use: " + lever.move().words());
+        Button use = new Button("Use: " + lever.move().words(units()));
         use.setId("use-" + lever.move().lever().name().toLowerCase(Locale.ROOT)
                 + (lever.move().by() > 0 ? "-up" : "-down"));
         use.getStyleClass().add(Styles.ACTION);
@@ -232,12 +233,12 @@ final class SchoolsPane extends VBox {
         grid.getColumnConstraints()
                 .addAll(new ColumnConstraints(128), new ColumnConstraints(124),
                         new ColumnConstraints(104), wide);
-        grid.addRow(0, caption("Lever"), caption("Time, s"), caption("EY, %"), caption("rests on"));
+        grid.addRow(0, caption("Lever"), caption("Time, s"), caption("EY as dosed, %"), caption("rests on"));
         int row = 1;
         for (LeverTable.Row lever : table.rows()) {
             Label rests = caption(lever.tried() ? "this log" : "common practice: this log has not moved it");
             rests.setWrapText(true);
-            grid.addRow(row++, strong(first(lever.move().words())), value(lever.time()),
+            grid.addRow(row++, strong(first(lever.move().words(units()))), value(lever.time()),
                     lever.yield().map(SchoolsPane::value).orElseGet(() -> caption("not read yet")), rests);
         }
         HBox.setHgrow(grid, Priority.ALWAYS);
@@ -261,5 +262,9 @@ final class SchoolsPane extends VBox {
                 + Reported.fixed(shot.quantile(0.975), 1) + ")");
         label.setMinWidth(Region.USE_PREF_SIZE);
         return label;
+    }
+
+    private DisplayUnits units() {
+        return model.answeredProperty().get().units();
     }
 }

@@ -154,10 +154,15 @@ public final class StartPanel extends OverlayPanel {
     }
 
     private int add(Field field, int row) {
-        Label name = new Label(field.title() + (field.unit().isEmpty() ? "" : ", " + field.unit()));
+        Label name = new Label(
+                field.title() + (field.unit().isEmpty() ? "" : ", " + target.units().symbol(field.unit())));
         name.setWrapText(true);
         name.setPadding(new Insets(4, 0, 0, 0));
-        TextField typed = new TextField(start.of(field).map(Proposed::value).orElse(""));
+        TextField typed = new TextField(
+                start.of(field)
+                        .map(Proposed::value)
+                        .map(value -> target.units().shown(field.unit(), value))
+                        .orElse(""));
         typed.setId("start-" + field.key().replace('_', '-'));
         typed.getStyleClass().add(Styles.ENTRY);
         typed.setPromptText("unknown");
@@ -210,7 +215,7 @@ public final class StartPanel extends OverlayPanel {
         try {
             Entries card = start.card();
             for (Map.Entry<Field, TextField> one : fields.entrySet()) {
-                card = card.with(one.getKey(), one.getValue().getText());
+                card = card.with(one.getKey(), target.units().meant(one.getKey().unit(), one.getValue().getText()));
             }
             target.keep(card.with(ShelfField.AIM_SOURCE, TargetViewModel.source(start)));
             setVisible(false);

@@ -90,7 +90,8 @@ final class TargetSection extends Section {
         int row = 0;
         grid.addRow(row++, name("Dose → in the cup", "g"),
                 pair(RecordField.DOSE_TARGET, "→", RecordField.BEVERAGE_TARGET));
-        grid.addRow(row++, name("Water, °C · grind", ""), pair(RecordField.TEMPERATURE, "·", RecordField.GRIND));
+        grid.addRow(row++, name("Water, " + model.units().symbol("°C") + " · grind", ""),
+                pair(RecordField.TEMPERATURE, "·", RecordField.GRIND));
         grid.addRow(row++, name("Profile", ""), editor(RecordField.PROFILE, 0));
         grid.addRow(row++, name("Time", "s"), pair(ShelfField.AIM_TIME_FROM, "–", ShelfField.AIM_TIME_TO));
         grid.addRow(row++, name("EY as dosed", "%"), pair(ShelfField.AIM_YIELD_FROM, "–", ShelfField.AIM_YIELD_TO));

@@ -13,6 +13,7 @@ import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
 import org.grenu.core.recipe.Proposed;
 import org.grenu.core.recipe.StartRecipe;
+import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.TasteNote;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.shelf.Shelf;
@@ -38,6 +39,11 @@ public final class TargetViewModel {
         this.dialIn = dialIn;
         this.desk = dialIn.desk();
         this.starting = dialIn.another();
+    }
+
+    /** {@return the units that the user types and reads in} */
+    DisplayUnits units() {
+        return desk.units().getValue();
     }
 
     DialInViewModel dialIn() {

@@ -15,8 +15,10 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import org.grenu.app.advice.AdviceWords;
 import org.grenu.app.advice.CoffeeAdvice;
 import org.grenu.app.advice.SchoolAnswers;
+import org.grenu.app.settings.StudySettings;
 import org.grenu.core.diagnosis.SchoolMove;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.RefusedEntry;
@@ -24,6 +26,8 @@ import org.grenu.core.learn.AgeTrend;
 import org.grenu.core.learn.Ladder.Step;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.quantity.Unit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.ShotState;
@@ -217,6 +221,33 @@ class DialInViewModelTest extends DeskFixture {
 
         target.start("milk", start -> target.keep(start.card()));
         until(() -> desk.shelfProperty().get().find(ShelfKind.RECIPE, COFFEE + " 2").isPresent());
+    }
+
+    /** Who reads °F is told and asked in °F, and °C is kept. */
+    @Test
+    void temperaturesAreInTheUsersUnit() {
+        grinder();
+        look();
+        next.keepGrinder(GRINDER, "0.1");
+        StudySettings usual = desk.settingsProperty().get();
+        desk.choose(usual.with(usual.display().in(new DisplayUnits(Unit.FAHRENHEIT, Unit.BAR))));
+        now = now.plus(apart);
+        next.write(List.of("2.6", "18", "200", "36", "24", "", ""));
+        until(() -> answer().given().isPresent());
+        assertThat(desk.shots().get(0).written().number(RecordField.TEMPERATURE).orElseThrow())
+                .isCloseTo(93.33, within(0.01));
+        assertThat(Double.parseDouble(next.prefilled(RecordField.TEMPERATURE))).isCloseTo(200, within(0.2));
+        assertThat(answer().lines().get(0).set()).contains("°F");
+        AdviceWords words = answer().words().orElseThrow();
+        assertThat(words.setting(Slope.TEMPERATURE, given().advice().held())).isEqualTo("200 °F");
+        assertThat(new SchoolMove(Slope.TEMPERATURE, -2).words(answer().units())).isEqualTo("cooler by 3.6 °F");
+        target.start("", start -> target.keep(start.card()));
+        until(() -> target.recipe().isPresent());
+        EntryViewModel water = target.entry(RecordField.TEMPERATURE);
+        water.enter("190");
+        until(() -> target.recipe().orElseThrow().entries().number(RecordField.TEMPERATURE).orElse(99) < 90);
+        assertThat(target.recipe().orElseThrow().entries().number(RecordField.TEMPERATURE).orElseThrow())
+                .isCloseTo(87.78, within(0.01));
     }
 
     /** Two schools that disagree become a study; asked again, another of its own name. */
