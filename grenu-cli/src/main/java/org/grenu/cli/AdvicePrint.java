@@ -162,6 +162,8 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
                 .put("beverage_g", inputs.beverage())
                 .put("temperature_c", inputs.celsius())
                 .put("chance", next.chance());
+        ArrayNode unmeasured = node.putArray("chance_leaves_out");
+        words().leftOut().forEach(unmeasured::add);
         if (next instanceof NextShot.Change change) {
             node.put("moved", change.lever().name().toLowerCase(Locale.ROOT));
         }

@@ -57,9 +57,27 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                         : next instanceof NextShot.Repeat ? "Next: " + set + " once more" : "Next: " + set;
     }
 
-    /** {@return the chance of all that is wanted, such as “92 in 100 to meet 27–31 s”} */
+    /** {@return the chance of all that is wanted and was ever measured, and what it leaves out for want of that} */
     public String chance() {
-        return String.format(Locale.ROOT, "%.0f in 100 to meet %s", 100 * given.advice().next().chance(), wanted());
+        List<String> left = leftOut();
+        return String.format(Locale.ROOT, "%.0f in 100 to meet %s", 100 * given.advice().next().chance(),
+                listed(wanted(true))) + (left.isEmpty() ? "" : " (" + listed(left) + " not measured yet: left out)");
+    }
+
+    /** {@return what is wanted but was never measured, so that no chance tells of it} */
+    public List<String> leftOut() {
+        List<String> left = new ArrayList<>();
+        if (given.advice().beliefs().yield().isEmpty()) {
+            given.aim().yield().ifPresent(range -> left.add("EY"));
+            given.aim().strength().ifPresent(range -> left.add("strength"));
+        }
+        given.aim()
+                .tastes()
+                .keySet()
+                .stream()
+                .filter(taste -> !given.advice().beliefs().tastes().containsKey(taste))
+                .forEach(left::add);
+        return left;
     }
 
     /** {@return what is expected of it, with its interval and chance} */
@@ -146,12 +164,31 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
 
     /** {@return all that is wanted, such as “27–31 s and EY 18–22 %”} */
     public String wanted() {
+        return listed(wanted(false));
+    }
+
+    private List<String> wanted(boolean measured) {
+        List<String> left = measured ? leftOut() : List.of();
         List<String> wanted = new ArrayList<>(List.of(range(given.aim().time()) + " s"));
-        given.aim().yield().ifPresent(range -> wanted.add("EY " + range(range) + " %"));
-        given.aim().strength().ifPresent(range -> wanted.add("strength " + range(range) + " %"));
-        given.aim().tastes().forEach((taste, range) -> wanted.add(taste + " " + range(range)));
-        return wanted.size() < 2 ? wanted.get(0)
-                : String.join(", ", wanted.subList(0, wanted.size() - 1)) + " and " + wanted.get(wanted.size() - 1);
+        given.aim()
+                .yield()
+                .filter(range -> !left.contains("EY"))
+                .ifPresent(range -> wanted.add("EY " + range(range) + " %"));
+        given.aim()
+                .strength()
+                .filter(range -> !left.contains("strength"))
+                .ifPresent(range -> wanted.add("strength " + range(range) + " %"));
+        given.aim().tastes().forEach((taste, range) -> {
+            if (!left.contains(taste)) {
+                wanted.add(taste + " " + range(range));
+            }
+        });
+        return wanted;
+    }
+
+    private static String listed(List<String> words) {
+        return words.size() < 2 ? String.join("", words)
+                : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
     }
 
     private static String range(AimRange range) {
@@ -181,7 +218,8 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
             parts.add(counted((int) unpurged, "shot") + " without a purge");
         }
         if (extraction() && given.advice().read() < LITTLE_READ) {
-            parts.add("hardly read: extraction is mostly assumed");
+            parts.add(given.advice().read() == 0 ? "not read: the chance is of the time alone"
+                    : "hardly read: extraction is mostly assumed");
         }
         if (mostlyAssumed()) {
             parts.add("what the change does is mostly assumed");

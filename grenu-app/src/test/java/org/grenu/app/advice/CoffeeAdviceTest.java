@@ -145,4 +145,16 @@ class CoffeeAdviceTest {
         assertThat(start.card().text(RecordField.COFFEE)).hasValue("Lot Pipit 2");
         assertThat(start.of(RecordField.DOSE_TARGET)).isPresent();
     }
+
+    /** What was never measured is in no chance, and the sentence that has the chance says so itself. */
+    @Test
+    void aChanceNamesWhatItLeavesOut() {
+        Aim both = new Aim(new AimRange(26, 30), Optional.of(new AimRange(19, 21)), Optional.of(new AimRange(8, 11)),
+                Map.of());
+        assertThat(new AdviceWords(onGrinder().pulled(2.6).pulled(2.4).given(both)).chance())
+                .endsWith(" in 100 to meet 26–30 s (EY and strength not measured yet: left out)");
+        assertThat(new AdviceWords(onGrinder().pulled(2.6)
+                .pulled(2.4, RecordField.READINGS, "9.8")
+                .given(both)).chance()).endsWith(" in 100 to meet 26–30 s, EY 19–21 % and strength 8–11 %");
+    }
 }

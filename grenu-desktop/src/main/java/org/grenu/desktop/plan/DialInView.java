@@ -2,6 +2,7 @@ package org.grenu.desktop.plan;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -81,6 +82,10 @@ final class DialInView extends BorderPane {
         var against = Choices.of("dial-in-against", "What it is drawn against", List.of("grind", "age"), "grind",
                 axis -> axis, axis -> model.byAgeProperty().set(axis.equals("age")));
         against.setPrefWidth(78);
+        against.visibleProperty()
+                .bind(Bindings.createBooleanBinding(() -> Optional.ofNullable(model.answeredProperty().get())
+                        .flatMap(DialInAnswer::given)
+                        .isPresent(), model.answeredProperty()));
         model.byAgeProperty().addListener((o, was, is) -> describe());
         HBox first = new HBox(8, title, against, gap, tabs);
         first.setAlignment(Pos.CENTER_LEFT);
