@@ -58,7 +58,7 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
                 .toList();
         if (ofCoffee.isEmpty()) {
             return new NotYet("There is no shot of “" + asked.coffee
-                    + "” yet. Begin with a start recipe, or write the first shot down.");
+                    + "” yet. Write the first one down; a start recipe says what to begin with.");
         }
         String grinder = asked.grinder.isEmpty() ? usualGrinder(shots, asked.coffee) : asked.grinder;
         List<MeasuredShot> onGrinder = shots.stream()

@@ -40,8 +40,8 @@ class CoffeeAdviceTest {
     @Test
     void whatIsMissingIsSaidWithItsRemedy() {
         assertThat(refused(onGrinder().advise(AIM)))
-                .isEqualTo("There is no shot of “Lot Wren 5” yet. Begin with a start "
-                        + "recipe, or write the first shot down.");
+                .isEqualTo("There is no shot of “Lot Wren 5” yet. Write the first one down; a start "
+                        + "recipe says what to begin with.");
         assertThat(refused(onGrinder().pulled(2.4).advise(AIM, Notebook.COFFEE, "G-burr X")))
                 .isEqualTo("No shot of “Lot Wren 5” was ground on “G-burr X”.");
         assertThat(refused(new Notebook().pulled(2.4).advise(AIM))).contains("what one notch of the grinder is")

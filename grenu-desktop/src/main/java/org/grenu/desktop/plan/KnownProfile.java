@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grenu.core.profile.Profile;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.Shelf;
@@ -48,14 +49,20 @@ public record KnownProfile(String name, Optional<ShelfItem> item, Profile profil
         }
         byName.forEach((name, pulled) -> {
             if (shelf.find(ShelfKind.PROFILE, name).isEmpty()) {
-                pulled.stream()
-                        .flatMap(shot -> shot.record().profileSteps().stream())
-                        .reduce((first, second) -> second)
+                newestSteps(pulled)
                         .ifPresent(steps -> all.add(new KnownProfile(name, Optional.empty(), steps, pulled)));
             }
         });
         all.sort((a, b) -> a.name.compareToIgnoreCase(b.name));
         return all;
+    }
+
+    /** Read from the newest on: a large library's shots need not all be read. */
+    private static Optional<Profile> newestSteps(List<ShotSummary> pulled) {
+        return IntStream.rangeClosed(1, pulled.size())
+                .mapToObj(back -> pulled.get(pulled.size() - back))
+                .flatMap(shot -> shot.record().profileSteps().stream())
+                .findFirst();
     }
 
     /** {@return the number of its version} */
