@@ -1,7 +1,8 @@
 # Reference values for org.grenu.core.model, made once with R 4.2.2 and its packages
-# lme4 1.1-31, lmerTest 3.1-3, car 3.1-1, emmeans 1.8.4:   Rscript reference.R
+# lme4 1.1-31, lmerTest 3.1-3, car 3.1-1, emmeans 1.8.4, pbkrtest 0.5.2, clubSandwich 0.5.8:   Rscript reference.R
 # Writes shots.csv and sleep.csv (the data) and results.csv (name, value). The tests read these files and need no R.
-suppressMessages({library(lme4); library(lmerTest); library(car); library(emmeans)})
+suppressMessages({library(lme4); library(lmerTest); library(car); library(emmeans); library(pbkrtest)
+  library(clubSandwich)})
 options(digits = 17)
 RNGversion("4.2.2")
 set.seed(14)
@@ -41,26 +42,19 @@ for (term in c("grind", "profile", "coffee", "profile:coffee", "mass")) {
 for (i in 1:n) say(paste("fixed leverage", i), hatvalues(fixed)[i])
 say("mixed sigma", sigma(mixed))
 say("mixed tau", as.data.frame(VarCorr(mixed))$sdcor[1])
-# Where an interaction contains a main effect, lmerTest takes the main effect's contrasts from the unweighted model matrix,
-# car from the fit's own covariance, as we do: so F of those from car, and lmerTest's tests of a model without it.
-for (term in c("profile", "coffee")) {
-  chisq <- Anova(mixed, type = 2)
-  say(paste("mixed F", term), chisq[term, "Chisq"] / chisq[term, "Df"])
+# pbkrtest takes every weight for 1: the same model without weights. Where an interaction contains a main effect, lmerTest
+# takes the main effect's contrasts from the unweighted model matrix, so those are of a model without it.
+plain <- lmer(y ~ grind + profile * coffee + mass + (1 | day), shots, control = tight)
+additive <- lmer(y ~ grind + profile + coffee + mass + (1 | day), shots, control = tight)
+for (model in c("plain", "additive")) {
+  kr <- anova(get(model), type = 2, ddf = "Kenward-Roger")
+  for (term in if (model == "plain") c("grind", "profile:coffee", "mass") else c("profile", "coffee", "mass")) {
+    say(paste(model, "F", term), kr[term, "F value"])
+    say(paste(model, "df", term), kr[term, "DenDF"])
+  }
 }
-additive <- lmer(y ~ grind + profile + coffee + mass + (1 | day), shots, weights = weight, control = tight)
-add2 <- anova(additive, type = 2)
-for (term in c("profile", "coffee", "mass")) { # p follows from these, its error a hundredfold where it is tiny
-  say(paste("additive F", term), add2[term, "F value"])
-  say(paste("additive df", term), add2[term, "DenDF"])
-}
-aov2 <- anova(mixed, type = 2)
-for (term in c("grind", "profile:coffee", "mass")) {
-  say(paste("mixed F", term), aov2[term, "F value"])
-  say(paste("mixed df", term), aov2[term, "DenDF"])
-  say(paste("mixed p", term), aov2[term, "Pr(>F)"])
-}
-emm_options(lmer.df = "satterthwaite", msg.interaction = FALSE)
-for (model in c("fixed", "mixed")) {
+emm_options(lmer.df = "kenward-roger", msg.interaction = FALSE)
+for (model in c("fixed", "plain")) {
   means <- emmeans(get(model), "coffee")
   table <- as.data.frame(means)
   for (i in 1:3) {
@@ -85,8 +79,40 @@ sleeping <- lmer(reaction ~ days + (1 | subject), sleep, control = tight)
 say("sleep sigma", sigma(sleeping))
 say("sleep tau", as.data.frame(VarCorr(sleeping))$sdcor[1])
 say("sleep slope", fixef(sleeping)["days"])
-say("sleep slope se", sqrt(vcov(sleeping)["days", "days"]))
-say("sleep slope df", coef(summary(sleeping))["days", "df"])
+sleepKR <- coef(summary(sleeping, ddf = "Kenward-Roger"))["days", ]
+say("sleep slope se", sleepKR["Std. Error"])
+say("sleep slope df", sleepKR["df"])
+
+# Where the days are few, and where they spread by nothing (the restricted likelihood's edge).
+few <- shots[c(1:4, 9:13, 22:26), ]
+few$y <- round(few$y + c(a = 0.6, b = -0.8, c = 0.1, d = 0.9)[as.character(few$day)], 3)
+few$still <- round(20 - 3 * (few$grind - 2.4) + c(-0.2, 0.2, 0.1, -0.1, 0, 0.15, -0.15)[seq_len(nrow(few)) %% 7 + 1], 3)
+for (response in c("y", "still")) {
+  days <- suppressMessages(lmer(as.formula(paste(response, "~ grind + (1 | day)")), few, control = tight))
+  row <- coef(summary(days, ddf = "Kenward-Roger"))["grind", ]
+  say(paste("few", response, "tau"), as.data.frame(VarCorr(days))$sdcor[1])
+  say(paste("few", response, "slope"), row["Estimate"])
+  say(paste("few", response, "se"), row["Std. Error"])
+  say(paste("few", response, "df"), row["df"])
+}
+write.csv(few[c("grind", "day", "y", "still")], "few.csv", row.names = FALSE, quote = FALSE)
+
+# Spreads that differ: HC2 with Bell and McCaffrey's degrees of freedom, every row a cluster of its own; Welch.
+robust <- function(name, model, ...) {
+  found <- as.data.frame(coef_test(model, vcov = vcovCR(model, cluster = seq_len(nobs(model)), type = "CR2", ...),
+    test = "Satterthwaite"))
+  for (term in c("grind", "mass")) {
+    say(paste(name, "se", term), found[rownames(found) == term, "SE"])
+    say(paste(name, "df", term), found[rownames(found) == term, grep("^df", names(found))[1]])
+  }
+}
+robust("hc2", lm(y ~ grind + profile * coffee + mass, shots))
+robust("hc2 weighted", fixed, inverse_var = TRUE)
+for (pair in list(c("heron", "marten"), c("heron", "siskin"), c("marten", "siskin"))) {
+  welch <- t.test(shots$y[shots$coffee == pair[1]], shots$y[shots$coffee == pair[2]])
+  say(paste("welch se", pair[1], pair[2]), welch$stderr)
+  say(paste("welch df", pair[1], pair[2]), welch$parameter)
+}
 
 line <- lm(y ~ grind, shots)
 fit <- anova(line, lm(y ~ factor(grind), shots))

@@ -132,7 +132,7 @@ final class Answering {
                 .ifPresent(blocks -> words.append(blocks.levels().size())
                         .append(" blocks (")
                         .append(Wording.small(blocks.name()))
-                        .append(model.random() ? ") as a sample of all (restricted likelihood, Satterthwaite). "
+                        .append(model.random() ? ") as a sample of all (restricted likelihood, Kenward–Roger). "
                                 : ") as themselves. "));
         if (ground.offTheCurve(model.response())) {
             words.append("Read off each shot's own curve at ")

@@ -16,11 +16,10 @@ final class InterceptLikelihood {
     private final double[][] groupAxes;
     private final double[] groupRests;
     private final double rest;
-    private final LeastSquares.Solution weighted;
     private final int rank;
 
-    /** QᵀV⁻¹Q as LLᵀ, and the sum of squares left over, at one λ and σ = 1. */
-    private record At(double[][] root, double squares, double logDeterminant) {
+    /** The sum of squares left over and log |QᵀV⁻¹Q|, at one λ and σ = 1. */
+    private record At(double squares, double logDeterminant) {
     }
 
     InterceptLikelihood(double[][] x, double[] y, double[] weights, List<int[]> groups) {
@@ -36,8 +35,7 @@ final class InterceptLikelihood {
         }
         double[][] axes = LeastSquares.axes(scaled);
         // What the columns explain is in no one's likelihood; without it few digits cancel.
-        weighted = LeastSquares.solve(scaled, response, 0);
-        double[] left = weighted.residuals();
+        double[] left = LeastSquares.solve(scaled, response, 0).residuals();
         rank = axes.length;
         groupWeights = new double[groups.size()];
         groupAxes = new double[groups.size()][rank];
@@ -57,25 +55,13 @@ final class InterceptLikelihood {
     /** {@return minus twice the restricted log-likelihood with σ² at its best, but for a constant} */
     double profiled(double lambda) {
         At at = at(lambda);
-        return (rows - rank) * Math.log(at.squares) + at.logDeterminant + logDeterminantOfErrors(1, lambda);
+        return (rows - rank) * Math.log(at.squares) + at.logDeterminant + logDeterminantOfErrors(lambda);
     }
 
-    /** {@return minus twice the restricted log-likelihood, but for a constant} */
-    double deviance(double sigma, double tau) {
-        At at = at(tau / sigma);
-        return at.squares / sigma + at.logDeterminant - rank * Math.log(sigma) + logDeterminantOfErrors(sigma, tau);
-    }
-
-    /** {@return the variance of that combination of the coefficients} */
-    double variance(double[] contrast, double sigma, double tau) {
-        double[] a = forward(at(tau / sigma).root, weighted.root(contrast));
-        return sigma * Arrays.stream(a).map(v -> v * v).sum();
-    }
-
-    private double logDeterminantOfErrors(double sigma, double tau) {
-        double log = rows * Math.log(sigma);
+    private double logDeterminantOfErrors(double lambda) {
+        double log = 0;
         for (double weight : groupWeights) {
-            log += Math.log1p(tau * weight / sigma);
+            log += Math.log1p(lambda * weight);
         }
         return log;
     }
@@ -102,7 +88,7 @@ final class InterceptLikelihood {
         for (double v : forward(a, b)) {
             squares -= v * v;
         }
-        return new At(a, squares, log);
+        return new At(squares, log);
     }
 
     /** Cholesky's L in place of the lower half. {@return log of the determinant} */

@@ -1,6 +1,7 @@
 package org.grenu.core.model;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.numbers.Samples;
@@ -9,16 +10,14 @@ import org.grenu.core.numbers.Samples;
  * A linear model whose groups (days, sessions) each shift all of their rows by an amount of their own:
  * Xβ + b + ε, Var b = τ², Var ε = σ²/w, fitted by restricted maximum likelihood over the ratio λ = τ²/σ².
  *
- * <p>Degrees of freedom after Satterthwaite: 2v²/Var v, with v the contrast's variance and the covariance of (σ², τ²)
- * from the curvature of the restricted likelihood; for several contrasts at once after A. Kuznetsova, P. B.
- * Brockhoff,
- * R. H. B. Christensen, J. Stat. Softw. 82(13), 2017. Where τ² is estimated as nought, those of fixed effects.
+ * <p>Standard errors and degrees of freedom after M. G. Kenward, J. H. Roger, also where τ² is estimated as nought.
  */
 public final class RandomInterceptFit implements ModelFit {
 
     private static final double MOST_RATIO = 1e6;
     private static final double LEAST_RATIO = 1e-8;
-    private static final double STEP = 0.01;
+    /** So that rows without any spread still divide. */
+    private static final double LEAST = 1e-24;
     private static final int SEARCH_STEPS = 60;
 
     private final Design design;
@@ -30,10 +29,10 @@ public final class RandomInterceptFit implements ModelFit {
     private final InterceptLikelihood likelihood;
     private final double ratio;
     private final double variance;
-    /** Covariance of (σ², τ²); null where τ² is nought. */
-    private final double[][] ofVariances;
+    private final KenwardRoger surety;
 
-    private RandomInterceptFit(Design design, double[] y, double[] weights, List<int[]> groups) {
+    private RandomInterceptFit(Design design, double[] y, double[] weights, List<int[]> groups,
+            List<KnownSlope> known) {
         this.design = design;
         this.x = design.matrix();
         this.y = y;
@@ -41,9 +40,11 @@ public final class RandomInterceptFit implements ModelFit {
         this.groups = groups;
         this.likelihood = new InterceptLikelihood(x, y, weights, groups);
         this.ratio = bestRatio();
-        this.whitened = whitened(ratio);
-        this.variance = whitened.solution().rss() / whitened.residualDf();
-        this.ofVariances = ratio > 0 ? covarianceOfVariances() : null;
+        Whitened free = whitened(ratio, List.of(), 1);
+        this.variance = free.solution().rss() / free.residualDf();
+        this.whitened = known.isEmpty() ? free : whitened(ratio, known, Math.sqrt(variance));
+        this.surety = new KenwardRoger(new KenwardRoger.Rows(x, weights, groups), whitened.solution().kept(), known,
+                design, Math.max(variance, LEAST), ratio * variance);
     }
 
     /**
@@ -55,13 +56,19 @@ public final class RandomInterceptFit implements ModelFit {
      * @throws IllegalArgumentException if there are fewer than two groups, or not more rows than columns
      */
     public static RandomInterceptFit of(Design design, Samples y, Samples weights, Term.Levels groups) {
+        return of(design, y, weights, groups, List.of());
+    }
+
+    /** {@return the fit with slopes known beforehand, weighed by the spread that slopes left free leave} */
+    public static RandomInterceptFit of(Design design, Samples y, Samples weights, Term.Levels groups,
+            List<KnownSlope> known) {
         if (groups.levels().size() < 2 || y.size() != design.rows() || groups.rows() != design.rows()
                 || !(weights.min() > 0)) {
             throw new IllegalArgumentException(
                     "a random intercept needs two groups, and every row a response and a positive weight");
         }
         List<int[]> rows = rows(groups);
-        return new RandomInterceptFit(design, y.toArray(), weights.toArray(), rows);
+        return new RandomInterceptFit(design, y.toArray(), weights.toArray(), rows, known);
     }
 
     private static List<int[]> rows(Term.Levels groups) {
@@ -125,7 +132,7 @@ public final class RandomInterceptFit implements ModelFit {
 
     @Override
     public double[] leverages() {
-        return whitened.leverages();
+        return Arrays.copyOf(whitened.leverages(), y.length);
     }
 
     @Override
@@ -138,8 +145,8 @@ public final class RandomInterceptFit implements ModelFit {
         if (residualDf() < 1 || !estimable(contrast)) {
             return Optional.empty();
         }
-        return Optional.of(new Estimate(whitened.value(contrast),
-                Math.sqrt(variance * whitened.unscaledVariance(contrast)), satterthwaite(contrast)));
+        return Optional.of(new Estimate(whitened.value(contrast), Math.sqrt(surety.variance(contrast)),
+                surety.df(contrast)));
     }
 
     @Override
@@ -148,68 +155,7 @@ public final class RandomInterceptFit implements ModelFit {
         if (contrasts.isEmpty() || residualDf() < 1) {
             return Optional.empty();
         }
-        double squares = contrasts.stream().mapToDouble(whitened::value).map(v -> v * v).sum();
-        int q = contrasts.size();
-        return Optional.of(new FTest(squares / q / variance, q, together(contrasts)));
-    }
-
-    private double together(List<double[]> contrasts) {
-        int q = contrasts.size();
-        if (q == 1) {
-            return satterthwaite(contrasts.get(0));
-        }
-        double sum = 0;
-        for (double[] contrast : contrasts) {
-            double df = satterthwaite(contrast);
-            sum += df > 2 ? df / (df - 2) : 0;
-        }
-        return sum > q ? 2 * sum / (sum - q) : 2;
-    }
-
-    private double satterthwaite(double[] contrast) {
-        if (ofVariances == null) {
-            return residualDf();
-        }
-        double tau = ratio * variance;
-        double v = variance * whitened.unscaledVariance(contrast);
-        double[] gradient = {slope(h -> likelihood.variance(contrast, variance * (1 + h), tau)) / variance,
-                slope(h -> likelihood.variance(contrast, variance, tau * (1 + h))) / tau};
-        double spread = 0;
-        for (int i = 0; i < 2; i++) {
-            for (int j = 0; j < 2; j++) {
-                spread += gradient[i] * ofVariances[i][j] * gradient[j];
-            }
-        }
-        return 2 * v * v / spread;
-    }
-
-    private interface Along {
-        double at(double h);
-    }
-
-    /** Derivative at 0, by central differences extrapolated once (Richardson). */
-    private static double slope(Along f) {
-        double coarse = (f.at(STEP) - f.at(-STEP)) / (2 * STEP);
-        double fine = (f.at(STEP / 2) - f.at(-STEP / 2)) / STEP;
-        return (4 * fine - coarse) / 3;
-    }
-
-    /** Twice the inverse of the curvature of minus twice the restricted log-likelihood. */
-    private double[][] covarianceOfVariances() {
-        double tau = ratio * variance;
-        double middle = likelihood.deviance(variance, tau);
-        double ss = second(h -> likelihood.deviance(variance * (1 + h), tau), middle) / (variance * variance);
-        double tt = second(h -> likelihood.deviance(variance, tau * (1 + h)), middle) / (tau * tau);
-        double st = slope(h -> slope(k -> likelihood.deviance(variance * (1 + h), tau * (1 + k)))) / (variance * tau);
-        double determinant = ss * tt - st * st;
-        return new double[][] {{2 * tt / determinant, -2 * st / determinant},
-                {-2 * st / determinant, 2 * ss / determinant}};
-    }
-
-    private static double second(Along f, double middle) {
-        double coarse = (f.at(STEP) - 2 * middle + f.at(-STEP)) / (STEP * STEP);
-        double fine = (f.at(STEP / 2) - 2 * middle + f.at(-STEP / 2)) / (STEP * STEP / 4);
-        return (4 * fine - coarse) / 3;
+        return Optional.of(surety.test(contrasts, contrasts.stream().mapToDouble(whitened::value).toArray()));
     }
 
     /** A coarse look over all ratios, then golden sections about the best; nought when that is better still. */
@@ -240,9 +186,13 @@ public final class RandomInterceptFit implements ModelFit {
     }
 
     /** Rows scaled and, within each group, mixed by V^(−1/2) = I − k·uuᵀ, u the roots of the weights, σ = 1. */
-    private Whitened whitened(double lambda) {
-        double[][] scaled = new double[x.length][];
-        double[] response = new double[x.length];
+    private Whitened whitened(double lambda, List<KnownSlope> known, double spread) {
+        double[][] scaled = new double[x.length + known.size()][];
+        double[] response = new double[scaled.length];
+        for (int k = 0; k < known.size(); k++) {
+            scaled[x.length + k] = known.get(k).row(design, spread);
+            response[x.length + k] = known.get(k).response(spread);
+        }
         for (int[] rows : groups) {
             double weight = 0;
             double[] sums = new double[x[0].length];

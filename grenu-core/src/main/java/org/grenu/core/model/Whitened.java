@@ -13,6 +13,8 @@ final class Whitened {
     private final double[][] x;
     private final double[] y;
     private final LeastSquares.Solution solution;
+    /** Made when first asked for; whoever comes second makes the same. */
+    private double[][] axes;
 
     Whitened(Design design, double[][] x, double[] y) {
         this.design = design;
@@ -94,6 +96,32 @@ final class Whitened {
             }
         }
         return true;
+    }
+
+    /** By row the share in that combination: X(XᵀX)⁻¹l. */
+    double[] shares(double[] contrast) {
+        double[][] inverse = inverse();
+        double[] direction = new double[contrast.length];
+        for (int i : solution.kept()) {
+            for (int j : solution.kept()) {
+                direction[i] += inverse[i][j] * contrast[j];
+            }
+        }
+        double[] shares = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            for (int j : solution.kept()) {
+                shares[i] += x[i][j] * direction[j];
+            }
+        }
+        return shares;
+    }
+
+    /** Orthonormal basis of the columns, an axis each. */
+    double[][] axes() {
+        if (axes == null) {
+            axes = LeastSquares.axes(x);
+        }
+        return axes;
     }
 
     double[] leverages() {

@@ -182,7 +182,7 @@ class SentenceTest {
         };
         assertThat(model.apply(2)).contains("2 blocks (block) as themselves");
         assertThat(model.apply(5))
-                .contains("5 blocks (block) as a sample of all (restricted likelihood, Satterthwaite)");
+                .contains("5 blocks (block) as a sample of all (restricted likelihood, Kenward–Roger)");
     }
 
     @Test

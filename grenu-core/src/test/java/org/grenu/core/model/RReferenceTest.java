@@ -14,8 +14,8 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 
 /**
- * Every value that {@code /reference/reference.R} had R 4.2.2 with lme4, lmerTest, car and emmeans compute, computed
- * here:
+ * Every value that {@code /reference/reference.R} had R 4.2.2 with lme4, lmerTest, car, emmeans, pbkrtest and
+ * clubSandwich compute, computed here:
  * relative error below 1e-6, and below 1e-4 where restricted likelihood is maximised.
  */
 class RReferenceTest {
@@ -44,11 +44,11 @@ class RReferenceTest {
     List<DynamicTest> agrees() throws IOException {
         shots();
         sleep();
+        few();
         distributions();
         List<DynamicTest> tests = new ArrayList<>();
         for (String[] row : rows("results.csv")) {
-            double tolerance = row[0].startsWith("mixed") || row[0].startsWith("additive") || row[0].startsWith("sleep")
-                    ? 1e-4 : 1e-6;
+            double tolerance = row[0].matches("(mixed|plain|additive|sleep|few) .*") ? 1e-4 : 1e-6;
             tests.add(DynamicTest.dynamicTest(row[0], () -> {
                 double theirs = Double.parseDouble(row[1]);
                 assertThat(ours).containsKey(row[0]);
@@ -73,13 +73,19 @@ class RReferenceTest {
         FixedFit fixed = FixedFit.of(design, y, weights);
         RandomInterceptFit mixed = RandomInterceptFit.of(design, y, weights, levels("day", rows, 4));
         ours.put("mixed tau", mixed.groupDeviation());
+        ours.put("mixed sigma", mixed.deviation());
+        Samples alike = KnownErrors.ones(rows.size());
+        RandomInterceptFit plain = RandomInterceptFit.of(design, y, alike, levels("day", rows, 4));
         for (int i = 0; i < rows.size(); i++) {
             ours.put("fixed leverage " + (i + 1), fixed.leverages()[i]);
         }
         RandomInterceptFit additive = RandomInterceptFit.of(
-                new Design(rows.size(), List.of(grind, profile, coffee, mass)), y, weights,
+                new Design(rows.size(), List.of(grind, profile, coffee, mass)), y, alike,
                 levels("day", rows, 4));
-        Map<String, ModelFit> fits = Map.of("fixed", fixed, "mixed", mixed, "additive", additive);
+        Map<String, ModelFit> fits = Map.of("fixed", fixed, "plain", plain, "additive", additive);
+        robust("hc2", FixedFit.of(design, y, alike), grind, mass);
+        robust("hc2 weighted", fixed, grind, mass);
+        welch(FixedFit.of(new Design(rows.size(), List.of(coffee)), y, alike), coffee);
         Map<String, Term> terms = Map.of("grind", grind, "profile", profile, "coffee", coffee, "profile:coffee", both,
                 "mass", mass);
         fits.forEach((model, fit) -> {
@@ -99,6 +105,41 @@ class RReferenceTest {
         FTest lack = LackOfFit.of(FixedFit.of(line, y, ones), y, ones).orElseThrow();
         ours.put("lack of fit F", lack.f());
         ours.put("lack of fit p", lack.p());
+    }
+
+    private void robust(String name, FixedFit fit, Term.Numeric... terms) {
+        for (Term.Numeric term : terms) {
+            Estimate slope = UnequalSpread.estimate(fit, fit.design().slope(term)).orElseThrow();
+            ours.put(name + " se " + term.name(), slope.se());
+            ours.put(name + " df " + term.name(), slope.df());
+        }
+    }
+
+    private void welch(FixedFit fit, Term.Levels coffee) {
+        for (int i = 0; i < coffee.levels().size(); i++) {
+            for (int j = i + 1; j < coffee.levels().size(); j++) {
+                Estimate difference = UnequalSpread.estimate(fit,
+                        Design.difference(fit.design().mean(coffee, i), fit.design().mean(coffee, j))).orElseThrow();
+                String pair = coffee.levels().get(i) + " " + coffee.levels().get(j);
+                ours.put("welch se " + pair, difference.se());
+                ours.put("welch df " + pair, difference.df());
+            }
+        }
+    }
+
+    private void few() throws IOException {
+        List<String[]> rows = rows("few.csv");
+        Term.Numeric grind = new Term.Numeric("grind", numbers(rows, 0));
+        Design design = new Design(rows.size(), List.of(grind));
+        for (String response : List.of("y", "still")) {
+            RandomInterceptFit fit = RandomInterceptFit.of(design, numbers(rows, response.equals("y") ? 2 : 3),
+                    KnownErrors.ones(rows.size()), levels("day", rows, 1));
+            Estimate slope = fit.estimate(design.slope(grind)).orElseThrow();
+            ours.put("few " + response + " tau", fit.groupDeviation());
+            ours.put("few " + response + " slope", slope.value());
+            ours.put("few " + response + " se", slope.se());
+            ours.put("few " + response + " df", slope.df());
+        }
     }
 
     private void means(String model, ModelFit fit, Term.Levels coffee) {
