@@ -55,6 +55,7 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
             return new AnswerSentence(missing, further, doubts);
         }
         Effect told = telling(effects);
+        told.paths().forEach(path -> further.add(path.words(main.response())));
         Optional<Variable> other = main.together(first);
         if (other.isPresent()) {
             effects.stream()
@@ -110,8 +111,11 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
     }
 
     private static String headline(Effect effect, ResponseAnswer answer, Question question) {
-        String basis = question.basis().words();
+        String basis = basis(effect, answer, question);
         Verdict verdict = effect.verdict();
+        if (verdict instanceof Verdict.AtLeast least) {
+            return atLeast(effect, least, answer.response(), basis);
+        }
         if (verdict instanceof Verdict.Confounded confounded) {
             return cannotBeTold(effect, confounded, answer.response(), basis);
         }
@@ -122,6 +126,24 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
             return takenUp(answer);
         }
         return estimated(effect, answer.response(), basis);
+    }
+
+    /** What is held equal, and what is taken out beside it. */
+    private static String basis(Effect effect, ResponseAnswer answer, Question question) {
+        List<String> taken = Stream
+                .concat(answer.adjusted().stream(),
+                        effect.paths().stream().filter(PathPart::set).map(PathPart::path))
+                .map(one -> Wording.small(one.title()))
+                .toList();
+        return question.basis().words() + (taken.isEmpty() ? ""
+                : ", adjusted for " + Wording.list(taken) + ", which moved along");
+    }
+
+    private static String atLeast(Effect effect, Verdict.AtLeast least, Response response, String basis) {
+        return Wording.what(effect) + (least.least() > 0 ? " raises " : " lowers ") + Wording.within(response.title())
+                + " by at least " + Wording.digits(Math.abs(least.least())) + " " + response.differenceUnit() + " "
+                + basis + ": of the " + Wording.change(response, effect) + " by which it came out apart, "
+                + least.with() + ", which moved along, can have done the rest at most (common practice).";
     }
 
     private static String mediated(Effect effect, Verdict.Mediated mediated, Response response, String basis) {
@@ -172,8 +194,7 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
         }
         return Wording.what(effect) + " cannot be told from " + confounded.with() + ": they moved together. "
                 + upper(response.title()) + " came out "
-                + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it."
-                + (confounded.with().equals("beverage mass") ? " Ask at equal beverage mass." : "");
+                + Wording.change(response, effect) + " apart " + basis + ", whichever of them did it.";
     }
 
     private static String upper(String title) {

@@ -28,18 +28,23 @@ final class Answering {
     }
 
     static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> shots, MatchedBasis ground) {
-        ResponseModel model = ResponseModel.of(question, response, shots, ground);
-        List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
-        if (model.fit() == null) {
-            return untold(question, response, leftOut);
+        ResponseModel plain = ResponseModel.of(question, response, shots, ground);
+        if (plain.fit() == null) {
+            return untold(question, response, shots.stream().filter(shot -> !plain.shots().contains(shot)).toList());
         }
-        ConfounderCheck check = new ConfounderCheck(question, shots, ground);
-        ConfounderCheck.Judged judged = check.judged(model,
-                Mediation.judged(question, model, new EffectFinder(question, model).effects()));
-        ResponseAnswer.Fitted fitted = fitted(question, model, ground);
+        Circumstances circumstances = new Circumstances(question, shots, ground);
+        AdjustmentSet adjustment = AdjustmentSet.of(question, plain, circumstances);
+        List<Adjuster> adjusters = adjustment.adjusted().stream().map(one -> Adjuster.free(one.variable())).toList();
+        ResponseModel model = adjusters.isEmpty() ? plain
+                : ResponseModel.of(question, response, plain.shots(), ground, adjusters);
+        List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
+        List<Effect> effects = Mediation.judged(question, model, new EffectFinder(question, model).effects());
+        ConfounderCheck.Judged judged = new ConfounderCheck(question, model, circumstances)
+                .judged(new PathCheck(question, model, circumstances, ground, adjusters).told(effects));
         return new ResponseAnswer(response, question.margin(response),
-                new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders()), fitted,
-                rows(model), leftOut);
+                new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders(),
+                        adjustment.adjusted(), adjustment.left()),
+                fitted(question, model, ground), rows(model), leftOut);
     }
 
     private static ResponseAnswer untold(Question question, Response response, List<MeasuredShot> leftOut) {
@@ -83,7 +88,7 @@ final class Answering {
     private static void ofLevels(ResponseModel model, Variable variable, Term.Levels levels, List<LevelMean> means) {
         for (int i = 0; i < levels.levels().size(); i++) {
             means.add(new LevelMean(variable, levels.levels().get(i),
-                    model.fit().estimate(model.fit().design().mean(levels, i))));
+                    model.estimate(model.fit().design().mean(levels, i))));
         }
     }
 
@@ -96,7 +101,7 @@ final class Answering {
                 .toArray();
         for (double number : at.length <= MOST_LEVELS ? at : new double[] {at[0], at[at.length - 1]}) {
             means.add(new LevelMean(variable, DecimalText.exact(number),
-                    model.fit().estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
+                    model.estimate(model.fit().design().row(Map.of(numeric, new double[] {number})))));
         }
     }
 

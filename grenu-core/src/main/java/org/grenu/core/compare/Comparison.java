@@ -36,10 +36,10 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
         List<MeasuredShot> shots = candidates.stream().filter(shot -> !shot.faulty()).toList();
         List<MeasuredShot> faulty = candidates.stream().filter(MeasuredShot::faulty).toList();
         MatchedBasis ground = MatchedBasis.of(question.basis(), shots);
-        List<ResponseAnswer> answers = question.responses()
+        List<ResponseAnswer> answers = ResponseFamily.corrected(question.responses()
                 .stream()
                 .map(response -> Answering.answer(question, response, shots, ground))
-                .toList();
+                .toList());
         Optional<ResponseAnswer> main = answers.stream().findFirst();
         List<BalanceNote> balance = BalanceReview.notes(question, shots, faulty, main, ground);
         return new Comparison(question, shots, faulty, ground, answers, balance,
@@ -76,11 +76,15 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
                 .findFirst()
                 .flatMap(first -> answers.stream()
                         .flatMap(answer -> answer.effects(first).stream())
-                        .flatMap(effect -> effect.verdict() instanceof Verdict.Confounded confounded
-                                ? Stream.of(confounded.with()) : Stream.empty())
+                        .flatMap(effect -> movedAlong(effect.verdict()).stream())
                         .findFirst()
                         .map(with -> first.title() + " moved together with " + with
                                 + ": a difference of curves cannot be told from that either."));
+    }
+
+    private static Optional<String> movedAlong(Verdict verdict) {
+        return verdict instanceof Verdict.Confounded confounded ? Optional.of(confounded.with())
+                : verdict instanceof Verdict.AtLeast least ? Optional.of(least.with()) : Optional.empty();
     }
 
     /** {@return what changed between two shots: how many things, and which; empty unless exactly two are compared} */

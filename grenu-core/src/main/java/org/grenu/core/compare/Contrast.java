@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import org.grenu.core.model.Design;
 import org.grenu.core.model.Term;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Variable;
 
 /**
@@ -80,6 +81,31 @@ record Contrast(Variable variable, String change, String at, OptionalDouble step
             }
         }
         return pairs;
+    }
+
+    /**
+     * {@return by row what this sets against each other: 1 and 0 for two levels, NaN for others; the number for a
+     * number}
+     */
+    double[] asked(List<MeasuredShot> shots) {
+        return shots.stream().mapToDouble(shot -> {
+            if (pair.isEmpty()) {
+                return variable.number(shot).orElse(Double.NaN);
+            }
+            String level = variable.level(shot).orElse("");
+            return level.equals(pair.get().one()) ? 1 : level.equals(pair.get().other()) ? 0 : Double.NaN;
+        }).toArray();
+    }
+
+    /** {@return whether it is the same change of the same variable, perhaps in another model} */
+    boolean sameChange(Contrast other) {
+        return variable.equals(other.variable) && at.equals(other.at) && pair.equals(other.pair)
+                && step.equals(other.step);
+    }
+
+    /** {@return whether that effect is of this change} */
+    boolean isOf(Effect effect) {
+        return variable.equals(effect.variable()) && change.equals(effect.change()) && at.equals(effect.at());
     }
 
     private static double[] scaled(double[] contrast, double factor) {

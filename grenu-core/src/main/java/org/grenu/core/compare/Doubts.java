@@ -37,6 +37,7 @@ final class Doubts {
         balance.stream()
                 .filter(BalanceNote::doubtsTheAnswer)
                 .forEach(note -> doubts.add(Doubt.of(standingOut(note))));
+        notAdjusted(main, doubts);
         halfKnown(main, doubts);
         fallenOut(doubts);
         parts(main, doubts);
@@ -47,6 +48,15 @@ final class Doubts {
         String words = note.ofShots() ? note.words() : note.title() + ": " + note.words();
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".")
                 + note.sensitivity().map(without -> " " + without.words()).orElse("");
+    }
+
+    private static void notAdjusted(ResponseAnswer main, List<Doubt> doubts) {
+        if (!main.notAdjusted().isEmpty()) {
+            List<String> named = named(
+                    main.notAdjusted().stream().map(one -> Wording.small(one.title())).toList());
+            doubts.add(Doubt.of("Not adjusted for " + Wording.list(named)
+                    + ", which moved along in part: that would need more shots, or the entry in all of them."));
+        }
     }
 
     private void halfKnown(ResponseAnswer main, List<Doubt> doubts) {
@@ -98,7 +108,7 @@ final class Doubts {
             if (main.effects(asked).isEmpty() || !Characteristic.isLabel(asked)) {
                 continue;
             }
-            List<Characteristic> parts = new ConfounderCheck(question, shots, ground).partsOf(asked, shots);
+            List<Characteristic> parts = new Circumstances(question, shots, ground).partsOf(asked);
             if (!parts.isEmpty()) {
                 doubts.add(Doubt.of(
                         "The levels of " + Wording.small(asked.title()) + " differ in " + ConfounderCheck.names(parts)

@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.model.Estimate;
@@ -12,8 +13,42 @@ import org.grenu.core.response.Variable;
  * @param size    how large the effect seems
  * @param margin  half the zone in which a difference makes none in practice
  * @param verdict what may be said
+ * @param paths   what of it goes through something that the change brought about
  */
-public record Effect(Change made, Size size, double margin, Verdict verdict) {
+public record Effect(Change made, Size size, double margin, Verdict verdict, List<PathPart> paths) {
+
+    public Effect {
+        paths = List.copyOf(paths);
+    }
+
+    Effect(Change made, Size size, double margin, Verdict verdict) {
+        this(made, size, margin, verdict, List.of());
+    }
+
+    /** How the spread that an interval rests on is judged. */
+    public enum Spread {
+        /** One spread for all shots: an arm of one shot has none of its own. */
+        POOLED("one spread for all shots"),
+        /** Each level has its own. */
+        BY_LEVEL("each level's own spread (Welch)"),
+        /** Any shot may have its own. */
+        BY_ROW("spreads that may differ (HC2, Bell–McCaffrey)"),
+        /** Blocks are a sample, perhaps of few. */
+        FEW_GROUPS("blocks as a sample (Kenward–Roger)"),
+        /** No repeats: what measuring is known to make. */
+        MEASURING("what measuring makes");
+
+        private final String words;
+
+        Spread(String words) {
+            this.words = words;
+        }
+
+        /** {@return it in words} */
+        public String words() {
+            return words;
+        }
+    }
 
     /**
      * A change of one variable.
@@ -39,10 +74,12 @@ public record Effect(Change made, Size size, double margin, Verdict verdict) {
      *                  there is none
      * @param p         against no effect, corrected as the question asks; NaN where there is none
      * @param rankP     the same by ranks, which neither wild shots nor odd spreads sway
+     * @param spread    how the spread behind it is judged
      */
-    public record Size(Optional<Estimate> estimate, double halfWidth, double p, OptionalDouble rankP) {
+    public record Size(Optional<Estimate> estimate, double halfWidth, double p, OptionalDouble rankP, Spread spread) {
 
-        static final Size UNKNOWN = new Size(Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty());
+        static final Size UNKNOWN = new Size(Optional.empty(), Double.NaN, Double.NaN, OptionalDouble.empty(),
+                Spread.POOLED);
     }
 
     /** {@return what changed} */
@@ -100,7 +137,8 @@ public record Effect(Change made, Size size, double margin, Verdict verdict) {
         if (verdict instanceof Verdict.Confounded || verdict instanceof Verdict.Mediated) {
             return "confounded";
         }
-        return verdict instanceof Verdict.Differs ? "repeated, interval excludes zero" : "repeated, open";
+        return verdict instanceof Verdict.Differs || verdict instanceof Verdict.AtLeast
+                ? "repeated, interval excludes zero" : "repeated, open";
     }
 
     /**
@@ -122,6 +160,19 @@ public record Effect(Change made, Size size, double margin, Verdict verdict) {
     }
 
     Effect judged(Verdict other) {
-        return new Effect(made, size, margin, other);
+        return new Effect(made, size, margin, other, paths);
+    }
+
+    /** The effect with its p corrected for what else was asked; a claim falls that no longer rests on it. */
+    Effect corrected(double p) {
+        Verdict judged = verdict instanceof Verdict.Differs && p > Question.ALPHA
+                ? new Verdict.CannotSay(0, false, List.of())
+                : verdict instanceof Verdict.SameInPractice ? new Verdict.SameInPractice(p <= Question.ALPHA) : verdict;
+        return new Effect(made, new Size(size.estimate, size.halfWidth, p, size.rankP, size.spread), margin, judged,
+                paths);
+    }
+
+    Effect through(List<PathPart> parts) {
+        return new Effect(made, size, margin, verdict, parts);
     }
 }

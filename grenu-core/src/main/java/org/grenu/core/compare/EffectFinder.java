@@ -1,5 +1,6 @@
 package org.grenu.core.compare;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -56,7 +57,7 @@ final class EffectFinder {
         Map<Contrast, Tested> tested = new IdentityHashMap<>();
         for (Contrast contrast : contrasts) {
             if (model.fit().estimable(contrast.weights())) {
-                model.fit().estimate(contrast.weights()).map(EffectFinder::divisible).ifPresent(estimate -> {
+                model.estimate(contrast.weights()).map(EffectFinder::divisible).ifPresent(estimate -> {
                     double own = estimate.pAgainst(0);
                     tested.put(contrast, new Tested(contrast, estimate, own,
                             contrast.levels() > 2 ? Adjustment.tukey(estimate, contrast.levels()) : own));
@@ -71,7 +72,9 @@ final class EffectFinder {
                     .map(tested::get)
                     .filter(test -> test != null)
                     .toList();
-            List<Double> corrected = Adjustment.holm(questions.stream().map(Tested::own).toList());
+            List<Double> family = new ArrayList<>(questions.stream().map(Tested::own).toList());
+            family.addAll(model.pairsP());
+            List<Double> corrected = Adjustment.holm(family);
             for (int i = 0; i < questions.size(); i++) {
                 Tested test = questions.get(i);
                 tested.put(test.contrast, new Tested(test.contrast, test.estimate, test.own, corrected.get(i)));
@@ -90,7 +93,9 @@ final class EffectFinder {
                         model.without(contrast.variable()), contrast.weights(), model.y(), model.exchangeable(),
                         SHUFFLES, SEED));
         return new Effect(Effect.Change.of(contrast),
-                new Effect.Size(Optional.of(test.estimate), halfWidth, test.shown, rankP), margin, verdict(test));
+                new Effect.Size(Optional.of(test.estimate), halfWidth, test.shown, rankP,
+                        model.spread(contrast.weights())),
+                margin, verdict(test));
     }
 
     private Effect untested(Contrast contrast) {
@@ -117,7 +122,8 @@ final class EffectFinder {
         // A corrected p-value passes when the contrast's own passes a stricter level.
         double level = test.own > 0 ? Math.max(1e-9, Question.ALPHA * Math.min(1, test.own / test.shown))
                 : Question.ALPHA;
-        Forecast forecast = Forecast.of(model.fit(), test.contrast.weights(), margin, level, SHOTS_TO_TRY);
+        Forecast forecast = Forecast.of(model.fit(), test.estimate, test.contrast.weights(), margin, level,
+                SHOTS_TO_TRY);
         return new Verdict.CannotSay(forecast.more(), forecast.likely(),
                 forecast.repeat().stream().map(row -> model.shots().get(row).name()).toList());
     }

@@ -27,29 +27,69 @@ final class Interplay {
     private Interplay() {
     }
 
+    /** A pair with its p, corrected for what else was asked where that is wanted. */
     private record Tested(Question.Pair pair, double p) {
     }
 
-    /** {@return pairs in the model that act together beyond chance, the surest first} */
-    static List<Question.Pair> significant(Question question, Map<Variable, Term> terms, ModelFit fit) {
+    /**
+     * Pairs in the model.
+     *
+     * @param together act together beyond chance, the surest first
+     * @param p        of every pair that was tested, as it came
+     */
+    record InModel(List<Question.Pair> together, List<Double> p) {
+    }
+
+    /** {@return pairs in the model that act together beyond chance} */
+    static InModel inModel(Question question, Map<Variable, Term> terms, ModelFit fit) {
         List<Tested> tested = new ArrayList<>();
         for (Question.Pair pair : question.interactions()) {
             product(pair, terms).filter(fit.design().terms()::contains)
                     .flatMap(fit::typeTwo)
                     .ifPresent(test -> tested.add(new Tested(pair, test.p())));
         }
-        return tested.stream()
-                .filter(one -> one.p <= Question.ALPHA)
-                .sorted(Comparator.comparingDouble(Tested::p))
-                .map(Tested::pair)
-                .toList();
+        List<Double> p = tested.stream().map(Tested::p).toList();
+        List<Double> corrected = inFamily(question, p, terms, fit);
+        List<Tested> sure = new ArrayList<>();
+        for (int i = 0; i < tested.size(); i++) {
+            if (corrected.get(i) <= Question.ALPHA) {
+                sure.add(tested.get(i));
+            }
+        }
+        return new InModel(
+                sure.stream().sorted(Comparator.comparingDouble(Tested::p)).map(Tested::pair).toList(), p);
     }
 
-    /** {@return pairs that were not asked about and act together, corrected after Holm for looking at them all} */
-    static List<Question.Pair> unasked(Question question, ResponseModel model) {
+    /** With Holm's correction an interaction belongs to the questions it is of, and is one more of them. */
+    private static List<Double> inFamily(Question question, List<Double> pairs, Map<Variable, Term> terms,
+            ModelFit fit) {
+        if (!question.judging().holm()) {
+            return pairs;
+        }
+        List<Double> family = new ArrayList<>(pairs);
+        question.treatments()
+                .stream()
+                .filter(terms::containsKey)
+                .flatMap(variable -> fit.typeTwo(terms.get(variable)).stream())
+                .map(FTest::p)
+                .forEach(family::add);
+        return Adjustment.holm(family).subList(0, pairs.size());
+    }
+
+    /**
+     * Pairs that were not asked about.
+     *
+     * @param together act together beyond chance, corrected after Holm for looking at them all
+     * @param others   p of those that do not
+     */
+    record Unasked(List<Question.Pair> together, List<Double> others) {
+    }
+
+    /** {@return pairs that were not asked about} */
+    static Unasked unasked(Question question, ResponseModel model) {
         List<Variable> treatments = question.treatments().stream().filter(model.terms()::containsKey).toList();
         if (model.fit() == null || treatments.size() < 2) {
-            return List.of();
+            return new Unasked(List.of(), List.of());
         }
         List<Tested> tested = new ArrayList<>();
         for (int i = 0; i < treatments.size(); i++) {
@@ -62,14 +102,19 @@ final class Interplay {
                 }
             }
         }
-        List<Double> corrected = Adjustment.holm(tested.stream().map(Tested::p).toList());
+        List<Double> pairs = tested.stream().map(Tested::p).toList();
+        List<Double> corrected = question.judging().holm() ? inFamily(question, pairs, model.terms(), model.fit())
+                : Adjustment.holm(pairs);
         List<Question.Pair> found = new ArrayList<>();
+        List<Double> others = new ArrayList<>();
         for (int i = 0; i < tested.size(); i++) {
             if (corrected.get(i) <= Question.ALPHA) {
                 found.add(tested.get(i).pair);
+            } else {
+                others.add(pairs.get(i));
             }
         }
-        return found;
+        return new Unasked(found, others);
     }
 
     /** With blocks as themselves, whatever the model takes them for: they are only to be out of the way. */

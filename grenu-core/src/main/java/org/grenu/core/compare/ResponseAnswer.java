@@ -3,6 +3,7 @@ package org.grenu.core.compare;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.model.FTest;
+import org.grenu.core.response.Characteristic;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
@@ -26,16 +27,21 @@ public record ResponseAnswer(Response response, double margin, Found found, Fitt
      * @param effects     of the variables that changed
      * @param together    pairs that act together beyond chance, the surest first: their effects are told at each
      *                    other's levels
-     * @param confounders what moved along with what is asked about
+     * @param confounders what took the place of what is asked about
+     * @param adjusted    what moved along in part and is taken out, the strongest first
+     * @param notAdjusted what moved along too, and would need more shots
      */
-    public record Found(List<Effect> effects, List<Question.Pair> together, List<Confounder> confounders) {
+    public record Found(List<Effect> effects, List<Question.Pair> together, List<Confounder> confounders,
+            List<Characteristic> adjusted, List<Characteristic> notAdjusted) {
 
-        static final Found NOTHING = new Found(List.of(), List.of(), List.of());
+        static final Found NOTHING = new Found(List.of(), List.of(), List.of(), List.of(), List.of());
 
         public Found {
             effects = List.copyOf(effects);
             together = List.copyOf(together);
             confounders = List.copyOf(confounders);
+            adjusted = List.copyOf(adjusted);
+            notAdjusted = List.copyOf(notAdjusted);
         }
     }
 
@@ -88,9 +94,19 @@ public record ResponseAnswer(Response response, double margin, Found found, Fitt
         return found.together;
     }
 
-    /** {@return what moved along with what is asked about} */
+    /** {@return what took the place of what is asked about} */
     public List<Confounder> confounders() {
         return found.confounders;
+    }
+
+    /** {@return what moved along in part and is taken out, the strongest first} */
+    public List<Characteristic> adjusted() {
+        return found.adjusted;
+    }
+
+    /** {@return what moved along too, and would need more shots to be taken out} */
+    public List<Characteristic> notAdjusted() {
+        return found.notAdjusted;
     }
 
     /** {@return tests of the model's terms, type II} */
@@ -139,6 +155,12 @@ public record ResponseAnswer(Response response, double margin, Found found, Fitt
                 .findFirst()
                 .flatMap(TermTest::test)
                 .map(FTest::p);
+    }
+
+    ResponseAnswer with(List<Effect> effects) {
+        return new ResponseAnswer(response, margin,
+                new Found(effects, found.together, found.confounders, found.adjusted, found.notAdjusted), fitted, rows,
+                leftOut);
     }
 
     /** {@return the effects of that variable; none when it did not change} */

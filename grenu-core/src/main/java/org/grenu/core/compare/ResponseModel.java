@@ -6,15 +6,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.grenu.core.model.Design;
+import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
+import org.grenu.core.model.KnownSlope;
 import org.grenu.core.model.ModelFit;
 import org.grenu.core.model.RandomInterceptFit;
 import org.grenu.core.model.Term;
+import org.grenu.core.model.UnequalSpread;
 import org.grenu.core.numbers.Samples;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.response.CommonSlope;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
@@ -49,12 +54,13 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
      * What explains a response.
      *
      * @param terms    by variable, of those that changed among the shots
+     * @param taken    by variable, what is taken out beside them
      * @param blocks   of the rows, when there are several
      * @param random   whether the blocks are a sample of all days rather than these days
-     * @param together pairs that act together beyond chance, the surest first
+     * @param pairs    pairs in the model, and which of them act together beyond chance
      */
-    record Structure(Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random,
-            List<Question.Pair> together) {
+    record Structure(Map<Variable, Term> terms, Map<Variable, Term> taken, Optional<Term.Levels> blocks,
+            boolean random, Interplay.InModel pairs) {
     }
 
     List<MeasuredShot> shots() {
@@ -73,6 +79,10 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
         return structure.terms;
     }
 
+    Map<Variable, Term> taken() {
+        return structure.taken;
+    }
+
     Optional<Term.Levels> blocks() {
         return structure.blocks;
     }
@@ -82,21 +92,86 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
     }
 
     List<Question.Pair> together() {
-        return structure.together;
+        return structure.pairs.together();
+    }
+
+    /** {@return p of every pair that was looked at} */
+    List<Double> pairsP() {
+        return structure.pairs.p();
     }
 
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
+        return of(question, response, candidates, ground, List.of());
+    }
+
+    /** {@return the model with something taken out beside what is asked about} */
+    static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground,
+            List<Adjuster> adjusters) {
         List<Variable> variables = question.explaining(response, ground);
-        List<MeasuredShot> shots = telling(question, response, candidates, ground, variables);
+        List<MeasuredShot> shots = telling(question, response, candidates, ground, variables)
+                .stream()
+                .filter(shot -> adjusters.stream().allMatch(one -> one.variable().known(shot)))
+                .toList();
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
         variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
+        Map<Variable, Term> taken = new LinkedHashMap<>();
+        adjusters.forEach(one -> term(one.variable(), shots).ifPresent(term -> taken.put(one.variable(), term)));
         Optional<Term.Levels> blocks = blocks(question, shots);
-        boolean random = areRandom(blocks);
-        ResponseModel asked = fitted(question, response, shots, values, terms, blocks, random);
-        List<Question.Pair> unasked = Interplay.unasked(question, asked);
-        return unasked.isEmpty() ? asked
-                : fitted(question.together(unasked), response, shots, values, terms, blocks, random);
+        Structure structure = new Structure(terms, taken, blocks, areRandom(blocks),
+                new Interplay.InModel(List.of(), List.of()));
+        List<KnownSlope> known = known(question, response, new Rows(shots, values, null), structure, adjusters);
+        ResponseModel asked = fitted(question, response, new Rows(shots, values, null), structure, known);
+        Interplay.Unasked unasked = Interplay.unasked(question, asked);
+        ResponseModel all = unasked.together().isEmpty() ? asked
+                : fitted(question.together(unasked.together()), response, new Rows(shots, values, null), structure,
+                        known);
+        return all.havingTested(unasked.others());
+    }
+
+    private ResponseModel havingTested(List<Double> others) {
+        List<Double> p = new ArrayList<>(structure.pairs.p());
+        p.addAll(others);
+        return new ResponseModel(response, rows, new Structure(structure.terms, structure.taken, structure.blocks,
+                structure.random, new Interplay.InModel(structure.pairs.together(), p)), fit);
+    }
+
+    /**
+     * Slopes that are not left to the data: a covariate that is held equal follows common practice as far as the data
+     * are few.
+     */
+    private static List<KnownSlope> known(Question question, Response response, Rows rows, Structure structure,
+            List<Adjuster> adjusters) {
+        List<KnownSlope> known = new ArrayList<>();
+        for (Adjuster one : adjusters) {
+            if (one.known().isPresent() && structure.taken.get(one.variable()) instanceof Term.Numeric term) {
+                known.add(new KnownSlope(term, one.known().get().value(), one.known().get().deviation()));
+            }
+        }
+        if (!question.treatments().isEmpty()) {
+            structure.terms.forEach((variable, term) -> {
+                if (variable instanceof Variable.Covariate && term instanceof Term.Numeric numeric) {
+                    commonSlope(question, response, rows, variable)
+                            .ifPresent(slope -> known.add(new KnownSlope(numeric, slope.perUnit(), slope.deviation())));
+                }
+            });
+        }
+        return known;
+    }
+
+    private static Optional<CommonSlope> commonSlope(Question question, Response response, Rows rows,
+            Variable variable) {
+        double usual = rows.values.stream().mapToDouble(Measured::value).average().orElse(0);
+        double usualOn = rows.shots.stream()
+                .flatMapToDouble(shot -> variable.number(shot).stream())
+                .average()
+                .orElse(0);
+        return CommonSlope.of(response, usual, variable, usualOn, question.units());
+    }
+
+    /** {@return what common practice holds of how far this response follows that variable among these shots} */
+    Optional<CommonSlope> commonSlope(Question question, Variable variable) {
+        return commonSlope(question, response, rows, variable);
     }
 
     private static List<MeasuredShot> telling(Question question, Response response, List<MeasuredShot> candidates,
@@ -120,25 +195,27 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
                 && repeats(blocks.get());
     }
 
-    private static ResponseModel fitted(Question question, Response response, List<MeasuredShot> shots,
-            List<Measured> values,
-            Map<Variable, Term> terms, Optional<Term.Levels> blocks, boolean random) {
-        List<Term> all = terms(question, terms, blocks, random);
+    private static ResponseModel fitted(Question question, Response response, Rows rows, Structure structure,
+            List<KnownSlope> known) {
+        List<MeasuredShot> shots = rows.shots;
+        List<Term> all = terms(question, structure);
         Design design = new Design(shots.size(), all);
-        Samples y = Samples.of(values.stream().mapToDouble(Measured::value).toArray());
-        Samples weights = shots.isEmpty() ? y : weights(design, y, errors(shots, values));
-        ModelFit fit = shots.isEmpty() ? null : random && shots.size() > design.columns() + 1
-                ? RandomInterceptFit.of(design, y, weights, blocks.orElseThrow()) : FixedFit.of(design, y, weights);
-        List<Question.Pair> together = fit == null ? List.of() : Interplay.significant(question, terms, fit);
-        return new ResponseModel(response, new Rows(shots, values, weights),
-                new Structure(terms, blocks, random, together), fit);
+        Samples y = Samples.of(rows.values.stream().mapToDouble(Measured::value).toArray());
+        Samples weights = shots.isEmpty() ? y : weights(design, y, errors(shots, rows.values));
+        ModelFit fit = shots.isEmpty() ? null : structure.random && shots.size() > design.columns() + 1
+                ? RandomInterceptFit.of(design, y, weights, structure.blocks.orElseThrow(), known)
+                : FixedFit.of(design, y, weights, known);
+        Interplay.InModel pairs = fit == null ? structure.pairs : Interplay.inModel(question, structure.terms, fit);
+        return new ResponseModel(response, new Rows(shots, rows.values, weights), new Structure(structure.terms,
+                structure.taken, structure.blocks, structure.random, pairs), fit);
     }
 
-    private static List<Term> terms(Question question, Map<Variable, Term> terms, Optional<Term.Levels> blocks,
-            boolean random) {
+    private static List<Term> terms(Question question, Structure structure) {
+        Map<Variable, Term> terms = structure.terms;
         List<Term> all = new ArrayList<>();
-        blocks.filter(levels -> !random).ifPresent(all::add);
+        structure.blocks.filter(levels -> !structure.random).ifPresent(all::add);
         terms.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
+        structure.taken.values().stream().filter(term -> !all.contains(term)).forEach(all::add);
         question.interactions()
                 .stream()
                 .filter(pair -> terms.containsKey(pair.first()) && terms.containsKey(pair.second()))
@@ -183,7 +260,8 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
         return telling ? KnownErrors.of(design, y, uncertainties).weights() : KnownErrors.ones(u.length);
     }
 
-    private static Optional<Term> term(Variable variable, List<MeasuredShot> shots) {
+    /** {@return the variable as a term over those shots; empty where it does not change} */
+    static Optional<Term> term(Variable variable, List<MeasuredShot> shots) {
         if (variable.numeric()) {
             double[] numbers = shots.stream().mapToDouble(shot -> variable.number(shot).orElseThrow()).toArray();
             Samples samples = Samples.of(numbers);
@@ -225,6 +303,28 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
             }
         }
         return places;
+    }
+
+    /** {@return whether that variable has a part in the model already} */
+    boolean holds(Variable variable) {
+        return Stream.concat(structure.terms.keySet().stream(), structure.taken.keySet().stream())
+                .anyMatch(held -> held.key().equals(variable.key()));
+    }
+
+    /**
+     * {@return the combination's estimate, without taking all spreads for the same where they can be told; empty
+     * where the data cannot tell it}
+     */
+    Optional<Estimate> estimate(double[] contrast) {
+        return fit instanceof FixedFit fixed
+                ? UnequalSpread.estimate(fixed, contrast).or(() -> fixed.estimate(contrast)) : fit.estimate(contrast);
+    }
+
+    /** {@return how the spread behind that combination's estimate is judged} */
+    Effect.Spread spread(double[] contrast) {
+        return !(fit instanceof FixedFit fixed) ? Effect.Spread.FEW_GROUPS
+                : UnequalSpread.estimate(fixed, contrast).isEmpty() ? Effect.Spread.POOLED
+                        : UnequalSpread.byLevel(fixed) ? Effect.Spread.BY_LEVEL : Effect.Spread.BY_ROW;
     }
 
     /** Whether the rows leave a degree of freedom to judge the spread by. */

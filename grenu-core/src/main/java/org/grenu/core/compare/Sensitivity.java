@@ -22,9 +22,30 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
         without = List.copyOf(without);
     }
 
-    /** {@return whether the verdict is of the same kind} */
+    /**
+     * {@return whether the answer stands: a claim does not fall because fewer shots leave a wider interval, only when
+     * the estimate itself comes to lie on the other side of nought or of the margin}
+     */
     public boolean stands() {
-        return after.isPresent() && after.get().verdict().getClass() == before.verdict().getClass();
+        if (after.isEmpty() || after.get().estimate().isEmpty()) {
+            return false;
+        }
+        Verdict was = before.verdict();
+        Verdict is = after.get().verdict();
+        double value = after.get().estimate().get().value();
+        double size = Math.abs(value);
+        if (is.getClass() == was.getClass()) {
+            return true;
+        }
+        boolean open = is instanceof Verdict.CannotSay;
+        return open && was instanceof Verdict.Differs && value * before.estimate().orElseThrow().value() > 0
+                && (size > before.margin() || Math.abs(before.estimate().get().value()) <= before.margin())
+                || open && was instanceof Verdict.SameInPractice && size <= before.margin();
+    }
+
+    private boolean lessSure() {
+        return after.isPresent() && after.get().verdict() instanceof Verdict.CannotSay
+                && !(before.verdict() instanceof Verdict.CannotSay);
     }
 
     /** {@return such as "Without shots 38, 43: −0.61 ±0.25 points, the answer stands."} */
@@ -34,7 +55,8 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
             return "Without " + names + " the question can no longer be answered.";
         }
         return "Without " + names + ": " + Wording.change(response, after.get())
-                + (stands() ? ", the answer stands." : ", the answer becomes “" + after.get().verdict().words() + "”.");
+                + (stands() ? lessSure() ? ", the estimate stands, with too few shots left to claim it."
+                        : ", the answer stands." : ", the answer becomes “" + after.get().verdict().words() + "”.");
     }
 
     static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, String why, List<MeasuredShot> without,
@@ -44,11 +66,12 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
             return Optional.empty();
         }
         MatchedBasis ground = MatchedBasis.of(question.basis(), left);
-        ResponseAnswer after = Answering.answer(question, main.response(), left, ground);
+        // Fewer shots may span less: the effect is asked for by the same step, not by whatever range is left.
+        Question same = before.step().isPresent() ? question.stepping(before.variable(), before.step().getAsDouble())
+                : question;
+        List<Effect> after = Answering.answer(same, main.response(), left, ground).effects(before.variable());
+        Optional<Effect> alike = after.stream().filter(before::sameChange).findFirst();
         return Optional.of(new Sensitivity(why, without, main.response(), before,
-                after.effects(before.variable())
-                        .stream()
-                        .filter(effect -> effect.change().equals(before.change()))
-                        .findFirst()));
+                alike.or(() -> after.stream().filter(effect -> effect.change().equals(before.change())).findFirst())));
     }
 }

@@ -40,7 +40,7 @@ final class SingleShots {
     private static Effect between(Contrast asked, double difference, double u, double margin) {
         boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
         return new Effect(Effect.Change.of(asked), new Effect.Size(Optional.of(new Estimate(difference, u, KNOWN)),
-                Measured.COVERAGE_FACTOR * u, Double.NaN, OptionalDouble.empty()), margin,
+                Measured.COVERAGE_FACTOR * u, Double.NaN, OptionalDouble.empty(), Effect.Spread.MEASURING), margin,
                 new Verdict.SeenOnce(beyond));
     }
 

@@ -51,7 +51,7 @@ record StayedEqual(Characteristic characteristic) {
         boolean same = Equivalence.of(estimate, characteristic.tolerance()).p() <= Question.ALPHA;
         return new Effect(new Effect.Change(asked, change, "", OptionalDouble.empty()),
                 new Effect.Size(Optional.of(estimate), estimate.halfWidth(1 - Question.ALPHA), p,
-                        OptionalDouble.empty()),
+                        OptionalDouble.empty(), Effect.Spread.POOLED),
                 characteristic.tolerance(),
                 same ? new Verdict.SameInPractice(p <= Question.ALPHA)
                         : p <= Question.ALPHA ? new Verdict.Differs() : new Verdict.CannotSay(0, false, List.of()));

@@ -66,6 +66,20 @@ public sealed interface Verdict {
     }
 
     /**
+     * Something took the change's place, but by common practice it can have done a part of the effect only.
+     *
+     * @param least what the change did at least, in the response's unit, with its sign
+     * @param with  what moved along, in words
+     */
+    record AtLeast(double least, String with) implements Verdict {
+
+        @Override
+        public String words() {
+            return "differs: at least " + (least > 0 ? "+" : "") + Wording.digits(least);
+        }
+    }
+
+    /**
      * What the model holds equal is something that the change itself changes: with it taken out, part of the effect
      * is
      * taken out too.

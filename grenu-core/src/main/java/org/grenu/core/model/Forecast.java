@@ -38,8 +38,17 @@ public record Forecast(int more, double power, List<Integer> repeat) {
      * @param atMost   rows to try
      */
     public static Forecast of(ModelFit fit, double[] contrast, double margin, double alpha, int atMost) {
-        Estimate now = fit.estimate(contrast)
-                .orElseThrow(() -> new IllegalArgumentException("the data give no estimate of that contrast"));
+        return of(fit, fit.estimate(contrast)
+                .orElseThrow(() -> new IllegalArgumentException("the data give no estimate of that contrast")),
+                contrast, margin, alpha, atMost);
+    }
+
+    /**
+     * {@return the forecast from an estimate that judges the spread in another way than the fit}
+     *
+     * @param now of that contrast
+     */
+    public static Forecast of(ModelFit fit, Estimate now, double[] contrast, double margin, double alpha, int atMost) {
         return fit instanceof FixedFit fixed ? byRow(fixed, now, contrast, margin, alpha, atMost)
                 : byPattern(now, fit.design().rows(), margin, alpha, atMost);
     }
@@ -47,12 +56,14 @@ public record Forecast(int more, double power, List<Integer> repeat) {
     private static Forecast byRow(FixedFit fit, Estimate now, double[] contrast, double margin, double alpha,
             int atMost) {
         MoreRows rows = fit.moreRows(contrast);
+        double first = rows.variance();
         List<Integer> repeat = new ArrayList<>();
         double power = 0;
         while (repeat.size() < atMost && power < LIKELY) {
             repeat.add(rows.add());
-            power = Power.ofAnswer(now.value(), fit.deviation() * Math.sqrt(rows.variance()), now.df() + repeat.size(),
-                    margin, alpha);
+            double grown = (fit.residualDf() + repeat.size()) / (double) fit.residualDf();
+            power = Power.ofAnswer(now.value(), now.se() * Math.sqrt(rows.variance() / first), now.df() * grown, margin,
+                    alpha);
         }
         return new Forecast(repeat.size(), power, repeat);
     }

@@ -5,7 +5,7 @@ import static java.util.Map.entry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -149,25 +149,17 @@ public record Characteristic(String title, Variable variable, double tolerance) 
                 || variable.key().equals(RecordFactor.MINUTES_ON.key());
     }
 
-    /**
-     * {@return the most that a shift of it can change that response by, in the response's unit; empty where nothing
-     * bounds it}
-     * What comes late in a cup is weaker than the cup, so extraction, strength and time change by no more of
-     * themselves than
-     * dose or beverage do; with the dose, time does by up to 3.3 times as much (2.2 ± 1.1, common practice).
-     *
-     * @param share    shift of this characteristic as a share of itself
-     * @param response the usual value of the response
-     */
-    public OptionalDouble mostExplained(Response asked, double share, double response) {
-        boolean beverage = Set.of(StandardResponse.BEVERAGE.key(), RecordFactor.BEVERAGE_TARGET.key())
-                .contains(variable.key());
-        boolean dose = Set.of(RecordFactor.DOSE.key(), RecordFactor.DOSE_TARGET.key()).contains(variable.key());
-        boolean time = asked instanceof StandardResponse standard && standard.convention().isPresent();
-        boolean proportional = Set.<Response>of(StandardResponse.EY_AS_DOSED, StandardResponse.EY_DRY,
-                StandardResponse.STRENGTH, StandardResponse.SOLIDS).contains(asked) || time;
-        return (beverage || dose) && proportional
-                ? OptionalDouble.of(Math.abs(share * response) * (dose && time ? 3.3 : 1)) : OptionalDouble.empty();
+    /** {@return whether it is measured once the shot runs: it may come of what was changed} */
+    public boolean comesAbout() {
+        return variable instanceof Variable.Covariate;
+    }
+
+    /** {@return what that measure was aimed at in the record, where it comes about} */
+    public Optional<Variable> target() {
+        return variable.key().equals(StandardResponse.BEVERAGE.key())
+                ? Optional.of(Variable.of(RecordFactor.BEVERAGE_TARGET))
+                : variable.key().equals(StandardResponse.TEMPERATURE_SHOWN.key())
+                        ? Optional.of(Variable.of(RecordFactor.TEMPERATURE)) : Optional.empty();
     }
 
     /** {@return whether a difference in it can have made one in that response} */

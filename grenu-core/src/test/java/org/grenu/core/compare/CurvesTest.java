@@ -203,9 +203,14 @@ class CurvesTest {
         Response time = StandardResponse.TIME_PUMP_ON_TO_PUMP_OFF;
         Question question = Question.of(List.of(Variable.of(RecordFactor.ARM)),
                 List.of(time, StandardResponse.FIRST_DRIP));
-        double asSet = Comparison.of(question, arms).answers().get(0).effects().get(0).estimate().orElseThrow().value();
+        Effect asCame = Comparison.of(question, arms).answers().get(0).effects().get(0);
         Comparison equal = Comparison.of(question.on(ComparisonBasis.EQUAL_BEVERAGE_MASS), arms);
-        assertThat(asSet).as("later stop, longer shot").isGreaterThan(2);
+        assertThat(asCame.paths()).as("later stop, longer shot").singleElement().satisfies(path -> {
+            assertThat(path.set()).as("nobody knows a target").isTrue();
+            assertThat(path.total().value()).isGreaterThan(2);
+            assertThat(path.through().value()).isGreaterThan(2);
+        });
+        assertThat(asCame.estimate().orElseThrow().value()).as("and nothing is left").isCloseTo(0, within(0.8));
         assertThat(equal.answers().get(0).effects().get(0).estimate().orElseThrow().value()).isCloseTo(0, within(0.8));
         assertThat(equal.answers().get(0).effects()).as("no covariate: the curve itself tells").hasSize(1);
         assertThat(equal.answers().get(1).effects()).as("the first drip came before the mass").hasSize(1);
