@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grenu.core.model.DeletedResiduals;
+import org.grenu.core.model.Estimate;
 import org.grenu.core.model.FTest;
 import org.grenu.core.model.FixedFit;
 import org.grenu.core.model.KnownErrors;
@@ -13,6 +14,7 @@ import org.grenu.core.model.LackOfFit;
 import org.grenu.core.model.ModelFit;
 import org.grenu.core.model.Term;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
@@ -23,28 +25,68 @@ import org.grenu.core.response.Variable;
 final class Answering {
 
     private static final int MOST_LEVELS = 12;
+    private static final double LEAST_SLOPE = 1e-9;
 
     private Answering() {
     }
 
-    static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> shots, MatchedBasis ground) {
-        ResponseModel plain = ResponseModel.of(question, response, shots, ground);
+    static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> shots, MatchedBasis ground,
+            CarryOver carryOver) {
+        Corrections first = carriedOver(question, response, shots, ground, carryOver);
+        ResponseModel plain = ResponseModel.of(question, response, shots, ground, first);
         if (plain.fit() == null) {
             return untold(question, response, shots.stream().filter(shot -> !plain.shots().contains(shot)).toList());
         }
         Circumstances circumstances = new Circumstances(question, shots, ground);
         AdjustmentSet adjustment = AdjustmentSet.of(question, plain, circumstances);
-        List<Adjuster> adjusters = adjustment.adjusted().stream().map(one -> Adjuster.free(one.variable())).toList();
-        ResponseModel model = adjusters.isEmpty() ? plain
-                : ResponseModel.of(question, response, plain.shots(), ground, adjusters);
+        Corrections corrections = first.and(
+                adjustment.adjusted().stream().map(one -> Adjuster.free(one.variable())).toList());
+        ResponseModel model = adjustment.adjusted().isEmpty() ? plain
+                : ResponseModel.of(question, response, plain.shots(), ground, corrections);
         List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
         List<Effect> effects = Mediation.judged(question, model, new EffectFinder(question, model).effects());
         ConfounderCheck.Judged judged = new ConfounderCheck(question, model, circumstances)
-                .judged(new PathCheck(question, model, circumstances, ground, adjusters).told(effects));
+                .judged(new PathCheck(question, model, circumstances, ground, corrections).told(effects));
         return new ResponseAnswer(response, question.margin(response),
                 new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders(),
                         adjustment.adjusted(), adjustment.left()),
-                fitted(question, model, ground), rows(model), leftOut);
+                fitted(question, model, ground, lackOfFit(ResponseModel.of(question, response, model.shots(), ground))),
+                rows(model), leftOut);
+    }
+
+    /**
+     * Grounds of the setting before count with the grind they were ground at; how far their share is off is left to
+     * the data, within what is known of it. How much a setting does is found by turns, as the share needs it.
+     */
+    private static Corrections carriedOver(Question question, Response response, List<MeasuredShot> shots,
+            MatchedBasis ground, CarryOver carryOver) {
+        Corrections none = new Corrections(List.of(), carryOver);
+        Optional<Variable> grind = question.variables()
+                .stream()
+                .filter(variable -> variable.key().equals(RecordFactor.GRIND.key()))
+                .findFirst();
+        if (carryOver.none() || grind.isEmpty() || !shots.stream().allMatch(grind.get()::known)) {
+            return none;
+        }
+        // What the settings themselves cannot tell apart is not told apart by an assumed share of old grounds.
+        ResponseModel asSet = ResponseModel.of(question, response, shots, ground, Corrections.NONE);
+        if (asSet.fit() == null || !Contrast.of(question, asSet)
+                .stream()
+                .allMatch(contrast -> asSet.fit().estimable(contrast.weights()))) {
+            return Corrections.NONE;
+        }
+        boolean line = grind.get().numeric();
+        Variable asNumber = line ? grind.get() : Variable.of(RecordFactor.GRIND);
+        Question asked = line ? question : Question.of(List.of(asNumber), List.of(response)).inBlocks(question.block());
+        double slope = slope(ResponseModel.of(asked, response, shots, ground, none), asNumber);
+        return none.and(List.of(new Adjuster(carryOver.change(shots), Optional.of(new Adjuster.Slope(
+                line ? 0 : slope * carryOver.share(),
+                Math.max(Math.abs(slope) * carryOver.deviation(), LEAST_SLOPE))))));
+    }
+
+    private static double slope(ResponseModel model, Variable grind) {
+        return model.terms().get(grind) instanceof Term.Numeric numeric
+                ? model.fit().estimate(model.fit().design().slope(numeric)).map(Estimate::value).orElse(0.0) : 0;
     }
 
     private static ResponseAnswer untold(Question question, Response response, List<MeasuredShot> leftOut) {
@@ -54,9 +96,10 @@ final class Answering {
                 List.of(), leftOut);
     }
 
-    private static ResponseAnswer.Fitted fitted(Question question, ResponseModel model, MatchedBasis ground) {
+    private static ResponseAnswer.Fitted fitted(Question question, ResponseModel model, MatchedBasis ground,
+            Optional<FTest> lackOfFit) {
         return new ResponseAnswer.Fitted(model.fit().residualDf(),
-                model.judges() ? model.fit().deviation() : Double.NaN, tests(model.fit()), lackOfFit(model),
+                model.judges() ? model.fit().deviation() : Double.NaN, tests(model.fit()), lackOfFit,
                 means(model),
                 SpreadSources.of(model), words(question, model, ground));
     }
@@ -65,6 +108,7 @@ final class Answering {
         return fit.design().terms().stream().map(term -> new TermTest(term.name(), fit.typeTwo(term))).toList();
     }
 
+    /** Against replicates, which are shots of the same settings, whatever else is taken out. */
     private static Optional<FTest> lackOfFit(ResponseModel model) {
         if (!model.judges()) {
             return Optional.empty();

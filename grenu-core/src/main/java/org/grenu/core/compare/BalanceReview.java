@@ -17,6 +17,7 @@ import org.grenu.core.response.RunOrder;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 import org.grenu.core.record.Plausibility;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 
 /**
@@ -31,6 +32,7 @@ final class BalanceReview {
     /** Shots that stand out are at most that share of all; else there is no usual to stand out from. */
     private static final double MOST_STANDING_OUT = 0.34;
     private static final String FAR_OUT = "Far from the others";
+    private static final String CARRIED_OVER = "Grind changed without a purge";
     private static final String HARDLY_MEANT = "Hardly meant";
     private static final int MOST_LISTED = 12;
     private static final int MOST_LEVELS = 5;
@@ -42,12 +44,14 @@ final class BalanceReview {
     private final List<MeasuredShot> shots;
     private final Optional<ResponseAnswer> main;
     private final MatchedBasis ground;
+    private final CarryOver carryOver;
     private final List<BalanceNote> notes = new ArrayList<>();
     private final List<String> same = new ArrayList<>();
     private final List<String> unknown = new ArrayList<>();
 
     private BalanceReview(Question question, List<MeasuredShot> shots, Optional<ResponseAnswer> main,
-            MatchedBasis ground) {
+            MatchedBasis ground, CarryOver carryOver) {
+        this.carryOver = carryOver;
         this.question = question;
         this.shots = shots;
         this.main = main;
@@ -55,8 +59,8 @@ final class BalanceReview {
     }
 
     static List<BalanceNote> notes(Question question, List<MeasuredShot> shots, List<MeasuredShot> faulty,
-            Optional<ResponseAnswer> main, MatchedBasis ground) {
-        BalanceReview review = new BalanceReview(question, shots, main, ground);
+            Optional<ResponseAnswer> main, MatchedBasis ground, CarryOver carryOver) {
+        BalanceReview review = new BalanceReview(question, shots, main, ground, carryOver);
         List<Characteristic> beside = question.beside(shots);
         beside.stream()
                 .filter(one -> !(one.variable() instanceof Variable.Placed) && !review.saidBy(one, beside))
@@ -64,8 +68,7 @@ final class BalanceReview {
         beside.stream().filter(one -> one.variable() instanceof Variable.Placed).forEach(review::order);
         review.standingOut("First of a session", "was the first of its day among these",
                 RunOrder.firstOfSession(shots));
-        review.standingOut("Grind changed without a purge", "followed a change of the grind without a purge",
-                GrindChange.withoutPurge(shots));
+        review.carriedOver();
         review.hardlyMeant();
         review.farOut();
         review.almostTogether();
@@ -314,6 +317,30 @@ final class BalanceReview {
         }
     }
 
+    /** Never silent, however many they are: where most shots lack a purge it matters most. */
+    private void carriedOver() {
+        List<MeasuredShot> held = shots.stream().filter(shot -> carryOver.shots().containsKey(shot.name())).toList();
+        if (held.isEmpty()) {
+            return;
+        }
+        boolean asked = question.variables()
+                .stream()
+                .anyMatch(variable -> variable.key().equals(RecordFactor.GRIND.key()));
+        String words = (held.size() == 1 ? "shot " : "shots ")
+                + Wording.list(held.stream().map(MeasuredShot::name).toList())
+                + " followed a change of the grind without a known purge: about "
+                + Math.round(100 * carryOver.share()) + " %, at most "
+                + Math.round(100 * Math.min(1, carryOver.share() + 2 * carryOver.deviation()))
+                + " % of the grounds may be those of the setting before ("
+                + (carryOver.known() ? "what the grinder keeps, over the dose" : "assumed; nobody wrote down what the "
+                        + "grinder keeps")
+                + ")" + (asked ? "; it is taken out" : "");
+        Optional<Sensitivity> without = held.size() <= MOST_STANDING_OUT * shots.size()
+                ? without(CARRIED_OVER, held) : Optional.empty();
+        notes.add(asked ? BalanceNote.doubtful(CARRIED_OVER, words, without)
+                : BalanceNote.standingOut(BalanceNote.Kind.CHANGED, CARRIED_OVER, words, without));
+    }
+
     /** Shots with an entry that was perhaps mistyped: they are compared as they stand, and once without. */
     private void hardlyMeant() {
         List<MeasuredShot> odd = shots.stream()
@@ -359,7 +386,7 @@ final class BalanceReview {
                 .stream()
                 .filter(effect -> effect.estimate().isPresent())
                 .findFirst()
-                .flatMap(effect -> Sensitivity.of(question, shots, why, few, answer, effect)));
+                .flatMap(effect -> Sensitivity.of(question, shots, carryOver, why, few, answer, effect)));
     }
 
     static String names(List<MeasuredShot> some) {

@@ -36,12 +36,14 @@ public record Comparison(Question question, List<MeasuredShot> shots, List<Measu
         List<MeasuredShot> shots = candidates.stream().filter(shot -> !shot.faulty()).toList();
         List<MeasuredShot> faulty = candidates.stream().filter(MeasuredShot::faulty).toList();
         MatchedBasis ground = MatchedBasis.of(question.basis(), shots);
+        // A faulty shot leaves its grounds in the grinder, too.
+        CarryOver carryOver = CarryOver.among(candidates);
         List<ResponseAnswer> answers = ResponseFamily.corrected(question.responses()
                 .stream()
-                .map(response -> Answering.answer(question, response, shots, ground))
+                .map(response -> Answering.answer(question, response, shots, ground, carryOver))
                 .toList());
         Optional<ResponseAnswer> main = answers.stream().findFirst();
-        List<BalanceNote> balance = BalanceReview.notes(question, shots, faulty, main, ground);
+        List<BalanceNote> balance = BalanceReview.notes(question, shots, faulty, main, ground, carryOver);
         return new Comparison(question, shots, faulty, ground, answers, balance,
                 AnswerSentence.of(question, shots, answers, balance, ground));
     }

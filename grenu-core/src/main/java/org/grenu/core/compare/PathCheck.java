@@ -28,19 +28,19 @@ final class PathCheck {
     private final ResponseModel model;
     private final Circumstances circumstances;
     private final MatchedBasis ground;
-    private final List<Adjuster> adjusters;
+    private final Corrections corrections;
 
     PathCheck(Question question, ResponseModel model, Circumstances circumstances, MatchedBasis ground,
-            List<Adjuster> adjusters) {
+            Corrections corrections) {
         this.question = question;
         this.model = model;
         this.circumstances = circumstances;
         this.ground = ground;
-        this.adjusters = adjusters;
+        this.corrections = corrections;
     }
 
     /** A path with its model and what the model takes its slope for. */
-    private record Path(Characteristic what, ResponseModel wider, CommonSlope practice, List<Adjuster> adjusters) {
+    private record Path(Characteristic what, ResponseModel wider, CommonSlope practice, Corrections corrections) {
     }
 
     /** {@return those effects, each with its parts; where a path counts as set, what is left of it instead} */
@@ -67,7 +67,7 @@ final class PathCheck {
                 .flatMap(effect -> effect.paths().stream())
                 .anyMatch(part -> part.set() && part.path().equals(ways.get(0)));
         PathCheck next = set
-                ? new PathCheck(question, path.get().wider, circumstances, ground, path.get().adjusters) : this;
+                ? new PathCheck(question, path.get().wider, circumstances, ground, path.get().corrections) : this;
         return next.told(told, others);
     }
 
@@ -75,9 +75,8 @@ final class PathCheck {
         Optional<CommonSlope> practice = CharacteristicColumn.of(one, model.shots())
                 .flatMap(column -> model.commonSlope(question, one.variable()));
         return practice.map(slope -> {
-            List<Adjuster> more = new ArrayList<>(adjusters);
-            more.add(new Adjuster(one.variable(),
-                    Optional.of(new Adjuster.Slope(slope.perUnit(), slope.deviation()))));
+            Corrections more = corrections.and(List.of(new Adjuster(one.variable(),
+                    Optional.of(new Adjuster.Slope(slope.perUnit(), slope.deviation())))));
             return new Path(one, ResponseModel.of(question, model.response(), model.shots(), ground, more), slope,
                     more);
         });

@@ -24,6 +24,7 @@ import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.Variable;
+import org.grenu.core.record.RecordFactor;
 import org.grenu.core.record.RecordField;
 
 /**
@@ -101,12 +102,13 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
     }
 
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground) {
-        return of(question, response, candidates, ground, List.of());
+        return of(question, response, candidates, ground, Corrections.NONE);
     }
 
     /** {@return the model with something taken out beside what is asked about} */
     static ResponseModel of(Question question, Response response, List<MeasuredShot> candidates, MatchedBasis ground,
-            List<Adjuster> adjusters) {
+            Corrections corrections) {
+        List<Adjuster> adjusters = corrections.adjusters();
         List<Variable> variables = question.explaining(response, ground);
         List<MeasuredShot> shots = telling(question, response, candidates, ground, variables)
                 .stream()
@@ -114,7 +116,8 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
                 .toList();
         List<Measured> values = shots.stream().map(shot -> ground.value(response, shot).orElseThrow()).toList();
         Map<Variable, Term> terms = new LinkedHashMap<>();
-        variables.forEach(variable -> term(variable, shots).ifPresent(term -> terms.put(variable, term)));
+        variables.forEach(variable -> term(variable, shots)
+                .ifPresent(term -> terms.put(variable, effective(variable, term, shots, corrections.carryOver()))));
         Map<Variable, Term> taken = new LinkedHashMap<>();
         adjusters.forEach(one -> term(one.variable(), shots).ifPresent(term -> taken.put(one.variable(), term)));
         Optional<Term.Levels> blocks = blocks(question, shots);
@@ -134,6 +137,19 @@ record ResponseModel(Response response, Rows rows, Structure structure, ModelFit
         p.addAll(others);
         return new ResponseModel(response, rows, new Structure(structure.terms, structure.taken, structure.blocks,
                 structure.random, new Interplay.InModel(structure.pairs.together(), p)), fit);
+    }
+
+    /** A grind as the grounds had it on average, where some are still of the setting before. */
+    private static Term effective(Variable variable, Term term, List<MeasuredShot> shots, CarryOver carryOver) {
+        if (carryOver.none() || !variable.key().equals(RecordFactor.GRIND.key())
+                || !(term instanceof Term.Numeric numeric)) {
+            return term;
+        }
+        double[] settings = numeric.values().toArray();
+        for (int i = 0; i < settings.length; i++) {
+            settings[i] = carryOver.effective(shots.get(i), settings[i]);
+        }
+        return new Term.Numeric(term.name(), Samples.of(settings));
     }
 
     /**

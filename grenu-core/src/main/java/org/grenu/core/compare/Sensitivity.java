@@ -59,8 +59,8 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
                         : ", the answer stands." : ", the answer becomes “" + after.get().verdict().words() + "”.");
     }
 
-    static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, String why, List<MeasuredShot> without,
-            ResponseAnswer main, Effect before) {
+    static Optional<Sensitivity> of(Question question, List<MeasuredShot> shots, CarryOver carryOver, String why,
+            List<MeasuredShot> without, ResponseAnswer main, Effect before) {
         List<MeasuredShot> left = shots.stream().filter(shot -> !without.contains(shot)).toList();
         if (without.isEmpty() || left.isEmpty()) {
             return Optional.empty();
@@ -69,7 +69,8 @@ public record Sensitivity(String why, List<MeasuredShot> without, Response respo
         // Fewer shots may span less: the effect is asked for by the same step, not by whatever range is left.
         Question same = before.step().isPresent() ? question.stepping(before.variable(), before.step().getAsDouble())
                 : question;
-        List<Effect> after = Answering.answer(same, main.response(), left, ground).effects(before.variable());
+        List<Effect> after = Answering.answer(same, main.response(), left, ground, carryOver)
+                .effects(before.variable());
         Optional<Effect> alike = after.stream().filter(before::sameChange).findFirst();
         return Optional.of(new Sensitivity(why, without, main.response(), before,
                 alike.or(() -> after.stream().filter(effect -> effect.change().equals(before.change())).findFirst())));

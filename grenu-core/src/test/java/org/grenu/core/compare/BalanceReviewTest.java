@@ -118,7 +118,17 @@ class BalanceReviewTest {
         assertThat(note(question, shots, "First of a session").orElseThrow().words())
                 .isEqualTo("shots 1, 7 were the first of their day among these");
         assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words())
-                .isEqualTo("shot 5 followed a change of the grind without a purge");
+                .isEqualTo(
+                        "shot 5 followed a change of the grind without a known purge: about 20 %, at most 60 % of the "
+                                + "grounds may be those of the setting before (assumed; nobody wrote down what the grinder "
+                                + "keeps); it is taken out");
+        List<MeasuredShot> keeping = shots.stream()
+                .map(shot -> Bench.shot(shot.name(), shot.record().with(RecordField.RETENTION, 3)))
+                .toList();
+        assertThat(note(question, keeping, "Grind changed without a purge").orElseThrow().words())
+                .as("never silent: every shot that a purge of 2 g leaves something in is named")
+                .startsWith("shots 2, 3, 4, 5, 6, 8, 9, 10, 11 and 12 followed")
+                .contains("what the grinder keeps, over the dose");
         List<MeasuredShot> purged = shots(
                 (i, record) -> record.with(RecordField.PULLED_AT, "2026-05-" + (11 + i) + "T09:00"));
         assertThat(note(question, purged, "First of a session")).as("one shot a day: every shot is the first")

@@ -104,6 +104,7 @@ class ComparisonTest {
                     .with(RecordField.TEMPERATURE, temperatureToo ? 90 + notch : 93)
                     .with(RecordField.PULLED_AT, "2026-05-" + (10 + i / 6) + "T09:" + (10 + i % 6 * 5))
                     .with(RecordField.MACHINE, "Rig 1")
+                    .with(RecordField.PURGE, 3)
                     .with(RecordField.BASKET, "18 g");
             shots.add(Bench.shot(Integer.toString(i + 1), record));
         }

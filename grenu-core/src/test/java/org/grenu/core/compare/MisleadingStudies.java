@@ -65,6 +65,7 @@ public final class MisleadingStudies {
     static Shot shot(int number, double yield, ShotRecord record) {
         ShotRecord whole = with(record,
                 Map.of(RecordField.DOSE, "18", RecordField.BEVERAGE, "40", RecordField.REFRACTOMETER, "R-2",
+                        RecordField.PURGE, "3",
                         RecordField.READINGS, String.format(Locale.ROOT, "%1$.3f; %1$.3f; %1$.3f", yield * 18 / 40)));
         ShotLog silent = new ShotLog(Samples.of(0, 1, 2, 3 + number), Map.of(Channel.PRESSURE, Samples.of(0, 0, 0, 0)));
         return new Shot(whole, silent);

@@ -34,7 +34,8 @@ class VerdictRatesTest {
 
     /** Without the guard, which asks many more questions. */
     private static ResponseAnswer answer(Question question, List<MeasuredShot> shots) {
-        return Answering.answer(question, question.responses().get(0), shots, MatchedBasis.of(question.basis(), shots));
+        return Answering.answer(question, question.responses().get(0), shots, MatchedBasis.of(question.basis(), shots),
+                CarryOver.NONE);
     }
 
     private static Effect study(Random random, int each, double points, double spread, double margin,

@@ -64,6 +64,9 @@ final class WeighingRates {
     public static void main(String[] arguments) {
         int studies = Integer.parseInt(arguments[0]);
         for (StudyKind kind : StudyKind.values()) {
+            if (arguments.length > 1 && !kind.name().startsWith(arguments[1])) {
+                continue;
+            }
             Rates rates = of(kind, studies, 5);
             System.out.printf(Locale.ROOT, "%-24s claims %5.1f  refusals %5.1f  covered %5.1f%n", kind,
                     100.0 * rates.claims / studies, 100.0 * rates.refusals / studies,
