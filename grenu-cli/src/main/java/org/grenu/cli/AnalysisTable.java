@@ -58,7 +58,7 @@ final class AnalysisTable implements AnalysisOutput {
         out.print(TextTable.aligned(rows));
         notes.forEach(note -> out.print(note + "\n"));
         printAssumed();
-        out.print("± is the expanded uncertainty, k = 2.\n");
+        out.print("± is the expanded uncertainty, k = 2, or more where few readings scatter.\n");
     }
 
     private static List<String> notes(AnalysedShot shot) {

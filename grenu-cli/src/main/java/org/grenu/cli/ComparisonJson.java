@@ -12,6 +12,7 @@ import org.grenu.core.compare.Doubt;
 import org.grenu.core.compare.Effect;
 import org.grenu.core.compare.BalanceNote;
 import org.grenu.core.compare.LevelMean;
+import org.grenu.core.compare.PathPart;
 import org.grenu.core.compare.ResponseAnswer;
 import org.grenu.core.compare.RowResidual;
 import org.grenu.core.compare.TermTest;
@@ -79,6 +80,8 @@ final class ComparisonJson {
         ArrayNode confounders = node.putArray("confounders");
         answer.confounders()
                 .forEach(one -> confounders.addObject().put("factor", one.asked().key()).put("with", one.what().key()));
+        answer.adjusted().forEach(one -> node.withArray("adjusted_for").add(one.variable().key()));
+        answer.notAdjusted().forEach(one -> node.withArray("not_adjusted_for").add(one.variable().key()));
         ArrayNode tests = node.putArray("tests");
         for (TermTest test : answer.tests()) {
             test(tests.addObject().put("term", test.term()), test.test());
@@ -122,10 +125,25 @@ final class ComparisonJson {
         estimate(node, effect.estimate(), effect.halfWidth());
         AnalysisJson.put(node, "p", OptionalDouble.of(effect.p()));
         AnalysisJson.put(node, "p_by_ranks", effect.rankP());
-        node.put("margin", effect.margin()).put("evidence", effect.evidence());
+        node.put("margin", effect.margin())
+                .put("evidence", effect.evidence())
+                .put("spread", effect.spread().name().toLowerCase(Locale.ROOT));
+        effect.paths().forEach(path -> path(node.withArray("paths").addObject(), path));
         Verdict verdict = effect.verdict();
         node.put("verdict", verdict(verdict));
         details(node, verdict);
+    }
+
+    private static void path(ObjectNode node, PathPart path) {
+        node.put("through", path.path().variable().key()).put("counts_as_set", path.set());
+        part(node.putObject("moved"), path.moved());
+        part(node.putObject("total"), path.total());
+        part(node.putObject("through_it"), path.through());
+        part(node.putObject("left"), path.left());
+    }
+
+    private static void part(ObjectNode node, Estimate estimate) {
+        estimate(node, Optional.of(estimate), estimate.halfWidth(COVERAGE));
     }
 
     private static void details(ObjectNode node, Verdict verdict) {
@@ -134,6 +152,8 @@ final class ComparisonJson {
             cannot.repeat().forEach(node.putArray("repeat")::add);
         } else if (verdict instanceof Verdict.Confounded confounded) {
             node.put("confounded_with", confounded.with());
+        } else if (verdict instanceof Verdict.AtLeast least) {
+            node.put("at_least", least.least()).put("confounded_with", least.with());
         } else if (verdict instanceof Verdict.Mediated mediated) {
             node.put("mediated_through", mediated.through());
         } else if (verdict instanceof Verdict.SameInPractice same) {
@@ -148,6 +168,8 @@ final class ComparisonJson {
             return "differs";
         } else if (verdict instanceof Verdict.SameInPractice) {
             return "same_in_practice";
+        } else if (verdict instanceof Verdict.AtLeast) {
+            return "at_least";
         } else if (verdict instanceof Verdict.Confounded) {
             return "confounded";
         } else if (verdict instanceof Verdict.Mediated) {

@@ -72,7 +72,7 @@ final class ComparisonTable {
     private static String leftOut(ResponseAnswer answer) {
         return answer.leftOut().isEmpty() ? ""
                 : " Without " + answer.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", "))
-                        + ": something asked about is unknown there.";
+                        + ": something asked about is unknown there, or it was tasted in another form.";
     }
 
     private static String balance(BalanceNote note) {

@@ -142,8 +142,9 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
     private static String atLeast(Effect effect, Verdict.AtLeast least, Response response, String basis) {
         return Wording.what(effect) + (least.least() > 0 ? " raises " : " lowers ") + Wording.within(response.title())
                 + " by at least " + Wording.digits(Math.abs(least.least())) + " " + response.differenceUnit() + " "
-                + basis + ": of the " + Wording.change(response, effect) + " by which it came out apart, "
-                + least.with() + ", which moved along, can have done the rest at most (common practice).";
+                + basis + ". It came out " + Wording.change(response, effect) + " apart; " + least.with() + " took the "
+                + Wording.small(effect.variable().title())
+                + "'s place and can have done the rest at most (common practice).";
     }
 
     private static String mediated(Effect effect, Verdict.Mediated mediated, Response response, String basis) {

@@ -19,6 +19,7 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 
 /** Turns a fitted response into its answer. */
@@ -30,12 +31,13 @@ final class Answering {
     private Answering() {
     }
 
-    static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> shots, MatchedBasis ground,
+    static ResponseAnswer answer(Question question, Response response, List<MeasuredShot> all, MatchedBasis ground,
             CarryOver carryOver) {
+        List<MeasuredShot> shots = TastingForm.of(question, response, all).alike();
         Corrections first = carriedOver(question, response, shots, ground, carryOver);
         ResponseModel plain = ResponseModel.of(question, response, shots, ground, first);
         if (plain.fit() == null) {
-            return untold(question, response, shots.stream().filter(shot -> !plain.shots().contains(shot)).toList());
+            return untold(question, response, all.stream().filter(shot -> !plain.shots().contains(shot)).toList());
         }
         Circumstances circumstances = new Circumstances(question, shots, ground);
         AdjustmentSet adjustment = AdjustmentSet.of(question, plain, circumstances);
@@ -43,14 +45,18 @@ final class Answering {
                 adjustment.adjusted().stream().map(one -> Adjuster.free(one.variable())).toList());
         ResponseModel model = adjustment.adjusted().isEmpty() ? plain
                 : ResponseModel.of(question, response, plain.shots(), ground, corrections);
-        List<MeasuredShot> leftOut = shots.stream().filter(shot -> !model.shots().contains(shot)).toList();
+        List<MeasuredShot> leftOut = all.stream().filter(shot -> !model.shots().contains(shot)).toList();
         List<Effect> effects = Mediation.judged(question, model, new EffectFinder(question, model).effects());
         ConfounderCheck.Judged judged = new ConfounderCheck(question, model, circumstances)
                 .judged(new PathCheck(question, model, circumstances, ground, corrections).told(effects));
+        Effect.Seen seen = !StandardResponse.isTasted(response) ? Effect.Seen.MEASURED
+                : TastingForm.blind(model.shots()) ? Effect.Seen.TASTED_BLIND : Effect.Seen.TASTED_OPEN;
         return new ResponseAnswer(response, question.margin(response),
-                new ResponseAnswer.Found(judged.effects(), model.together(), judged.confounders(),
+                new ResponseAnswer.Found(judged.effects().stream().map(effect -> effect.seen(seen)).toList(),
+                        model.together(), judged.confounders(),
                         adjustment.adjusted(), adjustment.left()),
-                fitted(question, model, ground, lackOfFit(ResponseModel.of(question, response, model.shots(), ground))),
+                fitted(question, model, ground, adjustment,
+                        lackOfFit(ResponseModel.of(question, response, model.shots(), ground))),
                 rows(model), leftOut);
     }
 
@@ -97,11 +103,11 @@ final class Answering {
     }
 
     private static ResponseAnswer.Fitted fitted(Question question, ResponseModel model, MatchedBasis ground,
-            Optional<FTest> lackOfFit) {
+            AdjustmentSet adjustment, Optional<FTest> lackOfFit) {
         return new ResponseAnswer.Fitted(model.fit().residualDf(),
                 model.judges() ? model.fit().deviation() : Double.NaN, tests(model.fit()), lackOfFit,
                 means(model),
-                SpreadSources.of(model), words(question, model, ground));
+                SpreadSources.of(model), words(question, model, ground, adjustment));
     }
 
     private static List<TermTest> tests(ModelFit fit) {
@@ -164,7 +170,8 @@ final class Answering {
         return rows;
     }
 
-    private static String words(Question question, ResponseModel model, MatchedBasis ground) {
+    private static String words(Question question, ResponseModel model, MatchedBasis ground,
+            AdjustmentSet adjustment) {
         StringBuilder words = new StringBuilder(model.response().title()).append(fitted(model));
         model.terms().forEach((variable, term) -> {
             if (term instanceof Term.Numeric numeric) {
@@ -188,9 +195,21 @@ final class Answering {
                     .append(DecimalText.exact(rounded(ground.at())))
                     .append(ground.basis() == ComparisonBasis.EQUAL_TIME ? " s. " : " g. ");
         }
+        if (!adjustment.adjusted().isEmpty()) {
+            words.append("Adjusted for ").append(ConfounderCheck.names(adjustment.adjusted())).append(". ");
+        }
+        spread(question, model).ifPresent(spread -> words.append("Spread: ").append(spread.words()).append(". "));
         boolean equal = model.weights().equals(KnownErrors.ones(model.shots().size()));
         words.append(equal ? "Every shot weighs the same." : "Shots weigh by their own measurement uncertainty.");
         return words.toString();
+    }
+
+    private static Optional<Effect.Spread> spread(Question question, ResponseModel model) {
+        return model.judges() ? Contrast.of(question, model)
+                .stream()
+                .filter(contrast -> model.fit().estimable(contrast.weights()))
+                .map(contrast -> model.spread(contrast.weights()))
+                .findFirst() : Optional.empty();
     }
 
     private static String fitted(ResponseModel model) {

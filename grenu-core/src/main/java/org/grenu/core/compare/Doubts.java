@@ -37,6 +37,7 @@ final class Doubts {
         balance.stream()
                 .filter(BalanceNote::doubtsTheAnswer)
                 .forEach(note -> doubts.add(Doubt.of(standingOut(note))));
+        doubts.addAll(TastingForm.of(question, main.response(), shots).doubts());
         notAdjusted(main, doubts);
         halfKnown(main, doubts);
         fallenOut(doubts);

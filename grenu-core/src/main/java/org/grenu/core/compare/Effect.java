@@ -14,15 +14,26 @@ import org.grenu.core.response.Variable;
  * @param margin  half the zone in which a difference makes none in practice
  * @param verdict what may be said
  * @param paths   what of it goes through something that the change brought about
+ * @param seen    by what the response was told
  */
-public record Effect(Change made, Size size, double margin, Verdict verdict, List<PathPart> paths) {
+public record Effect(Change made, Size size, double margin, Verdict verdict, List<PathPart> paths, Seen seen) {
+
+    /** By what a response is told. */
+    public enum Seen {
+        /** An instrument. */
+        MEASURED,
+        /** Somebody who knew what it was, in some shots at least. */
+        TASTED_OPEN,
+        /** Somebody who did not know which was which, in every shot. */
+        TASTED_BLIND
+    }
 
     public Effect {
         paths = List.copyOf(paths);
     }
 
     Effect(Change made, Size size, double margin, Verdict verdict) {
-        this(made, size, margin, verdict, List.of());
+        this(made, size, margin, verdict, List.of(), Seen.MEASURED);
     }
 
     /** How the spread that an interval rests on is judged. */
@@ -117,6 +128,11 @@ public record Effect(Change made, Size size, double margin, Verdict verdict, Lis
         return size.p;
     }
 
+    /** {@return how the spread behind the interval is judged} */
+    public Spread spread() {
+        return size.spread;
+    }
+
     /** {@return p by ranks} */
     public OptionalDouble rankP() {
         return size.rankP;
@@ -137,8 +153,13 @@ public record Effect(Change made, Size size, double margin, Verdict verdict, Lis
         if (verdict instanceof Verdict.Confounded || verdict instanceof Verdict.Mediated) {
             return "confounded";
         }
-        return verdict instanceof Verdict.Differs || verdict instanceof Verdict.AtLeast
-                ? "repeated, interval excludes zero" : "repeated, open";
+        String excludes = verdict instanceof Verdict.Differs || verdict instanceof Verdict.AtLeast
+                ? ", interval excludes zero" : "";
+        return switch (seen) {
+            case TASTED_BLIND -> "repeated, blind" + excludes;
+            case TASTED_OPEN -> "repeated, open" + excludes;
+            case MEASURED -> excludes.isEmpty() ? "repeated, open" : "repeated" + excludes;
+        };
     }
 
     /**
@@ -160,7 +181,7 @@ public record Effect(Change made, Size size, double margin, Verdict verdict, Lis
     }
 
     Effect judged(Verdict other) {
-        return new Effect(made, size, margin, other, paths);
+        return new Effect(made, size, margin, other, paths, seen);
     }
 
     /** The effect with its p corrected for what else was asked; a claim falls that no longer rests on it. */
@@ -169,10 +190,14 @@ public record Effect(Change made, Size size, double margin, Verdict verdict, Lis
                 ? new Verdict.CannotSay(0, false, List.of())
                 : verdict instanceof Verdict.SameInPractice ? new Verdict.SameInPractice(p <= Question.ALPHA) : verdict;
         return new Effect(made, new Size(size.estimate, size.halfWidth, p, size.rankP, size.spread), margin, judged,
-                paths);
+                paths, seen);
     }
 
     Effect through(List<PathPart> parts) {
-        return new Effect(made, size, margin, verdict, parts);
+        return new Effect(made, size, margin, verdict, parts, seen);
+    }
+
+    Effect seen(Seen by) {
+        return new Effect(made, size, margin, verdict, paths, by);
     }
 }

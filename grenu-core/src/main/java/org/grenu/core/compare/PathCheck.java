@@ -108,7 +108,7 @@ final class PathCheck {
         Optional<Contrast> same = Contrast.of(question, path.wider).stream().filter(contrast::sameChange).findFirst();
         Optional<Estimate> left = same.flatMap(wider -> path.wider.estimate(wider.weights()));
         Term.Numeric term = (Term.Numeric) path.wider.taken().get(path.what.variable());
-        Optional<Estimate> slope = path.wider.estimate(path.wider.fit().design().slope(term));
+        Optional<Estimate> slope = path.wider.fit().estimate(path.wider.fit().design().slope(term));
         if (moved.isEmpty() || left.isEmpty() || slope.isEmpty() || moved.get().pAgainst(0) > Question.ALPHA) {
             return Optional.empty();
         }

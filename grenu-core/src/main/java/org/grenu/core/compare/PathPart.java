@@ -31,7 +31,7 @@ public record PathPart(Characteristic path, Estimate moved, Estimate total, Esti
         return set ? "In all " + Wording.within(response.title()) + " came out " + with(total, unit) + " apart, "
                 + with(through, unit) + " of it through " + by + ", which moved along: it is taken out, following "
                 + practice.words() + " (common practice)."
-                : "Of this, " + with(through, unit) + " may go through " + by + ", " + with(left, unit) + " does not.";
+                : "Of this, " + with(through, unit) + " may go through " + by + ", " + with(left, unit) + " do not.";
     }
 
     private static String with(Estimate estimate, String unit) {

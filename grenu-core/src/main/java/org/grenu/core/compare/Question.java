@@ -13,6 +13,7 @@ import org.grenu.core.response.ComparisonBasis;
 import org.grenu.core.response.MatchedBasis;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 import org.grenu.core.record.Factor;
 
@@ -113,7 +114,12 @@ public record Question(List<Variable> variables, List<Pair> interactions, List<R
 
     /** {@return what may have differed beside what is asked about} */
     List<Characteristic> beside(List<MeasuredShot> shots) {
-        return Characteristic.beside(asked(), shots).stream().map(one -> one.in(units)).toList();
+        boolean tasted = responses.stream().anyMatch(StandardResponse::isTasted);
+        return Characteristic.beside(asked(), shots)
+                .stream()
+                .filter(one -> tasted || !one.ofTasting())
+                .map(one -> one.in(units))
+                .toList();
     }
 
     /** {@return this question on another basis} */

@@ -9,7 +9,7 @@ import org.grenu.core.quantity.Measured;
 
 /**
  * One shot on each side: how a repeat would come out is unknown, so the difference is held against the uncertainty of
- * measuring alone (k = 2, the parts that each shot has for itself), and no verdict goes beyond that.
+ * measuring alone (k = 2, or more where few readings scatter; the parts that each shot has for itself), and no verdict goes beyond that.
  */
 final class SingleShots {
 
@@ -29,18 +29,25 @@ final class SingleShots {
                 if (i != j && alone(rows, i) && alone(rows, j) && isDifference(contrast, rows[i], rows[j])) {
                     double scale = scale(contrast, rows[i], rows[j]);
                     double difference = (model.values().get(i).value() - model.values().get(j).value()) * scale;
-                    return Optional
-                            .of(between(asked, difference, Math.hypot(errors[i], errors[j]) * Math.abs(scale), margin));
+                    double df = Measured.joined(errors[i], model.values().get(i).df(), errors[j],
+                            model.values().get(j).df());
+                    Measured apart = new Measured(difference, Math.hypot(errors[i], errors[j]) * Math.abs(scale), 0,
+                            df);
+                    return Optional.of(between(asked, apart, margin));
                 }
             }
         }
         return Optional.empty();
     }
 
-    private static Effect between(Contrast asked, double difference, double u, double margin) {
-        boolean beyond = u > 0 && Math.abs(difference) > Measured.COVERAGE_FACTOR * u;
-        return new Effect(Effect.Change.of(asked), new Effect.Size(Optional.of(new Estimate(difference, u, KNOWN)),
-                Measured.COVERAGE_FACTOR * u, Double.NaN, OptionalDouble.empty(), Effect.Spread.MEASURING), margin,
+    private static Effect between(Contrast asked, Measured apart, double margin) {
+        double difference = apart.value();
+        double u = apart.u();
+        boolean beyond = u > 0 && Math.abs(difference) > apart.expanded();
+        return new Effect(Effect.Change.of(asked),
+                new Effect.Size(Optional.of(new Estimate(difference, u, Math.min(KNOWN, apart.df()))),
+                        apart.expanded(), Double.NaN, OptionalDouble.empty(), Effect.Spread.MEASURING),
+                margin,
                 new Verdict.SeenOnce(beyond));
     }
 

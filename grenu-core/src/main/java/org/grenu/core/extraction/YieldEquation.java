@@ -51,10 +51,17 @@ public final class YieldEquation {
     }
 
     private final Map<Term, Measured> known;
+    private final boolean oneScale;
 
     /** Of those quantities, in g and %. */
     public YieldEquation(Map<Term, Measured> known) {
+        this(known, false);
+    }
+
+    /** Of those quantities, dose and beverage weighed on one scale or not. */
+    public YieldEquation(Map<Term, Measured> known, boolean oneScale) {
         this.known = Map.copyOf(known);
+        this.oneScale = oneScale;
     }
 
     /** {@return whether dose, beverage mass and ratio are all known, so that one of them says nothing new} */
@@ -92,9 +99,13 @@ public final class YieldEquation {
             case BEVERAGE -> both(of(Term.DOSE), of(Term.RATIO), Measured::times)
                     .or(() -> both(of(Term.DOSE), balanced(),
                             (dose, liquid) -> dose.times(liquid).plus(retained().times(-1))));
-            case RATIO -> both(of(Term.BEVERAGE), of(Term.DOSE), Measured::dividedBy).or(this::balancedRatio);
+            case RATIO -> both(of(Term.BEVERAGE), of(Term.DOSE), this::weighed).or(this::balancedRatio);
             case RETAINED -> balanced().flatMap(this::balancedRetained);
         };
+    }
+
+    private Measured weighed(Measured beverage, Measured dose) {
+        return oneScale ? beverage.dividedByOfOneInstrument(dose) : beverage.dividedBy(dose);
     }
 
     private boolean knows(Term term) {
@@ -121,8 +132,8 @@ public final class YieldEquation {
     /** Liquid of the beverage's strength for each gram of dose, by what was weighed. */
     private Optional<Measured> perDose() {
         if (knows(Term.DOSE) && knows(Term.BEVERAGE)) {
-            return both(of(Term.BEVERAGE), of(Term.DOSE), (beverage, dose) -> beverage.plus(retained())
-                    .dividedBy(dose));
+            return both(of(Term.BEVERAGE), of(Term.DOSE), (beverage, dose) -> weighed(beverage.plus(retained()),
+                    dose));
         }
         return of(Term.RATIO).flatMap(ratio -> !knows(Term.RETAINED) ? Optional.of(ratio)
                 : of(Term.DOSE).map(dose -> ratio.plus(retained().dividedBy(dose)))

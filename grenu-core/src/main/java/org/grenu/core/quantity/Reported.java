@@ -7,9 +7,10 @@ import java.util.Locale;
  * it starts with 1 or 2 and one otherwise; the value is rounded to the same place. A minus is the true minus sign.
  *
  * @param value    the rounded value, such as {@code 21.54}
- * @param expanded the rounded expanded uncertainty (k = 2), such as {@code 0.16}; empty for an exact value
+ * @param expanded the rounded expanded uncertainty, such as {@code 0.16}; empty for an exact value
+ * @param factor   its coverage factor in words, such as {@code k = 2}; empty for an exact value
  */
-public record Reported(String value, String expanded) {
+public record Reported(String value, String expanded, String factor) {
 
     private static final int EXACT_DECIMALS = 2;
     /** Less than that would be shown as an uncertainty of zero. */
@@ -19,10 +20,15 @@ public record Reported(String value, String expanded) {
     public static Reported of(Measured measured) {
         double expanded = measured.expanded();
         if (expanded < LEAST) {
-            return new Reported(fixed(measured.value(), EXACT_DECIMALS), "");
+            return new Reported(fixed(measured.value(), EXACT_DECIMALS), "", "");
         }
         int decimals = decimalsFor(expanded);
-        return new Reported(fixed(measured.value(), decimals), fixed(expanded, decimals));
+        return new Reported(fixed(measured.value(), decimals), fixed(expanded, decimals),
+                factor(measured.coverageFactor()));
+    }
+
+    private static String factor(double k) {
+        return "k = " + (k < Measured.COVERAGE_FACTOR + 0.05 ? "2" : fixed(k, 1));
     }
 
     /** {@return the number with that many decimals, with a true minus and never a negative zero} */

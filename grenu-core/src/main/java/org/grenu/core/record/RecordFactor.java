@@ -69,6 +69,11 @@ public enum RecordFactor implements Factor {
     SCALE(RecordField.SCALE),
     SCALE_LAG(RecordField.SCALE_LAG),
     REPAIRS_OFF(RecordField.REPAIRS_OFF),
+    TASTED_AS(RecordField.TASTED_AS),
+    TASTED_AT(RecordField.TASTED_AT),
+    TASTED_BLIND(RecordField.TASTED_BLIND),
+    TASTER(RecordField.TASTER),
+    SERVED(RecordField.SERVED),
     SIMULATED(RecordField.SIMULATED),
     RECIPE(RecordField.RECIPE),
     STUDY(RecordField.STUDY);

@@ -111,6 +111,7 @@ public enum RecordField implements Field {
     TASTED_AS(FieldDefinition.choice("tasted_as", "Tasted", "neat", "diluted")),
     TASTED_AT("tasted_c", "Temperature when tasted", "°C", 0, 90),
     TASTED_BLIND(FieldDefinition.choice("tasting_kind", "Tasting was", "open", "blind")),
+    TASTER("taster", "Taster", FieldKind.TEXT),
     SERVED(FieldDefinition.choice("served_as", "Served", "straight", "milk", "long")),
     REPAIRS_OFF("repairs_off", "Repairs switched off", FieldKind.REPAIR_LIST),
     FAULT("fault", "Faulty shot", FieldKind.TEXT),

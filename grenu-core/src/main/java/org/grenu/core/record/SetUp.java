@@ -53,7 +53,8 @@ public final class SetUp {
             RecordField.PHASES,
             RecordField.MOMENT_NOTES,
             RecordField.TASTE, RecordField.TASTING, RecordField.LIKING, RecordField.TASTED_AS,
-            RecordField.TASTED_AT, RecordField.TASTED_BLIND, RecordField.SERVED, RecordField.REPAIRS_OFF,
+            RecordField.TASTED_AT, RecordField.TASTED_BLIND, RecordField.TASTER, RecordField.SERVED,
+            RecordField.REPAIRS_OFF,
             RecordField.FAULT,
             RecordField.FAULT_ON_PURPOSE, RecordField.SIMULATED, RecordField.NOTE);
 

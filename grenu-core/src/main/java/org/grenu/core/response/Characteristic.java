@@ -45,7 +45,11 @@ public record Characteristic(String title, Variable variable, double tolerance) 
             RecordFactor.ZERO,
             RecordFactor.MINUTES_ON, RecordFactor.FIRST_OF_SESSION,
             RecordFactor.REFRACTOMETER_LINE, RecordFactor.REFRACTOMETER_READS, RecordFactor.DILUTION_WATER,
-            RecordFactor.SCALE_LAG, RecordFactor.REPAIRS_OFF, RecordFactor.SIMULATED);
+            RecordFactor.SCALE_LAG, RecordFactor.REPAIRS_OFF, RecordFactor.SIMULATED, RecordFactor.TASTED_AS,
+            RecordFactor.TASTED_AT, RecordFactor.TASTED_BLIND, RecordFactor.TASTER, RecordFactor.SERVED);
+    /** How a shot was tasted: of no matter to what is measured. */
+    private static final Set<String> TASTING = keys(RecordFactor.TASTED_AS, RecordFactor.TASTED_AT,
+            RecordFactor.TASTED_BLIND, RecordFactor.TASTER, RecordFactor.SERVED);
     /** What a thing carries with it: asked about the thing, these are part of it. */
     private static final Map<String, Set<String>> PARTS = Map.ofEntries(
             entry(RecordFactor.COFFEE.key(),
@@ -162,9 +166,14 @@ public record Characteristic(String title, Variable variable, double tolerance) 
                         ? Optional.of(Variable.of(RecordFactor.TEMPERATURE)) : Optional.empty();
     }
 
+    /** {@return whether it is how a shot was tasted} */
+    public boolean ofTasting() {
+        return TASTING.contains(variable.key());
+    }
+
     /** {@return whether a difference in it can have made one in that response} */
     public boolean mayExplain(Response response) {
-        if (variable.key().equals(response.key())) {
+        if (variable.key().equals(response.key()) || ofTasting() && !StandardResponse.isTasted(response)) {
             return false;
         }
         boolean beverage = variable.key().equals(StandardResponse.BEVERAGE.key())

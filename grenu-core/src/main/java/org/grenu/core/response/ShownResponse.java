@@ -34,7 +34,7 @@ public record ShownResponse(StandardResponse of, DisplayUnits units) implements 
     @Override
     public Optional<Measured> of(MeasuredShot shot) {
         return of.of(shot)
-                .map(value -> new Measured(units.value(value.value(), of.unit()),
+                .map(value -> value.restingAsBefore(units.value(value.value(), of.unit()),
                         units.difference(value.independent(), of.unit()), units.difference(value.shared(), of.unit())));
     }
 

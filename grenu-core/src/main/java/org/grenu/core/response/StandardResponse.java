@@ -134,6 +134,11 @@ public enum StandardResponse implements Response {
         return Arrays.stream(values()).filter(response -> response.compareTo(LIKING) >= 0).toList();
     }
 
+    /** {@return whether a taster says it, rather than an instrument} */
+    public static boolean isTasted(Response response) {
+        return tasted().stream().anyMatch(one -> one.key().equals(response.key()));
+    }
+
     /** {@return the responses a comparison begins with} */
     public static List<Response> usual(TimeConvention convention) {
         return List.of(EY_AS_DOSED, STRENGTH, time(convention), FIRST_DRIP, PEAK_RESISTANCE);

@@ -70,7 +70,7 @@ public record ReadingLine(double middle, double height, double slope, double hei
      */
     public Measured strength(Measured reading) {
         double bias = againstDriedSamples() ? 0 : Math.abs(slope) * reading.shared();
-        return new Measured(at(reading.value()), Math.abs(slope) * reading.independent(),
+        return reading.restingAsBefore(at(reading.value()), Math.abs(slope) * reading.independent(),
                 Math.hypot(bias, uncertainty(reading.value())));
     }
 }

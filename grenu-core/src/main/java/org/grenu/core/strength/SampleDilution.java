@@ -23,13 +23,16 @@ public record SampleDilution(Measured beverage, Measured water) {
     }
 
     /**
-     * {@return the beverage's strength from the sample's, c = c'·(m_b + m_w)/m_b, %} First-order propagation; both
-     * weighings count as this sample's own, since display steps of one scale do not cancel in the quotient.
+     * {@return the beverage's strength from the sample's, c = c'·(m_b + m_w)/m_b, %} First-order propagation. Display
+     * steps of the two weighings do not cancel in the quotient; what the scale gets wrong in both does in part.
      */
     public Measured before(Measured diluted) {
         double quotient = water.value() / beverage.value();
-        double u = Math.hypot(water.u(), quotient * beverage.u()) / beverage.value();
-        return new Measured(diluted.value() * times(), Math.hypot(diluted.independent() * times(), diluted.value() * u),
-                diluted.shared() * times());
+        double own = diluted.value() * Math.hypot(water.independent(), quotient * beverage.independent())
+                / beverage.value();
+        double shared = diluted.value() * Math.abs(water.shared() - quotient * beverage.shared()) / beverage.value();
+        return new Measured(diluted.value() * times(), Math.hypot(diluted.independent() * times(), own),
+                Math.hypot(diluted.shared() * times(), shared), Measured.joined(diluted.independent() * times(),
+                        diluted.df(), own, Double.POSITIVE_INFINITY));
     }
 }

@@ -57,8 +57,12 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
         double one = Math.max(deviation, refractometer.repeatability());
         double mean = Math.max(one / Math.sqrt(n), refractometer.stepUncertainty());
         double ofZero = zero.isPresent() ? Math.max(refractometer.repeatability(), refractometer.stepUncertainty()) : 0;
+        // A scatter beyond what the instrument is known for is known from these few readings only.
+        boolean scatters = deviation > refractometer.repeatability() && mean > refractometer.stepUncertainty();
+        double df = scatters ? n - 1.0 : Double.POSITIVE_INFINITY;
         Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero),
-                refractometer.bias() / Math.sqrt(3));
+                refractometer.bias() / Math.sqrt(3),
+                Measured.joined(mean, df, ofZero, Double.POSITIVE_INFINITY));
         Measured sample = refractometer.line().strength(read);
         return Optional.of(withoutBlank(dilution.map(diluted -> diluted.before(sample)).orElse(sample)));
     }
@@ -69,7 +73,7 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
         }
         double waterShare = Math.max(0, 1 - strength.value() / 100);
         double u = Math.max(refractometer.repeatability(), refractometer.stepUncertainty());
-        return new Measured(strength.value() - waterShare * blank.getAsDouble(), strength.independent(),
+        return strength.restingAsBefore(strength.value() - waterShare * blank.getAsDouble(), strength.independent(),
                 Math.hypot(strength.shared(), waterShare * u));
     }
 

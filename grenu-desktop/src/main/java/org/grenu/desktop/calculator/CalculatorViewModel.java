@@ -38,6 +38,8 @@ public final class CalculatorViewModel {
     private final ObjectProperty<Term> wanted = new SimpleObjectProperty<>(Term.YIELD);
     private final ReadOnlyStringWrapper result = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+    private final Map<Term, Filled> filled = new EnumMap<>(Term.class);
+    private boolean oneScale;
     private final CupViewModel cup;
     /** Null while it cannot be given. */
     private Measured computed;
@@ -112,6 +114,7 @@ public final class CalculatorViewModel {
             return;
         }
         Masses masses = open.measures().masses();
+        oneScale = masses.brew().filter(Brew::oneScale).isPresent();
         put(Term.DOSE, masses.dose());
         put(Term.BEVERAGE, masses.beverage());
         put(Term.STRENGTH, masses.strength());
@@ -142,8 +145,11 @@ public final class CalculatorViewModel {
     }
 
     private void put(Term term, Optional<Measured> value) {
+        filled.remove(term);
         numbers.get(term).set(value.map(known -> exactly(known.value())).orElse(""));
         halves.get(term).set(value.filter(known -> known.u() > 0).map(known -> exactly(known.expanded())).orElse(""));
+        value.ifPresent(known -> filled.put(term,
+                new Filled(numbers.get(term).get(), halves.get(term).get(), known)));
     }
 
     /** With digits to spare: what is computed from it is rounded once, at the end. */
@@ -172,7 +178,8 @@ public final class CalculatorViewModel {
             show("", refused.getMessage());
             return;
         }
-        YieldEquation equation = new YieldEquation(known);
+        boolean sameScale = oneScale && isFilled(Term.DOSE) && isFilled(Term.BEVERAGE);
+        YieldEquation equation = new YieldEquation(known, sameScale);
         Optional<Measured> found = equation.solve(wanted.get());
         if (found.isEmpty()) {
             show("", equation.saidTwice() ? "Dose, beverage mass and ratio say the same twice: clear one of them."
@@ -185,7 +192,19 @@ public final class CalculatorViewModel {
                 judged(found.get(), known, exact));
     }
 
+    /** What was filled in from the shot and stands there as it was: of that it is known what is shared. */
+    private record Filled(String number, String half, Measured value) {
+    }
+
+    private boolean isFilled(Term term) {
+        Filled one = filled.get(term);
+        return one != null && one.number.equals(numbers.get(term).get()) && one.half.equals(halves.get(term).get());
+    }
+
     private Measured typed(Term term) {
+        if (isFilled(term)) {
+            return filled.get(term).value;
+        }
         double value = number(term, numbers.get(term).get());
         String half = halves.get(term).get();
         double expanded = half.isBlank() ? 0 : number(term, half);

@@ -14,7 +14,7 @@ enum RecordGroup {
             RecordField.TEMPERATURE, RecordField.PROFILE, RecordField.MACHINE,
             RecordField.BASKET, RecordField.WATER, RecordField.TASTE, RecordField.NOTE),
     TASTING("Tasting", RecordField.TASTING, RecordField.LIKING, RecordField.TASTED_AS, RecordField.TASTED_AT,
-            RecordField.TASTED_BLIND, RecordField.SERVED),
+            RecordField.TASTED_BLIND, RecordField.TASTER, RecordField.SERVED),
     STUDY("Study", RecordField.STUDY, RecordField.ARM, RecordField.BLOCK, RecordField.ORDER_DRAWN, RecordField.OPERATOR,
             RecordField.PULLED_AT, RecordField.RECIPE,
             RecordField.FAULT, RecordField.FAULT_ON_PURPOSE),

@@ -74,6 +74,7 @@ final class YieldSection extends Section {
         value.setText(yield.map(Reported::value).orElse("–"));
         percent.setText(yield.isPresent() ? "%" : "");
         expanded.setText(yield.map(Reported::half).orElse(""));
+        remark().setText(yield.map(Reported::factor).filter(factor -> !factor.isEmpty()).orElse("k = 2") + " ·");
         other.setText(text == null ? "" : text.made().otherBasis());
         other.setManaged(!other.getText().isEmpty());
         wanting.setText(text == null ? "" : text.made().wanting());

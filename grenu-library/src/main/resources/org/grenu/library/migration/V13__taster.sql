@@ -1,0 +1,2 @@
+-- Who tasted a shot.
+ALTER TABLE shot ADD COLUMN taster TEXT;
