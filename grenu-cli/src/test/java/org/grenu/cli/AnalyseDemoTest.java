@@ -129,6 +129,7 @@ class AnalyseDemoTest {
             assertThat(row.indexOf("±")).as(row).isEqualTo(end);
         }
         assertThat(lines).anyMatch(line -> line.contains("knock on the scale bridged"));
-        assertThat(lines.get(lines.size() - 1)).isEqualTo("± is the expanded uncertainty, k = 2, or more where few readings scatter.");
+        assertThat(lines.get(lines.size() - 1))
+                .isEqualTo("± is the expanded uncertainty, k = 2, or more where few readings scatter.");
     }
 }

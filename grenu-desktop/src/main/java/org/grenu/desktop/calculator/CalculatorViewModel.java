@@ -261,7 +261,9 @@ public final class CalculatorViewModel {
                     + " makes them equal.";
         }
         return basis(known, found)
-                + (exact ? " · numbers without ± count as exact" : " · ± is k = 2, errors taken as independent");
+                + (exact ? " · numbers without ± count as exact" : " · ± is k = 2, errors taken as "
+                        + (oneScale && isFilled(Term.DOSE) && isFilled(Term.BEVERAGE)
+                                ? "the shot's instruments share them" : "independent"));
     }
 
     /** What it was computed from, where that is not the whole balance; else which yield stands in it. */

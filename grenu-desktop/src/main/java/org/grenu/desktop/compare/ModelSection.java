@@ -45,8 +45,9 @@ final class ModelSection extends AnswerSection {
 
     private void leftOut(ResponseAnswer main) {
         if (!main.leftOut().isEmpty()) {
-            getChildren().add(remark("Left out, since something asked about is unknown or they were tasted in another form: "
-                    + main.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + "."));
+            getChildren()
+                    .add(remark("Left out, since something asked about is unknown or they were tasted in another form: "
+                            + main.leftOut().stream().map(MeasuredShot::name).collect(Collectors.joining(", ")) + "."));
         }
     }
 

@@ -169,7 +169,7 @@ class SearchMenuTest extends BenchFixture {
         }
         assertThat(SlipPaint
                 .needed(new SlipText("10000", "18.0 → 140.0 g", "128.9 s",
-                        Optional.of(new Reported("20.28", "0.16")), "", List.of(), "")))
+                        Optional.of(new Reported("20.28", "0.16", "k = 2")), "", List.of(), "")))
                 .isGreaterThan(190);
     }
 
