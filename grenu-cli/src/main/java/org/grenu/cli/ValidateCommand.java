@@ -50,6 +50,7 @@ public final class ValidateCommand implements Callable<Integer> {
         }
         if (comparisons > 0) {
             out.print(ComparisonValidation.run(comparisons, pool, seed));
+            out.print(WeighingValidation.run(comparisons, seed));
             out.flush();
             return 0;
         }

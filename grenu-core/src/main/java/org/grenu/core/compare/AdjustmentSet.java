@@ -35,8 +35,8 @@ record AdjustmentSet(List<Characteristic> adjusted, List<Characteristic> left) {
     private static final double CHANCE = 0.1;
     /** Where the order was drawn, moving along is chance unless it is as rare as that. */
     private static final double CHANCE_DRAWN = 0.01;
-    /** What foretells the response by chance as seldom as that, and the treatment by a share of that. */
-    private static final double FORETELLS = 0.01;
+    /** Chance that any of what moved at all, by a share of that, foretells the response by chance alone. */
+    private static final double FORETELLS = 0.05;
     private static final double MOVED_AT_ALL = 0.03;
     private static final double LEAST_SHARE = 0.1;
 
@@ -63,7 +63,9 @@ record AdjustmentSet(List<Characteristic> adjusted, List<Characteristic> left) {
             CharacteristicColumn.of(one, model.shots())
                     .ifPresent(column -> candidates.add(new Candidate(one, column, strongest(column, asked))));
         }
-        candidates.removeIf(one -> !movedAlong(one, asked, model, circumstances));
+        candidates.removeIf(one -> one.share < MOVED_AT_ALL);
+        double foretells = FORETELLS / Math.max(1, candidates.size());
+        candidates.removeIf(one -> !movedAlong(one, asked, model, circumstances, foretells));
         candidates.sort(Comparator.comparingDouble(Candidate::share).reversed());
         return chosen(candidates, asked, model);
     }
@@ -79,10 +81,7 @@ record AdjustmentSet(List<Characteristic> adjusted, List<Characteristic> left) {
     }
 
     private static boolean movedAlong(Candidate one, List<double[]> asked, ResponseModel model,
-            Circumstances circumstances) {
-        if (one.share < MOVED_AT_ALL) {
-            return false;
-        }
+            Circumstances circumstances, double foretells) {
         boolean beyondChance = false;
         for (double[] contrast : asked) {
             int[] rows = one.column.rows(contrast);
@@ -92,10 +91,10 @@ record AdjustmentSet(List<Characteristic> adjusted, List<Characteristic> left) {
             beyondChance |= share >= LEAST_SHARE && !within
                     && one.column.p(share, rows) < (circumstances.drawn() ? CHANCE_DRAWN : CHANCE);
         }
-        return beyondChance || !circumstances.drawn() && foretells(one, model);
+        return beyondChance || !circumstances.drawn() && foretells(one, model, foretells);
     }
 
-    private static boolean foretells(Candidate one, ResponseModel model) {
+    private static boolean foretells(Candidate one, ResponseModel model, double level) {
         if (!one.column.knownThroughout()) {
             return false;
         }
@@ -103,7 +102,7 @@ record AdjustmentSet(List<Characteristic> adjusted, List<Characteristic> left) {
         List<Term> terms = new ArrayList<>(model.fit().design().terms());
         terms.add(term);
         FixedFit fit = FixedFit.of(new Design(model.shots().size(), terms), model.y(), model.weights());
-        return fit.residualDf() >= 1 && fit.typeTwo(term).map(FTest::p).filter(p -> p < FORETELLS).isPresent();
+        return fit.residualDf() >= 1 && fit.typeTwo(term).map(FTest::p).filter(p -> p < level).isPresent();
     }
 
     private static Term term(Candidate one, ResponseModel model) {

@@ -43,7 +43,7 @@ final class Circumstances {
     List<Characteristic> setBefore(ResponseModel model) {
         return all.stream()
                 .filter(one -> !one.comesAbout() && one.mayExplain(model.response()) && !model.holds(one.variable()))
-                .filter(one -> !(drawn && one.isOrder()) && !measuredByTheUser(one))
+                .filter(one -> !(drawn && one.isOrder()) && !measuredByTheUser(one) && !isReading(one))
                 .filter(one -> !aimedAt(one, model))
                 .toList();
     }
@@ -75,6 +75,11 @@ final class Circumstances {
                 .filter(measured -> measured.variable().key().equals(StandardResponse.BEVERAGE.key()))
                 .flatMap(measured -> measured.target().stream())
                 .anyMatch(target -> target.key().equals(one.variable().key()));
+    }
+
+    /** The zero check is subtracted from the readings already: it scatters with them. */
+    private static boolean isReading(Characteristic one) {
+        return one.variable().key().equals(RecordField.ZERO.key());
     }
 
     /** A number of the user's own that scatters is what came of the shot as likely as what went into it. */

@@ -12,6 +12,7 @@ import org.grenu.core.quantity.Measured;
 import org.grenu.core.response.Characteristic;
 import org.grenu.core.response.CommonSlope;
 import org.grenu.core.response.MatchedBasis;
+import org.grenu.core.response.StandardResponse;
 import org.grenu.core.response.Variable;
 
 /**
@@ -146,7 +147,9 @@ final class PathCheck {
             for (int k = 0; k < coefficients.length; k++) {
                 shift += coefficients[k] * contrast.weights()[k];
             }
-            return Math.abs(shift) > one.tolerance() && !model.holds(target.get());
+            // A set temperature that moved along is weighed as what was set, not by what the sensor made of it.
+            boolean speaksForItself = one.variable().key().equals(StandardResponse.TEMPERATURE_SHOWN.key());
+            return Math.abs(shift) > one.tolerance() && !speaksForItself;
         }
         return !circumstances.drawn() && Math.abs(moved.value()) > one.tolerance();
     }
