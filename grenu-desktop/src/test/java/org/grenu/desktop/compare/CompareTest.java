@@ -137,8 +137,7 @@ class CompareTest extends BenchFixture {
     void anotherColourIsAnotherQuestion() {
         reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.PROFILE));
         assertThat(text("answer")).startsWith(
-                "Gentle ramp, not Straight nine cannot be told from beverage mass: they moved together. EY as dosed "
-                        + "came out +0.7");
+                "Gentle ramp, not Straight nine raises EY as dosed by 0.7");
         assertThat(text("compare-title")).isEqualTo("16 shots, 2 levels of profile");
         reanswered(() -> bench.appearance().colourByProperty().set(RecordFactor.BASKET));
         assertThat(text("answer")).startsWith("Basket did not change among these shots");
