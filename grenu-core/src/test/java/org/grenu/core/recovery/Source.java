@@ -8,6 +8,8 @@ import org.grenu.core.curve.RepairKind;
 import org.grenu.core.demo.DemoProfile;
 import org.grenu.core.otherlab.OtherLab;
 import org.grenu.core.otherlab.OtherShot;
+import org.grenu.core.thirdlab.ThirdLab;
+import org.grenu.core.thirdlab.ThirdShot;
 import org.grenu.core.puck.Puck;
 import org.grenu.core.puck.SimulatedCoffee;
 import org.grenu.core.rig.LogFlaw;
@@ -46,6 +48,16 @@ enum Source {
         KnownShot draw(long seed, boolean breaks, boolean atStop) {
             OtherShot shot = OtherLab.pull(seed, breaks, atStop);
             return new KnownShot(shot.machine(), shot.log(), shot.flaws(), false, shot.pumpOn(), shot.pumpOff(),
+                    shot.firstDrip(), shot.beverage(), shot.phases(), shot.openTo(), shot.opened(), shot.lost(),
+                    shot.seconds(), shot.resistance());
+        }
+    },
+    /** The third source, on which nothing is tuned. */
+    THIRD("third source") {
+        @Override
+        KnownShot draw(long seed, boolean breaks, boolean atStop) {
+            ThirdShot shot = ThirdLab.pull(seed, breaks, atStop);
+            return new KnownShot(shot.kind(), shot.log(), Set.of(), false, shot.pumpOn(), shot.pumpOff(),
                     shot.firstDrip(), shot.beverage(), shot.phases(), shot.openTo(), shot.opened(), shot.lost(),
                     shot.seconds(), shot.resistance());
         }
