@@ -20,16 +20,17 @@ import org.grenu.core.numbers.RunningPowers.Stretch;
  * was the machine that did it. A likelihood, not a fact: a kinked hose or a knocked cup can look alike.
  *
  * @param seconds    when, s
- * @param fall       share of the resistance lost, in (0, 1)
+ * @param fall       share of the resistance lost, in (0, 1): medians before and after, less their smooth course
+ * @param fallU      its standard uncertainty
  * @param overSeconds how long the fall took, s
  * @param likelihood of a step rather than none, in [0, 1], with one shot in ten expected to have one
  */
-public record ChannelSign(double seconds, double fall, double overSeconds, double likelihood) {
+public record ChannelSign(double seconds, double fall, double fallU, double overSeconds, double likelihood) {
 
     private static final int FEWEST_SAMPLES = 20;
     private static final double FALL_SECONDS = 1.2;
     private static final double LEAST_FALL = 0.14;
-    private static final double LEAST_LIKELIHOOD = 0.9;
+    private static final double LEAST_LIKELIHOOD = 0.5;
 
     /** {@return the clearest sign; empty when a smooth course explains the resistance as well} */
     static Optional<ChannelSign> of(Resistance resistance, CurveMeasures measures) {
@@ -45,6 +46,15 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         /** The model does not know everything that looks alike. */
         private static final double MOST_LIKELIHOOD = 0.99;
         private static final double PRIOR = 0.1;
+        /** How often such a step came true, by logistic regression on two sources (docs/validation.md). */
+        private static final double AT = -6.45;
+        private static final double PER_ODDS = 0.557;
+        private static final double PER_SURE = 0.413;
+        private static final double PER_SIZE = 13.2;
+        private static final double MOST_ODDS = 12;
+        private static final double MOST_BELOW = 10;
+        private static final double MOST_SURE = 10;
+        private static final double MOST_SIZE = 1;
         /** Samples of a smoothed flow repeat each other; about one in this many seconds is new. */
         private static final double NEW_EVERY_SECONDS = 0.8;
         private static final double SMALLEST_NOISE = 0.02;
@@ -63,6 +73,7 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
         /** Taken once: every window overlaps most of the others. */
         private final double[] logResistance;
         private final double[] logFlow;
+        private final double[] seconds;
         private final RunningPowers powers;
         private final RunningPowers flowPowers;
         private final UniformCurve rawPressure;
@@ -73,9 +84,9 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             this.r = resistance.linear();
             this.logResistance = logarithms(r);
             this.logFlow = logarithms(measures.find(Channel.CUP_FLOW).orElseThrow());
-            double[] times = IntStream.range(0, r.size()).mapToDouble(r::time).toArray();
-            this.powers = new RunningPowers(times, logResistance);
-            this.flowPowers = new RunningPowers(times, whereKnown(logFlow, logResistance));
+            this.seconds = IntStream.range(0, r.size()).mapToDouble(r::time).toArray();
+            this.powers = new RunningPowers(seconds, logResistance);
+            this.flowPowers = new RunningPowers(seconds, whereKnown(logFlow, logResistance));
             this.rawPressure = measures.find(Channel.PRESSURE).orElseThrow();
             this.bridged = measures.repaired()
                     .repairs()
@@ -100,8 +111,36 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             Optional<Step> best = clearest(from, to, COARSE_SECONDS);
             return best.flatMap(step -> clearest(Math.max(from, step.at - COARSE_SECONDS),
                     Math.min(to, step.at + COARSE_SECONDS), r.step()))
-                    .map(step -> new ChannelSign(moment(step), 1 - Math.exp(-step.fell), FALL_SECONDS,
-                            step.likelihood()));
+                    .flatMap(this::sign);
+        }
+
+        /** In the data, not only in the fit: and no sharp turn of a bed that swelled and wears. */
+        private Optional<ChannelSign> sign(Step step) {
+            Optional<ResistanceFall> fall = ResistanceFall.at(seconds, logResistance, r.step(), step.at);
+            if (fall.isEmpty() || !(fall.get().size() > 0)) {
+                return Optional.empty();
+            }
+            double odds = Math.min(step.logOdds, oddsAgainstTurning(step));
+            double left = Math.exp(-fall.get().size());
+            return Optional.of(new ChannelSign(moment(step), 1 - left, left * fall.get().u(), FALL_SECONDS,
+                    likelihood(odds, fall.get())));
+        }
+
+        /** Both have as many parameters, and a place of their own. */
+        private double oddsAgainstTurning(Step step) {
+            int from = index(Math.ceil((Math.max(resistance.from(), step.at - WINDOW_SECONDS) - r.start()) / r.step()));
+            int until = 1
+                    + index(Math.floor((Math.min(resistance.to(), step.at + WINDOW_SECONDS) - r.start()) / r.step()));
+            double turning = ResistanceFall.turning(seconds, logResistance, from, until);
+            return Double.isInfinite(turning) ? step.logOdds
+                    : evidence(step.samples, turning, step.residuals) / 2 + Math.log(PRIOR / (1 - PRIOR));
+        }
+
+        private static double likelihood(double logOdds, ResistanceFall fall) {
+            double sure = fall.u() > 0 ? Math.min(MOST_SURE, fall.size() / fall.u()) : MOST_SURE;
+            double score = AT + PER_ODDS * Math.max(-MOST_BELOW, Math.min(MOST_ODDS, logOdds)) + PER_SURE * sure
+                    + PER_SIZE * Math.min(MOST_SIZE, fall.size());
+            return Math.min(MOST_LIKELIHOOD, 1 / (1 + Math.exp(-score)));
         }
 
         private Optional<Step> clearest(double from, double to, double every) {
@@ -127,14 +166,11 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
          * @param fell       in logarithms
          * @param pressureFell in logarithms
          */
-        private record Step(double at, double fell, double pressureFell, double logOdds) {
+        private record Step(double at, double fell, double pressureFell, double logOdds, int samples,
+                double residuals) {
 
             boolean clearer(Step other) {
                 return logOdds > other.logOdds;
-            }
-
-            double likelihood() {
-                return Math.min(MOST_LIKELIHOOD, 1 / (1 + Math.exp(-logOdds)));
             }
         }
 
@@ -155,17 +191,23 @@ public record ChannelSign(double seconds, double fall, double overSeconds, doubl
             if (!(fell > 0) || flowRose < -FLOW_MAY_FALL * fell) {
                 return null;
             }
-            double logOdds = logOdds(window.samples, smooth.residuals(curve.get()),
-                    window.stepped.residuals(curveAndStep.get()));
-            return new Step(t, fell, fell - flowRose, logOdds);
+            double residuals = window.stepped.residuals(curveAndStep.get());
+            return new Step(t, fell, fell - flowRose,
+                    logOdds(window.samples, smooth.residuals(curve.get()), residuals), window.samples, residuals);
         }
 
         /** Bayesian information criterion: one more parameter, placed anywhere in the window. */
         private double logOdds(int n, double without, double with) {
-            double effective = Math.max(3, n * r.step() / NEW_EVERY_SECONDS);
+            return evidence(n, without, with) / 2 - Math.log(effective(n)) + Math.log(PRIOR / (1 - PRIOR));
+        }
+
+        private double effective(int n) {
+            return Math.max(3, n * r.step() / NEW_EVERY_SECONDS);
+        }
+
+        private double evidence(int n, double without, double with) {
             double variance = Math.max(SMALLEST_NOISE * SMALLEST_NOISE, with / n);
-            double evidence = (without - with) / n * effective / variance;
-            return evidence / 2 - Math.log(effective) + Math.log(PRIOR / (1 - PRIOR));
+            return (without - with) / n * effective(n) / variance;
         }
 
         /** What is gathered about a moment: the resistance with a step, and the flow with one. */

@@ -22,6 +22,13 @@ final class StreamBuilding {
     private static final double[] DIES_AWAY = {0.3, 0.5, 0.8, 1.2, 1.8, 2.6, 3.6};
     private static final double LOOKED_AT_SECONDS = 14;
     private static final double LEFT = 0.02;
+    /** A step of at least that, in logarithms, and looked for that far from either end. */
+    private static final double LEAST_STEP = 0.15;
+    private static final double STEP_AFTER = 1.2;
+    private static final double STEP_EVERY = 0.4;
+    private static final double STEP_SECONDS = 1.2;
+    /** It has to leave so small a share of what is left over without one. */
+    private static final double EXPLAINS = 0.4;
 
     private StreamBuilding() {
     }
@@ -65,28 +72,55 @@ final class StreamBuilding {
         return Optional.of(cup.get().time(first + k));
     }
 
-    /** The quotient's logarithm as a line and a part that dies away: over when little is left of that. */
+    /**
+     * The quotient's logarithm as a line and a part that dies away: over when little is left of that. A bed that breaks
+     * open meanwhile makes a step; taken for a part that dies away it would hide the break and the peak before it, so a
+     * course with one is held against the one without.
+     */
     private static double byCourse(UniformCurve quotient, double from, double to) {
         double until = Math.min(to, from + LOOKED_AT_SECONDS);
-        double least = Double.POSITIVE_INFINITY;
-        double end = from;
+        Course smooth = Course.NONE;
+        Course broken = Course.NONE;
         for (double diesAway : DIES_AWAY) {
-            NormalEquations fit = new NormalEquations(3);
-            for (int i = 0; i < quotient.size(); i++) {
-                double x = quotient.time(i) - from;
-                double y = Math.log(quotient.value(i));
-                if (x >= 0 && quotient.time(i) <= until && Double.isFinite(y)) {
-                    fit.add(y, 1, x, Math.exp(-x / diesAway));
-                }
-            }
-            Optional<double[]> solution = fit.solve();
-            double residuals = solution.map(fit::residuals).orElse(Double.POSITIVE_INFINITY);
-            if (residuals < least) {
-                least = residuals;
-                double height = solution.orElseThrow()[2];
-                end = height > LEFT ? from + diesAway * Math.log(height / LEFT) : from;
+            smooth = smooth.orBetter(course(quotient, from, until, diesAway, Double.NaN));
+            for (double at = from + STEP_AFTER; at < until - STEP_AFTER; at += STEP_EVERY) {
+                Course one = course(quotient, from, until, diesAway, at);
+                broken = one.fell >= LEAST_STEP ? broken.orBetter(one) : broken;
             }
         }
+        Course best = broken.residuals < EXPLAINS * smooth.residuals ? broken : smooth;
+        double end = best.height > LEFT ? from + best.diesAway * Math.log(best.height / LEFT) : from;
         return Math.min(end, Math.max(from, to - 2));
+    }
+
+    /** A fitted course: how much dies away how fast, and by how much it fell at the step, in logarithms. */
+    private record Course(double residuals, double height, double diesAway, double fell) {
+
+        static final Course NONE = new Course(Double.POSITIVE_INFINITY, 0, 1, 0);
+
+        Course orBetter(Course other) {
+            return other.residuals < residuals ? other : this;
+        }
+    }
+
+    private static Course course(UniformCurve quotient, double from, double until, double diesAway, double step) {
+        boolean stepped = Double.isFinite(step);
+        NormalEquations fit = new NormalEquations(stepped ? 4 : 3);
+        for (int i = 0; i < quotient.size(); i++) {
+            double x = quotient.time(i) - from;
+            double y = Math.log(quotient.value(i));
+            if (x >= 0 && quotient.time(i) <= until && Double.isFinite(y)) {
+                double dies = Math.exp(-x / diesAway);
+                if (stepped) {
+                    fit.add(y, 1, x, dies,
+                            Math.max(0, Math.min(1, (quotient.time(i) - step) / STEP_SECONDS + 0.5)));
+                } else {
+                    fit.add(y, 1, x, dies);
+                }
+            }
+        }
+        return fit.solve()
+                .map(found -> new Course(fit.residuals(found), found[2], diesAway, stepped ? -found[3] : 0))
+                .orElse(Course.NONE);
     }
 }

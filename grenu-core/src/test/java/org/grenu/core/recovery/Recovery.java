@@ -44,6 +44,7 @@ final class Recovery {
     private final Map<Asked, Share> shares = new EnumMap<>(Asked.class);
     private final Map<PhaseKind, Share> borders = new EnumMap<>(PhaseKind.class);
     private final Map<Asked, List<String>> misses = new EnumMap<>(Asked.class);
+    private final List<Chance> chances = new ArrayList<>();
     private final List<Double> dripErrors = new ArrayList<>();
 
     private Recovery() {
@@ -66,6 +67,15 @@ final class Recovery {
 
     int count(Asked asked) {
         return shares.get(asked).all();
+    }
+
+    /** A likelihood that was stated, and whether it came true. */
+    record Chance(double stated, boolean came, boolean broken) {
+    }
+
+    /** {@return every likelihood of a loss that was stated} */
+    List<Chance> chances() {
+        return chances;
     }
 
     double medianDripError() {
@@ -147,10 +157,16 @@ final class Recovery {
         Hydraulics hydraulics = Hydraulics.of(found, new Hydraulics.Known(Optional.empty(), Optional.empty(),
                 Optional.empty(), Optional.empty(), Optional.empty()));
         Optional<ChannelSign> sign = hydraulics.channel();
+        sign.filter(one -> shot.broken() || shot.sound())
+                .ifPresent(one -> chances.add(new Chance(one.likelihood(),
+                        shot.broken() && Math.abs(one.seconds() - shot.opened()) <= 1.5, shot.broken())));
         if (shot.broken() && shot.lost() >= 0.2 && shot.lost() <= 0.6 && shot.opened() < shot.pumpOff() - 3) {
             boolean near = sign.isPresent() && Math.abs(sign.get().seconds() - shot.opened()) <= 1;
             String detail = sign + " for " + shot.lost() + " at " + shot.opened() + " of " + shot.pumpOff();
             count(Asked.LOSS, shot, i, near, detail);
+            if (shot.log().find(Channel.PUMP_FLOW).isEmpty()) {
+                count(Asked.LOSS_WITHOUT_METER, shot, i, near, detail);
+            }
             if (shot.lost() >= 0.35) {
                 count(Asked.LARGE_LOSS, shot, i, near, detail);
             }

@@ -21,6 +21,7 @@ public final class ThirdLab {
 
     private static final double STEP = 0.01;
     private static final double DROP = 0.05;
+    private static final double THIN = 0.6;
     private static final double AFTER = 14;
     private static final double LONGEST = 75;
 
@@ -118,6 +119,7 @@ public final class ThirdLab {
         double off = Double.NaN;
         double first = Double.NaN;
         double held = 0;
+        double hangs = 0;
         double cup = 0;
         double left = 0;
         double metered = 0;
@@ -137,9 +139,14 @@ public final class ThirdLab {
             double streams = t < drip ? 0 : 1 - Math.exp(-(t - drip) / thins);
             double through = on || p > 0.2 ? p / r : 0;
             held += streams * through * STEP;
-            double falls1 = held * STEP / spout;
-            held -= falls1;
-            cup += falls1;
+            double flows = held * STEP / spout;
+            held -= flows;
+            hangs += flows;
+            // A thin stream falls drop by drop.
+            if (hangs >= DROP || flows > THIN * STEP) {
+                cup += hangs;
+                hangs = 0;
+            }
             if (Double.isNaN(first) && cup >= DROP) {
                 first = t;
             }
