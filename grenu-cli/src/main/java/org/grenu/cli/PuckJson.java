@@ -91,6 +91,7 @@ final class PuckJson {
                 .ifPresentOrElse(sign -> node.putObject("channel_sign")
                         .put("at_s", sign.seconds())
                         .put("fall_share", sign.fall())
+                        .put("fall_share_u", sign.fallU())
                         .put("over_s", sign.overSeconds())
                         .put("likelihood", sign.likelihood()), () -> node.putNull("channel_sign"));
     }

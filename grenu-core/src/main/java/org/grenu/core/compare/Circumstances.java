@@ -41,10 +41,11 @@ final class Circumstances {
 
     /** {@return what was set or was so before the shot, may explain that response and is not in the model} */
     List<Characteristic> setBefore(ResponseModel model) {
+        List<String> targets = spokenFor(model);
         return all.stream()
                 .filter(one -> !one.comesAbout() && one.mayExplain(model.response()) && !model.holds(one.variable()))
                 .filter(one -> !(drawn && one.isOrder()) && !measuredByTheUser(one) && !isReading(one))
-                .filter(one -> !aimedAt(one, model))
+                .filter(one -> !targets.contains(one.variable().key()))
                 .toList();
     }
 
@@ -70,11 +71,12 @@ final class Circumstances {
     }
 
     /** A target speaks through what came of it, where that was measured. */
-    private boolean aimedAt(Characteristic one, ResponseModel model) {
+    private List<String> spokenFor(ResponseModel model) {
         return comingAbout(model).stream()
                 .filter(measured -> measured.variable().key().equals(StandardResponse.BEVERAGE.key()))
                 .flatMap(measured -> measured.target().stream())
-                .anyMatch(target -> target.key().equals(one.variable().key()));
+                .map(Variable::key)
+                .toList();
     }
 
     /** The zero check is subtracted from the readings already: it scatters with them. */

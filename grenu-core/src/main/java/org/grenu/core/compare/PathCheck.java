@@ -55,11 +55,13 @@ final class PathCheck {
             return effects;
         }
         List<Characteristic> others = ways.subList(1, ways.size());
-        Optional<Path> path = path(ways.get(0));
+        List<Contrast> contrasts = Contrast.of(question, model);
+        // Most often nothing moved: the wider model is made only where something did.
+        boolean any = contrasts.stream().anyMatch(contrast -> moved(ways.get(0), contrast).isPresent());
+        Optional<Path> path = any ? path(ways.get(0)) : Optional.empty();
         if (path.isEmpty()) {
             return told(effects, others);
         }
-        List<Contrast> contrasts = Contrast.of(question, model);
         List<Effect> told = new ArrayList<>();
         for (int i = 0; i < effects.size(); i++) {
             told.add(told(path.get(), effects.get(i), contrasts.get(i)));
@@ -110,7 +112,7 @@ final class PathCheck {
         Optional<Estimate> left = same.flatMap(wider -> path.wider.estimate(wider.weights()));
         Term.Numeric term = (Term.Numeric) path.wider.taken().get(path.what.variable());
         Optional<Estimate> slope = path.wider.fit().estimate(path.wider.fit().design().slope(term));
-        if (moved.isEmpty() || left.isEmpty() || slope.isEmpty() || moved.get().pAgainst(0) > Question.ALPHA) {
+        if (moved.isEmpty() || left.isEmpty() || slope.isEmpty()) {
             return Optional.empty();
         }
         Estimate total = effect.estimate().orElseThrow();
@@ -124,12 +126,12 @@ final class PathCheck {
                 new Estimate(through, se, slope.get().df()), left.get(), path.practice, set)) : Optional.empty();
     }
 
-    /** How far the change moved it, by the same model. */
+    /** How far the change moved it, by the same model; empty where it did not beyond chance. */
     private Optional<Estimate> moved(Characteristic one, Contrast contrast) {
         Samples along = Samples.of(
                 model.shots().stream().mapToDouble(shot -> one.variable().number(shot).orElseThrow()).toArray());
         FixedFit fit = FixedFit.of(model.fit().design(), along, model.weights());
-        return fit.estimate(contrast.weights());
+        return fit.estimate(contrast.weights()).filter(found -> found.pAgainst(0) <= Question.ALPHA);
     }
 
     /** Its target moved along, or nobody knows a target and it moved by more than passes for equal. */

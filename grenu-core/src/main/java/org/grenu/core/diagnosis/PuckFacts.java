@@ -4,6 +4,7 @@ import java.util.List;
 import org.grenu.core.hydraulics.ChannelSign;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.hydraulics.WaterBalance;
+import org.grenu.core.quantity.Measured;
 
 /** Facts of the puck. */
 final class PuckFacts {
@@ -16,6 +17,9 @@ final class PuckFacts {
                     c -> hydraulics(c).channel().flatMap(sign -> FactValue.of(100 * sign.likelihood()))),
             new Fact("channel_fall_pct", 0, "size of that loss",
                     c -> hydraulics(c).channel().flatMap(sign -> FactValue.of(100 * sign.fall()))),
+            new Fact("channel_fall_u_pct", 0, "its expanded uncertainty, k = 2",
+                    c -> hydraulics(c).channel()
+                            .flatMap(sign -> FactValue.of(100 * Measured.COVERAGE_FACTOR * sign.fallU()))),
             new Fact("channel_at_s", 1, "moment of that loss, on the log's clock",
                     c -> hydraulics(c).channel().map(ChannelSign::seconds).flatMap(FactValue::of)),
             new Fact("kept_water_g_per_g", 2, "water kept in puck and headspace per gram of dose",

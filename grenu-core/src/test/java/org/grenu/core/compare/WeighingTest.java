@@ -31,7 +31,7 @@ class WeighingTest {
 
     private static final StandardResponse EY = StandardResponse.EY_AS_DOSED;
     private static final Variable ARM = Variable.of(RecordFactor.ARM);
-    private static final int STUDIES = 60;
+    private static final int STUDIES = 25;
 
     private static double chance(double share, int studies) {
         return 3 * Math.sqrt(share * (1 - share) / studies);
@@ -164,7 +164,7 @@ class WeighingTest {
     @Test
     void severalResponsesDoNotFindMoreByChance() {
         Random random = new Random(9);
-        int studies = 300;
+        int studies = 120;
         int claimed = 0;
         for (int k = 0; k < studies; k++) {
             List<MeasuredShot> shots = arms(6, (i, record) -> {
@@ -189,7 +189,7 @@ class WeighingTest {
     @Test
     void anInteractionBelongsToTheFamilyOfItsQuestions() {
         Random random = new Random(10);
-        int studies = 300;
+        int studies = 120;
         int claimed = 0;
         Variable basket = Variable.of(RecordFactor.BASKET);
         for (int k = 0; k < studies; k++) {

@@ -44,7 +44,7 @@ class NotebookTest extends BenchFixture {
         begin();
         assertThat(lookup("#notebook").query().isVisible()).isTrue();
         writeDown();
-        until("the yield is told", () -> text("yield").equals("21.00"));
+        until("the yield is told", () -> text("yield").equals("21.0"));
         assertThat(slips()).anyMatch(slip -> slip.startsWith("Shot 50, ") && slip.contains("27.0 s"));
         enter("notebook-time", "-3");
         assertThat(lookup("#notebook-time-refusal").queryLabeled().getText()).contains("above 0").contains("27 stays");
@@ -100,6 +100,6 @@ class NotebookTest extends BenchFixture {
         interact(bench.desk()::undo);
         until("it has none", () -> !open().summary().logged());
         assertThat(lookup("#notebook").query().isVisible()).isTrue();
-        assertThat(text("yield")).isEqualTo("21.00");
+        assertThat(text("yield")).isEqualTo("21.0");
     }
 }
