@@ -104,7 +104,7 @@ public final class AdviseCommand implements Callable<Integer> {
         String on = grinder == null ? CoffeeAdvice.usualGrinder(shots, coffee) : grinder;
         TargetRecipe target = TargetRecipe.of(shelf, coffee, on, schools.spoken());
         CoffeeAdvice.Outcome outcome = CoffeeAdvice.of(shots, shelf, new CoffeeAdvice.Asked(coffee, on,
-                aim(target.aim()), typed, StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF),
+                aim(target.aim()), typed, TimeConvention.PUMP_ON_TO_PUMP_OFF,
                 StandardResponse.tasted()));
         if (outcome instanceof CoffeeAdvice.NotYet not) {
             return failed(not.why() + " " + known(shots) + " --grinder names another grinder, --notch says "

@@ -19,6 +19,7 @@ import org.grenu.core.compare.Question;
 import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.response.ComparisonBasis;
+import org.grenu.core.response.CommonConvention;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
 import org.grenu.core.response.Response;
@@ -140,7 +141,7 @@ public final class CompareCommand implements Callable<Integer> {
                 .toList();
         List<Question.Pair> pairs = interactions.stream().map(pair -> pair(pair, variables)).toList();
         Map<String, Double> kept = margins(sheets);
-        List<Response> asked = asked(sheets, kept);
+        List<Response> asked = asked(shots, sheets, kept);
         ComparisonBasis ground = ground();
         Optional<Factor> blocks = Optional.ofNullable(block)
                 .map(name -> factor(name, sheets).orElseThrow(() -> refused("--block", name, factorNames(sheets))));
@@ -148,8 +149,10 @@ public final class CompareCommand implements Callable<Integer> {
                 new Question.Judging(kept, stepsOf(variables), holm), DisplayUnits.CANONICAL);
     }
 
-    private List<Response> asked(List<ShotRecord> sheets, Map<String, Double> kept) {
-        return responses.isEmpty() ? StandardResponse.usual(TimeConvention.PUMP_ON_TO_PUMP_OFF)
+    private List<Response> asked(List<MeasuredShot> shots, List<ShotRecord> sheets, Map<String, Double> kept) {
+        return responses.isEmpty()
+                ? StandardResponse
+                        .usual(CommonConvention.of(TimeConvention.PUMP_ON_TO_PUMP_OFF, shots).convention())
                 : responses.stream().map(name -> response(name, sheets, kept)).toList();
     }
 

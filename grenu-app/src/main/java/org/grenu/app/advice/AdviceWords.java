@@ -263,6 +263,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
             doubts.add("It is not written down when " + counted(given.advice().ladder().undated(), "shot")
                     + " of this coffee were pulled: left out.");
         }
+        if (given.time().changed()) {
+            doubts.add(given.time().words() + " The window of the time is held against that.");
+        }
         ofResponses(doubts);
         return doubts;
     }

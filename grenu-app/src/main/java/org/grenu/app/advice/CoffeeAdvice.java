@@ -6,7 +6,9 @@ import java.util.OptionalDouble;
 import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.Aim;
 import org.grenu.core.record.RecordField;
+import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.record.ShotRecord;
+import org.grenu.core.response.CommonConvention;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.RunOrder;
@@ -17,17 +19,20 @@ import org.grenu.core.shelf.Shelf;
  *
  * @param setUp what can be set
  * @param aim   what is wanted
+ * @param time  by which convention these shots are timed
  */
-public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim aim, Advice advice) {
+public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim aim, CommonConvention time,
+        Advice advice) {
 
     /**
      * What is asked.
      *
      * @param grinder empty: the one of the coffee's newest shot
      * @param notch   one notch in the dial's numbers; empty: the shelf's
+     * @param time    how shots are timed, where all of the coffee's show it
      * @param tastes  intensities or liking that are learnt too
      */
-    public record Asked(String coffee, String grinder, Aim aim, OptionalDouble notch, Response time,
+    public record Asked(String coffee, String grinder, Aim aim, OptionalDouble notch, TimeConvention time,
             List<? extends Response> tastes) {
 
         public Asked {
@@ -73,11 +78,13 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
             return new NotYet("It is not known what one notch of the grinder is. Put the grinder on the shelf with its "
                     + "smallest step.");
         }
+        CommonConvention time = CommonConvention.of(asked.time, both);
         Optional<Advice> advice = Advice.of(onGrinder, asked.coffee, new Advice.Asked(setUp.get().dial(),
-                setUp.get().reach(), asked.aim, asked.time, asked.tastes));
+                setUp.get().reach(), asked.aim, time.response(), asked.tastes));
         return advice
                 .<Outcome>map(
-                        found -> new Given(new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, found)))
+                        found -> new Given(
+                                new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, time, found)))
                 .orElseGet(() -> new NotYet("No shot of “" + asked.coffee
                         + "” on this grinder tells its setting, dose, beverage mass, time and when it was pulled."));
     }

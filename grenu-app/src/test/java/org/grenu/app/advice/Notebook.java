@@ -99,7 +99,7 @@ final class Notebook {
 
     CoffeeAdvice.Outcome advise(Aim aim, String coffee, String grinder) {
         return CoffeeAdvice.of(shots(), shelf(), new CoffeeAdvice.Asked(coffee, grinder, aim, OptionalDouble.empty(),
-                StandardResponse.time(TimeConvention.PUMP_ON_TO_PUMP_OFF), StandardResponse.tasted()));
+                TimeConvention.PUMP_ON_TO_PUMP_OFF, StandardResponse.tasted()));
     }
 
     CoffeeAdvice given(Aim aim) {

@@ -224,9 +224,15 @@ public record AnswerSentence(String headline, List<String> further, List<Doubt> 
                         .stream()
                         .filter(effect -> effect.sameChange(told) && effect.verdict() instanceof Verdict.Differs)
                         .map(effect -> Wording.within(answer.response().title()) + " by "
-                                + Wording.change(answer.response(), effect)))
+                                + Wording.change(answer.response(), effect) + fewer(answer, answers.get(0))))
                 .toList();
         return changes.isEmpty() ? Optional.empty() : Optional.of("It also changes " + Wording.list(changes) + ".");
+    }
+
+    /** How many shots told, where they are fewer than told of the first response. */
+    private static String fewer(ResponseAnswer answer, ResponseAnswer main) {
+        int all = main.rows().size() + main.leftOut().size();
+        return answer.rows().size() < main.rows().size() ? " (" + answer.rows().size() + " of " + all + " shots)" : "";
     }
 
     private static String inShort(Effect effect, ResponseAnswer answer) {

@@ -38,6 +38,7 @@ final class Doubts {
                 .filter(BalanceNote::doubtsTheAnswer)
                 .forEach(note -> doubts.add(Doubt.of(standingOut(note))));
         doubts.addAll(TastingForm.of(question, main.response(), shots).doubts());
+        tooFewTell(main, doubts);
         notAdjusted(main, doubts);
         halfKnown(main, doubts);
         fallenOut(doubts);
@@ -49,6 +50,17 @@ final class Doubts {
         String words = note.ofShots() ? note.words() : note.title() + ": " + note.words();
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith("?") ? "" : ".")
                 + note.sensitivity().map(without -> " " + without.words()).orElse("");
+    }
+
+    /** A claim names how many shots it rests on where they are not all. */
+    private void tooFewTell(ResponseAnswer main, List<Doubt> doubts) {
+        int others = TastingForm.of(question, main.response(), shots).others().size();
+        int missing = main.leftOut().size() - others;
+        if (missing > 0 && !main.rows().isEmpty() && ground.tooShort().size() < missing) {
+            doubts.add(Doubt.of(main.rows().size() + " of " + shots.size() + " shots tell: in "
+                    + (missing == 1 ? "one " : missing + " ") + Wording.within(main.response().title())
+                    + " or something asked about is unknown."));
+        }
     }
 
     private static void notAdjusted(ResponseAnswer main, List<Doubt> doubts) {

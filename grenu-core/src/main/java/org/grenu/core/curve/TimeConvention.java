@@ -42,6 +42,24 @@ public enum TimeConvention {
         return title;
     }
 
+    /** {@return whether it ends with the same moment as that one} */
+    public boolean endsLike(TimeConvention other) {
+        return withThePump() == other.withThePump();
+    }
+
+    private boolean withThePump() {
+        return this == PUMP_ON_TO_PUMP_OFF || this == FIRST_DRIP_TO_PUMP_OFF || this == PRESSURE_TO_PUMP_OFF;
+    }
+
+    /** {@return how late it starts: 0 with the pump, 1 with the first pressure, 2 with the first drip} */
+    public int startsLate() {
+        return switch (this) {
+            case PUMP_ON_TO_PUMP_OFF, PUMP_ON_TO_LAST_DRIP -> 0;
+            case PRESSURE_TO_PUMP_OFF, PRESSURE_TO_LAST_DRIP -> 1;
+            case FIRST_DRIP_TO_PUMP_OFF, FIRST_DRIP_TO_LAST_DRIP -> 2;
+        };
+    }
+
     /** {@return the convention with that name in files} */
     public static Optional<TimeConvention> find(String key) {
         return Arrays.stream(values()).filter(convention -> convention.key.equals(key)).findFirst();

@@ -7,7 +7,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * The analysis finds in shots of two simulators what they know; {@link RecoveryTable} writes the whole table. So few
+ * The analysis finds in shots of three sources what they know; {@link RecoveryTable} writes the whole table. So few
  * shots leave chance in the shares, which is allowed for; the table's are held to what is wanted.
  */
 class RecoveryTest {
@@ -32,6 +32,7 @@ class RecoveryTest {
                     .isTrue();
         }
         all.assertAll();
-        assertThat(recovery.medianDripError()).isLessThan(0.12);
+        // The third source's scales are up to 0.4 s late, which no log shows.
+        assertThat(recovery.medianDripError()).isLessThan(source == Source.THIRD ? 0.35 : 0.12);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grenu.core.compare.Comparison;
+import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.compare.CurveDifference;
 import org.grenu.core.compare.CurveOverlay;
 import org.grenu.core.compare.Question;
@@ -14,6 +15,7 @@ import org.grenu.core.compare.ReferenceDistance;
 import org.grenu.core.compare.ResponseSurface;
 import org.grenu.core.curve.AxisKind;
 import org.grenu.core.quantity.DisplayUnits;
+import org.grenu.core.response.CommonConvention;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
@@ -61,10 +63,11 @@ public record Answered(Comparison comparison, Optional<Factor> sideBySide, Optio
      * @param reference name of the shot being read
      * @param units     in which all is told
      */
-    static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, List<Response> usual,
+    static Answered of(List<MeasuredShot> compared, CompareChoices chosen, Factor first, TimeConvention wanted,
             String reference, DisplayUnits units) {
         List<MeasuredShot> sound = compared.stream().filter(shot -> !shot.faulty()).toList();
         List<ShotRecord> sheets = sound.stream().map(MeasuredShot::record).toList();
+        List<Response> usual = StandardResponse.usual(CommonConvention.of(wanted, sound).convention());
         Comparison comparison = Comparison.of(chosen.question(first, sheets, usual).in(units), compared);
         Optional<Factor> sideBySide = chosen.sideBySide(first, sheets);
         Optional<OverlayFigure> overlay = OverlayFigure.of(sound, first.in(units),

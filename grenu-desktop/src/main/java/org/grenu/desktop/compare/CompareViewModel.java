@@ -19,6 +19,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import org.grenu.core.curve.TimeConvention;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.OwnResponse;
@@ -189,8 +190,12 @@ public final class CompareViewModel implements AutoCloseable {
 
     /** {@return what is asked about now} */
     List<Response> responses() {
-        return choices.get().responses().isEmpty() ? StandardResponse.usual(desk.settingsProperty().get().convention())
-                : choices.get().responses();
+        if (!choices.get().responses().isEmpty()) {
+            return choices.get().responses();
+        }
+        Answered now = answered.get();
+        return now == null ? StandardResponse.usual(desk.settingsProperty().get().convention())
+                : now.comparison().question().in(DisplayUnits.CANONICAL).responses();
     }
 
     /** {@return the variables beside the one that gives the colour} */
@@ -272,12 +277,12 @@ public final class CompareViewModel implements AutoCloseable {
         }
         CompareChoices chosen = choices.get();
         Factor first = appearance.colourByProperty().get();
-        List<Response> usual = StandardResponse.usual(desk.settingsProperty().get().convention());
+        TimeConvention wanted = desk.settingsProperty().get().convention();
         String reference = desk.openProperty().get() == null ? ""
                 : Integer.toString(desk.openProperty().get().summary().number());
         DisplayUnits units = units();
         busy.set(true);
-        latest.ask(() -> Answered.of(measured(shots), chosen, first, usual, reference, units), found -> {
+        latest.ask(() -> Answered.of(measured(shots), chosen, first, wanted, reference, units), found -> {
             busy.set(false);
             show(found);
         }, failure -> {

@@ -17,7 +17,6 @@ import org.grenu.app.settings.StudySettings;
 import org.grenu.core.diagnosis.RestWindow;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.response.Response;
 import org.grenu.core.response.StandardResponse;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfField;
@@ -47,12 +46,12 @@ record DialInQuestion(String coffee, List<ShotSummary> shots, Shelf shelf, Study
                 .map(analyses::of)
                 .map(ShotAnalysis::measured)
                 .toList();
-        Response time = StandardResponse.time(settings.convention());
         CoffeeAdvice.Outcome outcome = CoffeeAdvice.of(measured, shelf, new CoffeeAdvice.Asked(coffee, grinder,
-                target.aim(), OptionalDouble.empty(), time, StandardResponse.tasted()));
+                target.aim(), OptionalDouble.empty(), settings.convention(), StandardResponse.tasted()));
         if (outcome instanceof CoffeeAdvice.Given given) {
             return new DialInAnswer(coffee, target, outcome, LadderLine.of(given.advice(), settings.units()),
-                    LearntCurve.all(given.advice().advice(), target.aim(), time), Causes.of(given.advice()),
+                    LearntCurve.all(given.advice().advice(), target.aim(), given.advice().time().response()),
+                    Causes.of(given.advice()),
                     SchoolAnswers.of(given.advice(), settings.schools().all(),
                             expected()),
                     LeverTable.of(given.advice()), bag(), settings.units());
