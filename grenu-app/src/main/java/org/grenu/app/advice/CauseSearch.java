@@ -11,6 +11,7 @@ import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.learn.StudentT;
 import org.grenu.core.quantity.DecimalText;
+import org.grenu.core.quantity.Measured;
 import org.grenu.core.quantity.Reported;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.SetUp;
@@ -21,7 +22,9 @@ import org.grenu.core.record.ShotRecord;
 final class CauseSearch {
 
     /** Of the grounds of the setting before that are still in the dose without a purge (common practice, no source). */
-    private static final double KEPT_SHARE = 0.25;
+    /** Of the grounds before, where nobody knows what the grinder keeps (assumed, as in Compare). */
+    private static final double KEPT_SHARE = 0.2;
+    private static final double USUAL_DOSE = 18;
     private static final double SURELY_CHANNEL = 0.5;
     /** What a channel does to ln(time), and to the extraction in points (assumed). */
     private static final double CHANNEL_IN_TIME = -0.12;
@@ -125,12 +128,17 @@ final class CauseSearch {
                 .mapToDouble(change -> dial.finer(DecimalText.parse(change.now()).orElse(0))
                         - dial.finer(DecimalText.parse(change.before()).orElse(0)))
                 .sum();
-        double shift = -KEPT_SHARE * moved * miss.belief().slope(Slope.GRIND).location();
+        OptionalDouble keeps = record.number(RecordField.RETENTION);
+        double dose = measures.masses().dose().map(Measured::value).orElse(USUAL_DOSE);
+        double share = keeps.isPresent() ? Math.min(1, keeps.getAsDouble() / dose) : KEPT_SHARE;
+        double shift = -share * moved * miss.belief().slope(Slope.GRIND).location();
         if (shift == 0) {
             return;
         }
-        add("Ground before in the dose", "the grind was changed and no purge is written down; a quarter of the "
-                + "grounds from before would do " + miss.told(shift), "Purge and pull it once more.",
+        add("Ground before in the dose", "the grind was changed and no purge is written down; "
+                + Reported.fixed(100 * share, 0) + " % of the grounds from before ("
+                + (keeps.isPresent() ? "what the grinder keeps, over the dose" : "assumed") + ") would do "
+                + miss.told(shift), "Purge and pull it once more.",
                 new StudentT(shift, Math.abs(shift) / 2, miss.belief().slope(Slope.GRIND).degrees()));
     }
 

@@ -22,8 +22,8 @@ public record PathPart(Characteristic path, Estimate moved, Estimate total, Esti
     private static final double COVERAGE = 1 - Question.ALPHA;
 
     /**
-     * {@return such as "Of this, +0.12 ±0.13 points may go through beverage mass (+0.6 ±0.3 g), +0.85 ±0.32 points do
-     * not."}
+     * {@return such as "Of the +0.97 ±0.29 points, +0.12 ±0.13 points may go through beverage mass (+0.6 ±0.3 g),
+     * +0.85 ±0.32 points do not."}
      */
     public String words(Response response) {
         String unit = response.differenceUnit();
@@ -31,7 +31,8 @@ public record PathPart(Characteristic path, Estimate moved, Estimate total, Esti
         return set ? "In all " + Wording.within(response.title()) + " came out " + with(total, unit) + " apart, "
                 + with(through, unit) + " of it through " + by + ", which moved along: it is taken out, following "
                 + practice.words() + " (common practice)."
-                : "Of this, " + with(through, unit) + " may go through " + by + ", " + with(left, unit) + " do not.";
+                : "Of the " + with(total, unit) + ", " + with(through, unit) + " may go through " + by + ", "
+                        + with(left, unit) + " do not.";
     }
 
     private static String with(Estimate estimate, String unit) {

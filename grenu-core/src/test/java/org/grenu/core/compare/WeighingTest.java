@@ -105,8 +105,10 @@ class WeighingTest {
             assertThat(sentence.headline())
                     .matches("chilled, not usual raises EY as dosed by 0\\.97 ±0\\.2\\d points at equal setting\\.");
             assertThat(sentence.further().get(0))
-                    .matches("Of this, \\+0\\.\\d+ ±0\\.\\d+ points may go through beverage mass \\(\\+0\\.6\\d? "
-                            + "±0\\.2\\d g\\), \\+0\\.\\d+ ±0\\.\\d+ points do not\\.");
+                    .matches(
+                            "Of the \\+0\\.97 ±0\\.2\\d points, \\+0\\.\\d+ ±0\\.\\d+ points may go through beverage mass "
+                                    + "\\(\\+0\\.6\\d? "
+                                    + "±0\\.2\\d g\\), \\+0\\.\\d+ ±0\\.\\d+ points do not\\.");
         }
 
         @Test

@@ -118,7 +118,9 @@ public final class ReportPages {
                 + "practice”: two one-sided tests at 5 %"
                 + " within the margin. “Cannot say”: neither; the number of shots would settle it four times in five "
                 + "if the effect is as large as it seems."
-                + (comparison.question().judging().holm() ? " p corrected after Holm." : ""));
+                + (comparison.question().judging().holm() ? " p corrected after Holm."
+                        : comparison.answers().size() > 2 ? " p on the responses after the first is corrected after "
+                                + "Holm among them." : ""));
     }
 
     private static List<String> effect(ResponseAnswer answer, Effect effect) {
