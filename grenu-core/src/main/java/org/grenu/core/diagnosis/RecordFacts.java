@@ -194,7 +194,7 @@ final class RecordFacts {
     static String tasteAsRead(ShotContext context) {
         Tasting picked = Tasting.of(context.record());
         if (!picked.notes().isEmpty()) {
-            return "tasted: " + picked.notes().keySet().stream().map(TasteNote::key).collect(Collectors.joining(", "));
+            return "tasted: " + picked.present().stream().map(TasteNote::key).collect(Collectors.joining(", "));
         }
         TasteWords.Read read = TasteWords.read(context.record().text(RecordField.TASTE).orElse(""));
         String counted = named(read.meant());
@@ -213,7 +213,7 @@ final class RecordFacts {
     private static Optional<FactValue> thin(ShotContext context) {
         return taste(context, TasteNote.Side.UNDER, Set.of(TasteNote.THIN.key())).map(
                 any -> new FactValue(Tasting.of(context.record()).notes().isEmpty() ? any.value()
-                        : Tasting.of(context.record()).notes().containsKey(TasteNote.THIN) ? 1 : 0, 0, true));
+                        : Tasting.of(context.record()).noticed(TasteNote.THIN) ? 1 : 0, 0, true));
     }
 
     /** Empty when nobody wrote down the roast: a rule for dark roasts then has nothing to say. */

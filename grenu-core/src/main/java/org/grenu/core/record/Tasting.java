@@ -42,12 +42,19 @@ public record Tasting(Map<TasteNote, OptionalDouble> notes) {
         return notes.getOrDefault(note, OptionalDouble.empty());
     }
 
-    /** {@return the words of that side, of those that were tasted at all} */
+    /** {@return whether that was tasted by more than a trace; a word without a number was} */
+    public boolean noticed(TasteNote note) {
+        return notes.containsKey(note) && notes.get(note).orElse(NOTICEABLE) >= NOTICEABLE;
+    }
+
+    /** {@return the words of that side that were more than a trace} */
     public List<TasteNote> of(TasteNote.Side side) {
-        return notes.keySet()
-                .stream()
-                .filter(note -> note.side() == side && notes.get(note).orElse(1) > 0)
-                .toList();
+        return notes.keySet().stream().filter(note -> note.side() == side && noticed(note)).toList();
+    }
+
+    /** {@return the words that were tasted at all: a nought says that it was not there} */
+    public List<TasteNote> present() {
+        return notes.keySet().stream().filter(note -> notes.get(note).orElse(1) > 0).toList();
     }
 
     /**
@@ -62,7 +69,7 @@ public record Tasting(Map<TasteNote, OptionalDouble> notes) {
         return notes.keySet()
                 .stream()
                 .filter(note -> note.side() != TasteNote.Side.NEITHER && !wanted.contains(note.key())
-                        && notes.get(note).orElse(NOTICEABLE) >= NOTICEABLE)
+                        && noticed(note))
                 .toList();
     }
 }
