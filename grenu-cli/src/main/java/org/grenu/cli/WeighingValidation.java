@@ -55,9 +55,12 @@ final class WeighingValidation {
 
                 ## What moves along
 
-                %d studies of each kind, made by the same command: two arms of eight (unless said), alike shots spread by 0.25 points.
-                A treatment does a whole point or nothing; what moved along does a whole point. A claim is “differs” or “at least”; a
-                refusal is “cannot be told from”. Wanted: a true point claimed in at least 95 %%, refused in at most 5 %%, nothing claimed
+                %d studies of each kind, made by the same command: two arms of eight (unless said), alike shots spread \
+                by 0.25 points.
+                A treatment does a whole point or nothing; what moved along does a whole point. A claim is \
+                “differs” or “at least”; a
+                refusal is “cannot be told from”. Wanted: a true point claimed in at least 95 %%, refused in at most \
+                5 %%, nothing claimed
                 in at most 5 %%, intervals holding 94–96 %%.
 
                 | kind | truth, points | claimed | refused | interval holds the truth |

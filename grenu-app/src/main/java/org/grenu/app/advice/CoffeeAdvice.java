@@ -51,9 +51,14 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
     /**
      * None can be given.
      *
-     * @param why a sentence with what would help
+     * @param why     a sentence with what would help
+     * @param unpulled whether no shot of the coffee was pulled yet
      */
-    public record NotYet(String why) implements Outcome {
+    public record NotYet(String why, boolean unpulled) implements Outcome {
+
+        NotYet(String why) {
+            this(why, false);
+        }
     }
 
     /** {@return what those shots and that shelf advise} */
@@ -63,7 +68,7 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
                 .toList();
         if (ofCoffee.isEmpty()) {
             return new NotYet("There is no shot of “" + asked.coffee
-                    + "” yet. Write the first one down; a start recipe says what to begin with.");
+                    + "” yet. Write the first one down; a start recipe says what to begin with.", true);
         }
         String grinder = asked.grinder.isEmpty() ? usualGrinder(shots, asked.coffee) : asked.grinder;
         List<MeasuredShot> onGrinder = shots.stream()

@@ -18,7 +18,8 @@ import org.grenu.core.response.Variable;
  * What was set or was so before the shot and moved along with what is asked about in part: taken out by the model, the
  * strongest first, while enough degrees of freedom are left.
  *
- * <p>What foretells the treatment is taken out, and so is what foretells the response where it moved along at all; going
+ * <p>What foretells the treatment is taken out, and so is what foretells the response where it moved along at all;
+ * going
  * by one of the two alone would leave out what moved little and did much (A. Belloni, V. Chernozhukov, C. Hansen, Rev.
  * Econ. Stud. 81, 2014, 608–650).
  *

@@ -9,7 +9,8 @@ import org.grenu.core.quantity.Measured;
 
 /**
  * One shot on each side: how a repeat would come out is unknown, so the difference is held against the uncertainty of
- * measuring alone (k = 2, or more where few readings scatter; the parts that each shot has for itself), and no verdict goes beyond that.
+ * measuring alone (k = 2, or more where few readings scatter; the parts that each shot has for itself), and no
+ * verdict goes beyond that.
  */
 final class SingleShots {
 

@@ -29,7 +29,9 @@ record TastingForm(List<MeasuredShot> alike, List<MeasuredShot> others, List<Mea
     private static final Map<RecordFactor, RecordField> PARTS = Map.of(RecordFactor.TASTED_AS, RecordField.TASTED_AS,
             RecordFactor.TASTED_BLIND, RecordField.TASTED_BLIND, RecordFactor.SERVED, RecordField.SERVED);
 
-    /** {@return how those shots were tasted, as far as the response is tasted at all and the form is not asked about} */
+    /**
+     * {@return how those shots were tasted, as far as the response is tasted at all and the form is not asked about}
+     */
     static TastingForm of(Question question, Response response, List<MeasuredShot> shots) {
         if (!StandardResponse.isTasted(response)) {
             return new TastingForm(shots, List.of(), List.of(), "");

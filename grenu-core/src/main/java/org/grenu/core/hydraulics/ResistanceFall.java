@@ -7,8 +7,10 @@ import org.grenu.core.numbers.NormalEquations;
 /**
  * How far ln r truly fell at a moment, and how well a course without a step that merely turns explains it.
  *
- * <p>The size is that of the data: the median of the second and a half before the moment less that of the one after, less
- * what the smooth course of both sides does in between. A bed that swells and then wears turns sharply at its peak; a step
+ * <p>The size is that of the data: the median of the second and a half before the moment less that of the one after,
+ * less
+ * what the smooth course of both sides does in between. A bed that swells and then wears turns sharply at its peak;
+ * a step
  * beside a parabola imitates that turn, so a broken line is held against it.
  *
  * @param size ln r lost

@@ -8,7 +8,8 @@ import org.grenu.core.record.RecordFactor;
 
 /**
  * What common practice holds of how far a response follows something: extraction yield by 6 ± 4 points with
- * ln(beverage mass) and 0.1 ± 0.1 a °C, ln(time) by 1.0 ± 0.25 with ln(beverage mass), by 2.2 ± 1.1 with ln(dose) and by
+ * ln(beverage mass) and 0.1 ± 0.1 a °C, ln(time) by 1.0 ± 0.25 with ln(beverage mass), by 2.2 ± 1.1 with ln(dose)
+ * and by
  * 0 ± 0.01 a °C (common practice). Strength and solids follow from the yield; of the yield on the dose the schools
  * disagree.
  *

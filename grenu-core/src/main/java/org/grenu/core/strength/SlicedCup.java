@@ -8,7 +8,8 @@ import org.grenu.core.quantity.Measured;
  * A cup put together from its slices: masses and dissolved solids add.
  *
  * <p>c = Σ c_i·m_i / Σ m_i. What is each slice's own adds in squares (∂c/∂c_i = m_i/M, ∂c/∂m_i = (c_i − c)/M); what all
- * share, such as an instrument's bias, adds as it is, the scale's apart from the refractometer's. First-order propagation, JCGM 100:2008, 5.1 and 5.2.
+ * share, such as an instrument's bias, adds as it is, the scale's apart from the refractometer's. First-order
+ * propagation, JCGM 100:2008, 5.1 and 5.2.
  *
  * @param mass     Σ m_i, g
  * @param strength of all slices together, %

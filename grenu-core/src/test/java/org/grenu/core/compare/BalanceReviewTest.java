@@ -120,7 +120,8 @@ class BalanceReviewTest {
         assertThat(note(question, shots, "Grind changed without a purge").orElseThrow().words())
                 .isEqualTo(
                         "shot 5 followed a change of the grind without a known purge: about 20 %, at most 60 % of the "
-                                + "grounds may be those of the setting before (assumed; nobody wrote down what the grinder "
+                                + "grounds may be those of the setting before (assumed; nobody wrote down what the "
+                                + "grinder "
                                 + "keeps); it is taken out");
         List<MeasuredShot> keeping = shots.stream()
                 .map(shot -> Bench.shot(shot.name(), shot.record().with(RecordField.RETENTION, 3)))

@@ -2,7 +2,6 @@ package org.grenu.core.compare;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import org.grenu.core.demo.weighing.StudyKind;
@@ -59,18 +58,5 @@ final class WeighingRates {
             }
         }
         return new Rates(studies, claims, refusals, covered, estimated);
-    }
-
-    public static void main(String[] arguments) {
-        int studies = Integer.parseInt(arguments[0]);
-        for (StudyKind kind : StudyKind.values()) {
-            if (arguments.length > 1 && !kind.name().startsWith(arguments[1])) {
-                continue;
-            }
-            Rates rates = of(kind, studies, 5);
-            System.out.printf(Locale.ROOT, "%-24s claims %5.1f  refusals %5.1f  covered %5.1f%n", kind,
-                    100.0 * rates.claims / studies, 100.0 * rates.refusals / studies,
-                    100.0 * rates.covered / Math.max(1, rates.estimated));
-        }
     }
 }

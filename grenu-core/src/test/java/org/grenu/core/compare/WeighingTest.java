@@ -26,7 +26,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** What moved along is weighed by its kind (handbook §23): told, adjusted for, bounded, refused only where it must be. */
+/**
+ * What moved along is weighed by its kind (handbook §23): told, adjusted for, bounded, refused only where it must be.
+ */
 class WeighingTest {
 
     private static final StandardResponse EY = StandardResponse.EY_AS_DOSED;
@@ -106,7 +108,8 @@ class WeighingTest {
                     .matches("chilled, not usual raises EY as dosed by 0\\.97 ±0\\.2\\d points at equal setting\\.");
             assertThat(sentence.further().get(0))
                     .matches(
-                            "Of the \\+0\\.97 ±0\\.2\\d points, \\+0\\.\\d+ ±0\\.\\d+ points may go through beverage mass "
+                            "Of the \\+0\\.97 ±0\\.2\\d points, \\+0\\.\\d+ ±0\\.\\d+ points may go "
+                                    + "through beverage mass "
                                     + "\\(\\+0\\.6\\d? "
                                     + "±0\\.2\\d g\\), \\+0\\.\\d+ ±0\\.\\d+ points do not\\.");
         }
@@ -148,8 +151,10 @@ class WeighingTest {
         });
         assertThat(comparison.sentence().headline())
                 .containsPattern(
-                        "lowers time \\(first drip to pump off\\) by at least \\d+(\\.\\d)? s at equal setting[^.]*\\. It came out −\\d\\.\\d "
-                                + "±\\d\\.\\d s apart; dose took the grind's place and can have done the rest at most \\(common "
+                        "lowers time \\(first drip to pump off\\) by at least \\d+(\\.\\d)? s at equal "
+                                + "setting[^.]*\\. It came out −\\d\\.\\d "
+                                + "±\\d\\.\\d s apart; dose took the grind's place and can have done the rest "
+                                + "at most \\(common "
                                 + "practice\\)\\.");
     }
 

@@ -54,10 +54,14 @@ class RecoveryTable {
                 analysis sees
                 the log alone.
 
-                The third source (`org.grenu.core.thirdlab`) simulates neither pump nor bed: pressures are drawn as springs,
-                hands, gear pumps and plain pumps make them, resistances as beds swell under the ramp and wear; the first drip
-                comes during the soak in more than half. The detectors were built with shots of the first two at hand, with other
-                seeds than this one's; on the third they are only told. None was made from real logs: other machines will show
+                The third source (`org.grenu.core.thirdlab`) simulates neither pump nor bed: pressures are drawn \
+                as springs,
+                hands, gear pumps and plain pumps make them, resistances as beds swell under the ramp and wear; \
+                the first drip
+                comes during the soak in more than half. The detectors were built with shots of the first two at \
+                hand, with other
+                seeds than this one's; on the third they are only told. None was made from real logs: other machines \
+                will show
                 other faults.
 
                 | found | within | wanted | puck | other laboratory | third source |
@@ -87,7 +91,8 @@ class RecoveryTable {
         }
         text.append(
                 "\nLikelihoods of an abrupt loss that were stated, and how often there was one within 1.5 s. They are "
-                        + "stated for one shot in ten that breaks open; here one in three does, so that more may come true:\n\n"
+                        + "stated for one shot in ten that breaks open; here one in three does, so that more may "
+                        + "come true:\n\n"
                         + "| stated | puck | other laboratory | third source |\n|---|---|---|---|\n");
         for (int bin = 1; bin < BINS.length; bin++) {
             double low = BINS[bin - 1];

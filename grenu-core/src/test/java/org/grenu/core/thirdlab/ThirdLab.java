@@ -14,7 +14,8 @@ import org.grenu.core.phase.PhaseKind;
 
 /**
  * Draws shots: levers with a falling spring, a hand on a valve, gear pumps with their ripple, plain pumps; drips during
- * the soak or after it, ramps of half a second to five, beds that swell as they are pressed and then wear. The same seed
+ * the soak or after it, ramps of half a second to five, beds that swell as they are pressed and then wear. The same
+ * seed
  * gives the same shot.
  */
 public final class ThirdLab {

@@ -185,7 +185,6 @@ final class NextShotSection extends Section {
     }
 
     private static String whyNot(DialInAnswer answer) {
-        return answer.outcome() instanceof CoffeeAdvice.NotYet not
-                && !not.why().startsWith("There is no shot of") ? not.why() : "";
+        return answer.outcome() instanceof CoffeeAdvice.NotYet not && !not.unpulled() ? not.why() : "";
     }
 }

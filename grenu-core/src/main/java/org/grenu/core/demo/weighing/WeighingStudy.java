@@ -14,7 +14,8 @@ import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotRecord;
 
 /**
- * Draws one study of a kind: arms "treated" and "usual" by frozen beans (of carry-over: grinds 2.4 and 2.6), 20 % extraction with a
+ * Draws one study of a kind: arms "treated" and "usual" by frozen beans (of carry-over: grinds 2.4 and 2.6), 20 %
+ * extraction with a
  * spread of 0.25 points, cups of 40 g with a spread of 0.25 g, three readings each.
  */
 public final class WeighingStudy {
