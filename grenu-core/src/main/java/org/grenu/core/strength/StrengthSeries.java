@@ -54,17 +54,26 @@ public record StrengthSeries(List<Reading> taken, OptionalDouble zero, Refractom
         if (taken.isEmpty()) {
             return Optional.empty();
         }
-        double one = Math.max(deviation, refractometer.repeatability());
-        double mean = Math.max(one / Math.sqrt(n), refractometer.stepUncertainty());
+        Measured shown = shown(n, deviation);
         double ofZero = zero.isPresent() ? Math.max(refractometer.repeatability(), refractometer.stepUncertainty()) : 0;
-        // A scatter beyond what the instrument is known for is known from these few readings only.
-        boolean scatters = deviation > refractometer.repeatability() && mean > refractometer.stepUncertainty();
-        double df = scatters ? n - 1.0 : Double.POSITIVE_INFINITY;
-        Measured read = new Measured(mean() - zero.orElse(0), Math.hypot(mean, ofZero),
+        Measured read = new Measured(shown.value() - zero.orElse(0), Math.hypot(shown.independent(), ofZero),
                 refractometer.bias() / Math.sqrt(3),
-                Measured.joined(mean, df, ofZero, Double.POSITIVE_INFINITY));
+                Measured.joined(shown.independent(), shown.df(), ofZero, Double.POSITIVE_INFINITY));
         Measured sample = refractometer.line().strength(read);
         return Optional.of(withoutBlank(dilution.map(diluted -> diluted.before(sample)).orElse(sample)));
+    }
+
+    /** {@return the mean of the readings as they were shown, with what is its own; empty without a reading} */
+    public Optional<Measured> shown() {
+        return taken.isEmpty() ? Optional.empty() : Optional.of(shown(taken.size(), deviation()));
+    }
+
+    private Measured shown(int n, double deviation) {
+        double one = Math.max(deviation, refractometer.repeatability());
+        double u = Math.max(one / Math.sqrt(n), refractometer.stepUncertainty());
+        // A scatter beyond what the instrument is known for is known from these few readings only.
+        boolean scatters = deviation > refractometer.repeatability() && u > refractometer.stepUncertainty();
+        return new Measured(mean(), u, 0, scatters ? n - 1.0 : Double.POSITIVE_INFINITY);
     }
 
     private Measured withoutBlank(Measured strength) {

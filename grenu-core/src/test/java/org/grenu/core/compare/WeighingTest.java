@@ -55,8 +55,10 @@ class WeighingTest {
         } else {
             assertThat(claims).isLessThanOrEqualTo(0.05 + chance(0.05, STUDIES));
         }
-        assertThat(rates.refusals() / (double) STUDIES).isLessThanOrEqualTo(
-                kind.name().startsWith("PARTLY") ? 0.3 : 0.05 + chance(0.05, STUDIES));
+        // Of sixteen shots all moved along after all in 0.85¹⁶ of the studies, which nothing can tell apart.
+        double wholly = kind.name().startsWith("PARTLY") ? Math.pow(0.85, 16) : 0;
+        assertThat(rates.refusals() / (double) STUDIES)
+                .isLessThanOrEqualTo(0.05 + wholly + chance(0.05 + wholly, STUDIES));
         if (!kind.name().startsWith("PARTLY")) {
             assertThat(rates.covered() / (double) rates.estimated()).isCloseTo(0.95,
                     within(chance(0.95, STUDIES) + 0.02));

@@ -52,7 +52,7 @@ enum Source {
                     shot.seconds(), shot.resistance());
         }
     },
-    /** The third source, on which nothing is tuned. */
+    /** The third source, which no coefficient is fitted to; docs/validation.md says what was chosen with it in sight. */
     THIRD("third source") {
         @Override
         KnownShot draw(long seed, boolean breaks, boolean atStop) {

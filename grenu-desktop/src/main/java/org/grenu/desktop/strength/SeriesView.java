@@ -47,6 +47,7 @@ public final class SeriesView extends BorderPane {
     private final FlowPane readings = new FlowPane(4, 4);
     private final Label strength = new Label();
     private final Label half = new Label();
+    private final Label unit = new Label();
     private final Label yield = new Label();
     private final Label details = new Label();
     private final Label advice = new Label();
@@ -189,7 +190,6 @@ public final class SeriesView extends BorderPane {
     }
 
     private HBox large() {
-        Label unit = new Label("% strength, k = 2");
         unit.getStyleClass().add(Styles.MUTED);
         half.getStyleClass().add(Styles.HEADLINE_U);
         HBox large = new HBox(8, strength, half, unit);
@@ -290,6 +290,11 @@ public final class SeriesView extends BorderPane {
     private void showStrength() {
         strength.setText(model.strength().map(Reported::value).orElse("–"));
         half.setText(model.strength().map(Reported::half).orElse(""));
+        unit.setText(model.strength()
+                .map(Reported::factor)
+                .filter(factor -> !factor.isEmpty())
+                .map(factor -> "% strength, " + factor)
+                .orElse("% strength"));
     }
 
     private void showWarnings() {

@@ -1,7 +1,10 @@
 package org.grenu.figures.strength;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Reported;
 import org.grenu.core.strength.Reading;
 import org.grenu.core.strength.SeriesCheck;
 import org.grenu.core.strength.StrengthSeries;
@@ -11,11 +14,13 @@ import org.grenu.core.strength.StrengthSeries;
  *
  * @param readings in order
  * @param mean     of them; NaN without one
- * @param half     half the mean's band, k = 2
+ * @param half     half the mean's band
+ * @param factor   its coverage factor in words; empty without a reading
  * @param outlier  the reading that stands apart
  * @param unit     of the scale
  */
-public record SeriesFigure(List<Reading> readings, double mean, double half, OptionalInt outlier, String unit) {
+public record SeriesFigure(List<Reading> readings, double mean, double half, String factor, OptionalInt outlier,
+        String unit) {
 
     public SeriesFigure {
         readings = List.copyOf(readings);
@@ -23,10 +28,9 @@ public record SeriesFigure(List<Reading> readings, double mean, double half, Opt
 
     /** {@return the figure of that series} */
     public static SeriesFigure of(StrengthSeries series, String unit) {
-        double one = Math.max(series.deviation(), series.refractometer().repeatability());
-        double half = series.taken().isEmpty() ? 0
-                : 2 * Math.max(one / Math.sqrt(series.taken().size()), series.refractometer().stepUncertainty());
-        return new SeriesFigure(series.taken(), series.mean(), half, SeriesCheck.outlier(series), unit);
+        Optional<Measured> shown = series.shown();
+        return new SeriesFigure(series.taken(), series.mean(), shown.map(Measured::expanded).orElse(0.0),
+                shown.map(mean -> Reported.of(mean).factor()).orElse(""), SeriesCheck.outlier(series), unit);
     }
 
     /** {@return whether each reading's time is known, so that they stand along a clock} */

@@ -68,7 +68,7 @@ public final class SeriesPainter {
         g.draw(new Line2D.Double(LEFT, y(figure.mean()), right, y(figure.mean())));
         Words.draw(g, "mean " + Reported.fixed(figure.mean(), 3), right + 8, y(figure.mean()) + 4, Align.LEFT,
                 Face.SEMIBOLD.at(11), theme.color("ink"));
-        Words.draw(g, "band: k = 2", right + 8, y(figure.mean()) + 18, Align.LEFT, Face.REGULAR.at(10),
+        Words.draw(g, "band: " + figure.factor(), right + 8, y(figure.mean()) + 18, Align.LEFT, Face.REGULAR.at(10),
                 theme.color("muted"));
     }
 
