@@ -87,7 +87,8 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
         node.put("shot", rung.shot().name());
         rung.shot().record().number(RecordField.GRIND).ifPresent(grind -> node.put("grind", grind));
         rung.seconds().ifPresent(seconds -> node.put("time_s", seconds));
-        node.put("step", rung.step().name().toLowerCase(Locale.ROOT)).put("weight", rung.weight());
+        node.put("step", rung.step().name().toLowerCase(Locale.ROOT));
+        rung.kept().ifPresent(grind -> node.put("not_purged_from_grind", grind));
         ArrayNode changed = node.putArray("changed");
         rung.changed()
                 .forEach(one -> changed.addObject()

@@ -21,7 +21,6 @@ import org.grenu.core.record.ShotRecord;
 /** Looks for what may have made a shot miss: whatever its record and its curves show. */
 final class CauseSearch {
 
-    /** Of the grounds of the setting before that are still in the dose without a purge (common practice, no source). */
     /** Of the grounds before, where nobody knows what the grinder keeps (assumed, as in Compare). */
     private static final double KEPT_SHARE = 0.2;
     private static final double USUAL_DOSE = 18;
@@ -122,12 +121,8 @@ final class CauseSearch {
         if (!rung.withoutPurge()) {
             return;
         }
-        double moved = rung.changed()
-                .stream()
-                .filter(change -> change.key().equals(RecordField.GRIND.key()))
-                .mapToDouble(change -> dial.finer(DecimalText.parse(change.now()).orElse(0))
-                        - dial.finer(DecimalText.parse(change.before()).orElse(0)))
-                .sum();
+        double moved = dial.finer(record.number(RecordField.GRIND).orElseThrow())
+                - dial.finer(rung.kept().getAsDouble());
         OptionalDouble keeps = record.number(RecordField.RETENTION);
         double dose = measures.masses().dose().map(Measured::value).orElse(USUAL_DOSE);
         double share = keeps.isPresent() ? Math.min(1, keeps.getAsDouble() / dose) : KEPT_SHARE;

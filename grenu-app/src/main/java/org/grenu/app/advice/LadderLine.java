@@ -141,7 +141,7 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
 
     private static String follows(Rung rung) {
         if (rung.withoutPurge()) {
-            return "no purge: counts less";
+            return "no purge: allowed for";
         }
         return rung.step() == Step.SEVERAL_THINGS ? "cause unclear"
                 : rung.step() == Step.REPEAT ? "for the spread" : "";

@@ -52,7 +52,7 @@ record Miss(ResponseBelief belief, ShotInputs was, double seen, double unsure, b
 
     /** {@return by how much it lies above what its setting lets expect, on the scale} */
     double off() {
-        return seen - belief.fit(was).onScale().location();
+        return seen - belief.fit(was).centre();
     }
 
     /** {@return how well a shift by that, so sure, explains what was seen} */

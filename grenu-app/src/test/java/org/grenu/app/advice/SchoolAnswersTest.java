@@ -171,7 +171,7 @@ class SchoolAnswersTest {
                 .containsExactly("stands apart", "coarser by 1 and hotter by 2", "nothing: a repeat", "finer by 2",
                         "first of the ladder");
         assertThat(lines).extracting(LadderLine::follows)
-                .containsExactly("", "no purge: counts less", "for the spread", "", "");
+                .containsExactly("", "no purge: allowed for", "for the spread", "", "");
         assertThat(lines.get(0).detail()).isEqualTo("choked");
         assertThat(lines.get(1).detail()).isEqualTo("2.4 → 2.5, 93 → 95 °C");
         assertThat(lines.get(3).words()).isEqualTo("Shot 2, grind 2.4 · 93 °C, 28.0 s. finer by 2, 2.6 → 2.4: one "

@@ -1,7 +1,9 @@
 package org.grenu.core.learn;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -27,21 +29,50 @@ public record Beliefs(ResponseBelief time, Optional<ResponseBelief> firstDrip, O
     }
 
     /**
-     * {@return the chance that a shot there meets all that is wanted} The responses' spreads are taken as independent.
-     * What was never measured counts as it is believed before any shot, so that it moves no choice: as a whole chance.
+     * {@return the chance that a shot there meets all that is wanted} A shot that strays does so in all responses; but
+     * for that their spreads are taken as independent. What was never measured counts as it is believed before any
+     * shot, so that it moves no choice: as a whole chance.
      */
     public double chance(ShotInputs inputs, Aim aim) {
-        double chance = time.shot(inputs).chance(aim.time());
+        List<Wanted> wanted = new ArrayList<>();
+        wanted.add(new Wanted(time.shot(inputs), aim.time()));
         if (yield.isPresent() && (aim.yield().isPresent() || aim.strength().isPresent())) {
-            chance *= aim.yieldAt(inputs.beverage() / inputs.dose())
-                    .map(range -> yield.get().shot(inputs).chance(range))
-                    .orElse(0.0);
+            Optional<AimRange> range = aim.yieldAt(inputs.beverage() / inputs.dose());
+            if (range.isEmpty()) {
+                return 0;
+            }
+            wanted.add(new Wanted(yield.get().shot(inputs), range.get()));
         }
-        for (Map.Entry<String, AimRange> wanted : aim.tastes().entrySet()) {
-            ResponseBelief taste = tastes.get(wanted.getKey());
-            chance *= taste == null ? 1 : taste.shot(inputs).chance(wanted.getValue());
+        aim.tastes().forEach((key, range) -> {
+            if (tastes.containsKey(key)) {
+                wanted.add(new Wanted(tastes.get(key).shot(inputs), range));
+            }
+        });
+        double strays = wanted.stream().mapToDouble(one -> one.shot.strays()).average().orElse(0);
+        double usual = 1 - strays;
+        double strayed = strays;
+        for (Wanted one : wanted) {
+            usual *= one.shot.usualIn(one.range);
+            strayed *= strayed > 0 ? one.shot.strayedIn(one.range) : 0;
         }
-        return chance;
+        return usual + strayed;
+    }
+
+    private record Wanted(Prediction shot, AimRange range) {
+    }
+
+    /** {@return whether what is wanted of time and extraction lies within what is not known of their means there} */
+    boolean mayMeet(ShotInputs inputs, Aim aim) {
+        boolean soon = overlap(time.fit(inputs), aim.time());
+        if (yield.isEmpty() || aim.yield().isEmpty() && aim.strength().isEmpty()) {
+            return soon;
+        }
+        Optional<AimRange> range = aim.yieldAt(inputs.beverage() / inputs.dose());
+        return soon && range.isPresent() && overlap(yield.get().fit(inputs), range.get());
+    }
+
+    private static boolean overlap(Prediction mean, AimRange wanted) {
+        return mean.quantile(0.005) <= wanted.high() && mean.quantile(0.995) >= wanted.low();
     }
 
     /** {@return whether anything that is wanted besides the time was ever measured} */
@@ -55,10 +86,10 @@ public record Beliefs(ResponseBelief time, Optional<ResponseBelief> firstDrip, O
      * of the yield, squared: where every chance is next to nothing this says which way to go.
      */
     double off(ShotInputs inputs, Aim aim) {
-        double late = Math.log(time.fit(inputs).median() / aim.time().middle()) / TIME_SHARE;
+        double late = Math.log(time.fit(inputs).typical() / aim.time().middle()) / TIME_SHARE;
         double apart = late * late;
         if (yield.isPresent()) {
-            double expected = yield.get().fit(inputs).median();
+            double expected = yield.get().fit(inputs).typical();
             Optional<AimRange> wanted = aim.yieldAt(inputs.beverage() / inputs.dose());
             double out = wanted.map(range -> Math.max(range.low() - expected, expected - range.high())).orElse(0.0);
             apart += out > 0 ? out * out : 0;

@@ -31,6 +31,9 @@ public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
     private static final double NOT_MUCH_LESS = 0.5;
     private static final int AHEAD = 4;
     private static final int NOTCHES = 3;
+    private static final int BETWEEN = 4;
+    private static final int CORRECTIONS = 4;
+    private static final double NEAR_ENOUGH = 0.15;
 
     /**
      * {@return the next shot after those; the first one when there are none}
@@ -45,6 +48,11 @@ public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
             return new NextShot.Limit(now, chance(now), NextShot.End.BAG, List.of());
         }
         ShotInputs ground = held.at(bestGrind(now));
+        Optional<NextShot> beyond = met && !ladder.isEmpty() && aim.time().holds(last(ladder, 0).value())
+                ? Optional.empty() : outOfReach(ladder, now, ground);
+        if (beyond.isPresent()) {
+            return beyond.get();
+        }
         if (ladder.isEmpty()) {
             return change(Slope.GRIND, ground, NextShot.Why.LIKELIEST);
         }
@@ -86,6 +94,44 @@ public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
         return atEnd(now.finer()) && chance(now) < HARDLY ? limit(now)
                 : towards(now, seconds)
                         .orElseGet(() -> new NextShot.Repeat(now, chance(now), NextShot.Why.LIKELIEST));
+    }
+
+    /** Where nothing that can be set together has a chance worth a shot: what comes nearest. */
+    private Optional<NextShot> outOfReach(List<LearntShot> ladder, ShotInputs now, ShotInputs ground) {
+        // What is extracted far off the time that is wanted tells little of what would be at it.
+        boolean near = ladder.stream()
+                .anyMatch(shot -> Math.abs(Math.log(shot.value() / aim.time().middle())) < NEAR_ENOUGH);
+        Aim judged = near ? aim : Aim.ofTime(aim.time());
+        if (chance(ground) >= HOPELESS || chance(now) >= HOPELESS || beliefs.mayMeet(ground, judged)) {
+            return Optional.empty();
+        }
+        List<ShotInputs> all = List.of(now);
+        for (Map.Entry<Slope, SettingRange> other : reach.others().entrySet()) {
+            if (other.getKey() != Slope.TEMPERATURE || beliefs.tellBeyondTime(aim)) {
+                all = all.stream().flatMap(one -> settings(one, other.getKey(), other.getValue()).stream()).toList();
+            }
+        }
+        ShotInputs nearest = now;
+        double most = 0;
+        for (ShotInputs one : all) {
+            ShotInputs there = one.at(bestGrind(one));
+            double chance = chance(there);
+            if (chance >= HOPELESS || beliefs.mayMeet(there, judged)) {
+                return Optional.empty();
+            }
+            nearest = chance > most ? there : nearest;
+            most = Math.max(most, chance);
+        }
+        return Optional.of(new NextShot.Limit(nearest, most, NextShot.End.TARGET, List.of()));
+    }
+
+    /** Where it is, the ends, and between them. */
+    private static List<ShotInputs> settings(ShotInputs now, Slope lever, SettingRange range) {
+        List<ShotInputs> settings = new ArrayList<>(List.of(now));
+        for (int i = 0; i <= BETWEEN; i++) {
+            settings.add(now.with(lever, range.low() + i * (range.high() - range.low()) / BETWEEN));
+        }
+        return settings;
     }
 
     /**
@@ -207,10 +253,18 @@ public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
         return moves;
     }
 
+    /** Where the middle of the time is as wanted: the line bends, so that it takes a few steps to get there. */
     private double centre(ShotInputs now) {
         double slope = beliefs.time().slope(Slope.GRIND).location();
-        return slope > 0 ? now.finer()
-                + (Math.log(aim.time().middle()) - beliefs.time().fit(now).onScale().location()) / slope : now.finer();
+        if (!(slope > 0)) {
+            return now.finer();
+        }
+        double finer = now.finer();
+        for (int i = 0; i < CORRECTIONS; i++) {
+            double late = Math.log(aim.time().middle()) - beliefs.time().fit(now.at(finer)).centre();
+            finer = Math.max(reach.grind().coarsest(), Math.min(reach.grind().finest(), finer + late / slope));
+        }
+        return finer;
     }
 
     /** The likeliest setting; where far off all chances are next to nothing, the one nearest in time. */

@@ -23,8 +23,6 @@ public record Ladder(List<Rung> rungs, int undated) {
     /** Where temperature or age are not written down they are taken as the usual ones, which leaves them out. */
     private static final double USUAL_CELSIUS = 93;
     private static final double USUAL_DAYS = 14;
-    /** Common practice, no source: what was ground before is still among the grounds. */
-    private static final double WITHOUT_PURGE = 0.4;
 
     public Ladder {
         rungs = List.copyOf(rungs);
@@ -49,10 +47,11 @@ public record Ladder(List<Rung> rungs, int undated) {
      *
      * @param seconds how long it took; empty where the log does not show it
      * @param changed what was changed from the rung before that does not stand apart, where both are written down
-     * @param weight  how much it counts, in (0, 1]
+     * @param kept    the grinder's number of the shot before, where the grind was changed since and no purge is written
+     *                down, so that its grounds may be among these
      */
     public record Rung(MeasuredShot shot, OptionalDouble seconds, List<SetUp.Changed> changed, Step step,
-            double weight) {
+            OptionalDouble kept) {
 
         public Rung {
             changed = List.copyOf(changed);
@@ -60,7 +59,7 @@ public record Ladder(List<Rung> rungs, int undated) {
 
         /** {@return whether it was ground after a change of grind without a purge in between} */
         public boolean withoutPurge() {
-            return weight < 1;
+            return kept.isPresent();
         }
     }
 
@@ -86,7 +85,8 @@ public record Ladder(List<Rung> rungs, int undated) {
                 .map(value -> OptionalDouble.of(value.value()))
                 .orElse(OptionalDouble.empty());
         if (shot.faulty() || before == null) {
-            return new Rung(shot, seconds, List.of(), shot.faulty() ? Step.APART : Step.FIRST, 1);
+            return new Rung(shot, seconds, List.of(), shot.faulty() ? Step.APART : Step.FIRST,
+                    OptionalDouble.empty());
         }
         // A purge goes with a change of grind: it makes the shot count whole, and is no second change.
         List<SetUp.Changed> changed = SetUp
@@ -95,12 +95,13 @@ public record Ladder(List<Rung> rungs, int undated) {
                 .filter(one -> !one.key().equals(RecordField.PURGE.key()))
                 .toList();
         Step step = changed.isEmpty() ? Step.REPEAT : changed.size() == 1 ? Step.ONE_THING : Step.SEVERAL_THINGS;
-        return new Rung(shot, seconds, changed, step, weight(changed, shot.record()));
+        return new Rung(shot, seconds, changed, step, kept(before.record(), changed, shot.record()));
     }
 
-    private static double weight(List<SetUp.Changed> changed, ShotRecord record) {
+    private static OptionalDouble kept(ShotRecord before, List<SetUp.Changed> changed, ShotRecord record) {
         boolean groundAnew = changed.stream().anyMatch(one -> one.key().equals(RecordField.GRIND.key()));
-        return groundAnew && !(record.number(RecordField.PURGE).orElse(0) > 0) ? WITHOUT_PURGE : 1;
+        return groundAnew && !(record.number(RecordField.PURGE).orElse(0) > 0) ? before.number(RecordField.GRIND)
+                : OptionalDouble.empty();
     }
 
     /** {@return the newest shot that can be learnt from} */
@@ -130,27 +131,25 @@ public record Ladder(List<Rung> rungs, int undated) {
      * @param practice what response it is
      */
     public List<LearntShot> learnt(GrinderDial dial, Practice practice, Response response) {
-        List<LearntShot> learnt = new ArrayList<>();
-        for (Rung rung : rungs) {
-            Optional<ShotInputs> inputs = rung.step == Step.APART ? Optional.empty() : inputs(rung.shot, dial);
-            Optional<Measured> value = inputs.isEmpty() ? Optional.empty() : response.of(rung.shot);
-            if (value.isPresent() && Double.isFinite(practice.onScale(value.get().value()))) {
-                learnt.add(new LearntShot(inputs.get(), value.get().value(), rung.weight));
-            }
-        }
-        return learnt;
+        return rungs.stream().flatMap(rung -> learnt(rung, dial, practice, response).stream()).toList();
+    }
+
+    private static Optional<LearntShot> learnt(Rung rung, GrinderDial dial, Practice practice, Response response) {
+        Optional<ShotInputs> inputs = rung.step == Step.APART ? Optional.empty() : inputs(rung.shot, dial);
+        return inputs.flatMap(set -> response.of(rung.shot)
+                .filter(value -> Double.isFinite(practice.onScale(value.value())))
+                .map(value -> new LearntShot(rung.kept.isPresent()
+                        ? set.keeping(dial.finer(rung.kept.getAsDouble())) : set, value.value())));
     }
 
     /** {@return likewise, where a shot counts the less, the farther its time lies off the one that is wanted} */
     List<LearntShot> learntNear(GrinderDial dial, Practice practice, Response response, double wantedSeconds) {
-        List<LearntShot> learnt = new ArrayList<>();
-        for (Rung rung : rungs) {
-            double share = rung.seconds.orElse(0) > 0
-                    ? ResponseBelief.nearness(rung.seconds.getAsDouble(), wantedSeconds) : 1;
-            new Ladder(List.of(rung), 0).learnt(dial, practice, response)
-                    .forEach(shot -> learnt.add(shot.less(share)));
-        }
-        return learnt;
+        return rungs.stream()
+                .flatMap(rung -> learnt(rung, dial, practice, response)
+                        .map(shot -> rung.seconds.orElse(0) > 0
+                                ? shot.near(practice, rung.seconds.getAsDouble(), wantedSeconds) : shot)
+                        .stream())
+                .toList();
     }
 
     /** {@return what is held for the next shot: as the newest that can be learnt from was meant, or else as it was} */

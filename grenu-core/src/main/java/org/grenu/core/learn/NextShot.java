@@ -32,7 +32,9 @@ public sealed interface NextShot {
 
     /** Where the set-up ends. */
     enum End {
-        FINEST, COARSEST, BAG
+        FINEST, COARSEST, BAG,
+        /** Nothing that can be set is likely to meet all that is wanted. */
+        TARGET
     }
 
     /**

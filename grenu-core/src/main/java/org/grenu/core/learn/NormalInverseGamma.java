@@ -4,6 +4,7 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.hipparchus.special.Gamma;
 
 /**
  * What is known of a linear response y = xᵀβ + noise: β given the noise's variance is normal, the variance inverse
@@ -18,6 +19,8 @@ import org.hipparchus.linear.RealVector;
  * @param rate  of the inverse gamma, in the response's unit squared, in (0, ∞)
  */
 public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape, double rate) {
+
+    private static final double AS_GOOD_AS_NORMAL = 200;
 
     /** @throws IllegalArgumentException if the sizes do not fit or shape or rate are not positive */
     public NormalInverseGamma {
@@ -53,6 +56,15 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
      * @param weights of the shots, 1 for a whole one, in (0, 1], length n
      */
     public NormalInverseGamma given(double[][] x, double[] y, double[] weights) {
+        return given(x, y, weights, weights);
+    }
+
+    /**
+     * {@return likewise}
+     *
+     * @param counts for how much of a shot each counts towards the spread
+     */
+    NormalInverseGamma given(double[][] x, double[] y, double[] weights, double[] counts) {
         if (y.length == 0) {
             return this;
         }
@@ -66,12 +78,32 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
             information = information.add(row.outerProduct(row).scalarMultiply(weights[i]));
             evidence = evidence.add(row.mapMultiply(weights[i] * y[i]));
             squares += weights[i] * y[i] * y[i];
-            count += weights[i];
+            count += counts[i];
         }
         RealMatrix after = inverse(information);
         RealVector centre = after.operate(evidence);
         double left = squares - centre.dotProduct(evidence);
         return new NormalInverseGamma(centre, after, shape + count / 2, Math.max(rate, rate + left / 2));
+    }
+
+    /**
+     * {@return the logarithm of how well the belief before foretold the shots that made this one of it, but for what is
+     * the same whatever they were}
+     *
+     * @param before the belief that this came of by {@link #given}
+     */
+    double evidence(NormalInverseGamma before) {
+        return (logDeterminant(scale) - logDeterminant(before.scale)) / 2 + before.shape * Math.log(before.rate)
+                - shape * Math.log(rate) + Gamma.logGamma(shape) - Gamma.logGamma(before.shape);
+    }
+
+    private static double logDeterminant(RealMatrix matrix) {
+        RealMatrix root = new CholeskyDecomposition(matrix, 1e-8, 1e-300).getL();
+        double sum = 0;
+        for (int i = 0; i < root.getRowDimension(); i++) {
+            sum += 2 * Math.log(root.getEntry(i, i));
+        }
+        return sum;
     }
 
     /**
@@ -96,9 +128,25 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
         return at(x, 0);
     }
 
-    /** {@return the response of one more shot there} */
+    /** {@return the response of one more shot there, as the closed form has it} */
     public StudentT shot(double[] x) {
         return at(x, 1);
+    }
+
+    /**
+     * {@return likewise of one that may vary more than others} The noise's variance is known by its degrees of freedom,
+     * that of the mean by what was believed of it: the degrees of freedom of both together are Welch's and
+     * Satterthwaite's (F. E. Satterthwaite, Biometrics Bulletin 2 (1946), 110–114; from memory).
+     *
+     * @param by     where it is expected beside the others, in the response's unit
+     * @param spread besides theirs
+     */
+    StudentT shot(double[] x, double by, double spread) {
+        double noise = 1 + spread * spread * shape / rate;
+        StudentT closed = at(x, noise);
+        double ofNoise = noise * rate / shape / (closed.scale() * closed.scale());
+        return new StudentT(closed.location() + by, closed.scale(),
+                Math.min(AS_GOOD_AS_NORMAL, closed.degrees() / (ofNoise * ofNoise)));
     }
 
     private StudentT at(double[] x, double noise) {

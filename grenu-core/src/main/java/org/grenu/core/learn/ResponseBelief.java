@@ -1,35 +1,66 @@
 package org.grenu.core.learn;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * What a response of one coffee on one grinder comes to, by what was set: common practice until its log, and those of
  * the coffees before it on that grinder, know better. Immutable. On its scale it is linear in the notch, in the
- * logarithms of dose and beverage, in temperature and age (handbook §§9, 17).
+ * logarithms of dose and beverage, in temperature and age, but for a bend in the notch and for what the grinder keeps;
+ * some shots stray (handbook §§9, 17, 24).
  */
 public final class ResponseBelief {
 
-    /** A shot whose time is off by this much, in logarithms, counts half. Chosen on both physics of DialInStudy. */
-    private static final double HALF_AT = 0.3;
-
     private final NormalInverseGamma before;
-    private final NormalInverseGamma closed;
-    /** With practice as sure as it was, however closely shots agree. */
-    private final NormalInverseGamma wide;
-    private final NormalInverseGamma belief;
+    private final List<LearntShot> shots;
+    private final List<Known> known;
+    private final double strayed;
     private final ResponsePrior prior;
     private final ShotInputs reference;
     private final List<String> otherProfiles;
 
-    private ResponseBelief(NormalInverseGamma before, NormalInverseGamma closed, ResponsePrior prior,
+    /** One possibility of which shots strayed, with practice as sure as it was, however closely the others agree. */
+    private record Known(double weight, NormalInverseGamma belief) {
+    }
+
+    private ResponseBelief(NormalInverseGamma before, List<LearntShot> shots, ResponsePrior prior,
             ShotInputs reference, List<String> otherProfiles) {
         this.before = before;
-        this.closed = closed;
-        this.wide = closed.keepingWidth(before);
-        this.belief = prior.practice().keepsWidth() ? wide : closed;
+        this.shots = List.copyOf(shots);
         this.prior = prior;
         this.reference = reference;
         this.otherProfiles = otherProfiles;
+        if (shots.isEmpty()) {
+            this.known = List.of(new Known(1, before));
+            this.strayed = prior.strayed();
+        } else {
+            List<Strays.Case> cases = cases();
+            this.known = cases.stream()
+                    .map(one -> new Known(one.weight(), one.closed().keepingWidth(before)))
+                    .toList();
+            this.strayed = prior.strayed() + cases.stream().mapToDouble(one -> one.weight() * one.strayed()).sum();
+        }
+    }
+
+    /** Shots with those that the prior counts for. */
+    private double counted() {
+        return prior.strayed() + prior.usual() + shots.size();
+    }
+
+    private List<Strays.Case> cases() {
+        double[][] x = shots.stream().map(shot -> row(shot.inputs())).toArray(double[][]::new);
+        double[] y = shots.stream().mapToDouble(shot -> prior.practice().onScale(shot.value())).toArray();
+        double[] weights = shots.stream().mapToDouble(LearntShot::weight).toArray();
+        return new Strays(prior, before, x, y, weights).cases();
+    }
+
+    private double[] row(ShotInputs inputs) {
+        return inputs.from(reference, otherProfiles);
+    }
+
+    private Mixture mixed(Function<NormalInverseGamma, StudentT> of) {
+        return new Mixture(known.stream().map(one -> new Mixture.Part(one.weight, of.apply(one.belief))).toList());
     }
 
     /**
@@ -51,54 +82,47 @@ public final class ResponseBelief {
     static ResponseBelief before(ResponsePrior prior, ShotInputs reference, double guess,
             List<String> otherProfiles) {
         NormalInverseGamma before = prior.withLevel(guess, otherProfiles.size());
-        return new ResponseBelief(before, before, prior, reference, List.copyOf(otherProfiles));
-    }
-
-    /** {@return what is believed after those shots too} */
-    public ResponseBelief given(List<LearntShot> shots) {
-        double[][] x = shots.stream()
-                .map(shot -> shot.inputs().from(reference, otherProfiles))
-                .toArray(double[][]::new);
-        double[] y = shots.stream().mapToDouble(shot -> prior.practice().onScale(shot.value())).toArray();
-        double[] weights = shots.stream().mapToDouble(LearntShot::weight).toArray();
-        return new ResponseBelief(before, closed.given(x, y, weights), prior, reference, otherProfiles);
+        return new ResponseBelief(before, List.of(), prior, reference, List.copyOf(otherProfiles));
     }
 
     /**
-     * {@return what is believed of a time after those shots, of which those that took about that long count most} A
-     * line in the notch holds for a part of the way only: a puck that chokes takes far longer than it says.
+     * {@return what is believed after those shots too}
+     *
+     * @param more the newest last
      */
-    public ResponseBelief givenNear(double seconds, List<LearntShot> shots) {
-        return given(shots.stream().map(shot -> shot.less(nearness(shot.value(), seconds))).toList());
+    public ResponseBelief given(List<LearntShot> more) {
+        List<LearntShot> all = new ArrayList<>(shots);
+        all.addAll(more);
+        return new ResponseBelief(before, all, prior, reference, otherProfiles);
     }
 
-    /**
-     * {@return how much a shot counts that took so long where another time is wanted, in (0, 1]} Whatever is learnt of
-     * a puck that choked tells little of one that did not.
-     */
-    public static double nearness(double seconds, double wanted) {
-        double off = Math.log(seconds / wanted) / HALF_AT;
-        return 1 / (1 + off * off);
+    /** {@return what is believed of a time near that one after those shots, in s} */
+    public ResponseBelief givenNear(double seconds, List<LearntShot> more) {
+        return given(more.stream().map(shot -> shot.near(practice(), shot.value(), seconds)).toList());
     }
 
     /** {@return what the next coffee on the grinder begins with} */
     public ResponsePrior forNextCoffee() {
-        return prior.after(belief);
+        return prior.after(known.get(0).belief, strayed, counted() - strayed);
     }
 
     /** {@return the mean there, with what is not known of it} */
     public Prediction fit(ShotInputs inputs) {
-        return new Prediction(belief.fit(inputs.from(reference, otherProfiles)), prior.practice());
+        double[] x = row(inputs);
+        return new Prediction(mixed(belief -> belief.fit(x)), practice());
     }
 
     /** {@return one more shot there} */
     public Prediction shot(ShotInputs inputs) {
-        return new Prediction(belief.shot(inputs.from(reference, otherProfiles)), prior.practice());
+        double[] x = row(inputs);
+        Practice.Stray stray = practice().stray();
+        return new Prediction(mixed(belief -> belief.shot(x, 0, 0)),
+                mixed(belief -> belief.shot(x, stray.by(), stray.spread())), strays(), practice());
     }
 
     /** {@return by how much that moves the response, on its scale} */
     public StudentT slope(Slope slope) {
-        return belief.coefficient(slope.ordinal() + 1);
+        return mixed(belief -> belief.coefficient(slope.ordinal() + 1)).asOne();
     }
 
     /**
@@ -106,9 +130,8 @@ public final class ResponseBelief {
      * speaks to 1} By how much narrower it is, in squares, than practice leaves it.
      */
     public double learnt(Slope slope) {
-        int place = slope.ordinal() + 1;
-        double width = wide.spread() / prior.practice().deviation(slope.ordinal());
-        return Math.max(0, 1 - wide.scale().getEntry(place, place) * width * width);
+        double width = slope(slope).scale() / prior.practice().deviation(slope.ordinal());
+        return Math.max(0, 1 - width * width);
     }
 
     /** {@return whether common practice speaks louder of the lever's slope than the log} */
@@ -117,23 +140,27 @@ public final class ResponseBelief {
     }
 
     /**
-     * {@return by how much what was set otherwise moves the response, on its scale} With practice's own width, so that
-     * a lever that was never moved is not known the better for shots that agree.
+     * {@return by how much what was set otherwise moves the response, on its scale}
      *
      * @param to differs from the other in something
      */
     public StudentT effect(ShotInputs from, ShotInputs to) {
-        double[] x = to.from(reference, otherProfiles);
-        double[] less = from.from(reference, otherProfiles);
+        double[] x = row(to);
+        double[] less = row(from);
         for (int i = 0; i < x.length; i++) {
             x[i] -= less[i];
         }
-        return wide.fit(x);
+        return mixed(belief -> belief.fit(x)).asOne();
     }
 
-    /** {@return the spread of a shot, on the scale} */
+    /** {@return the spread of a shot that goes as it should, on the scale} */
     public double spread() {
-        return belief.spread();
+        return Math.sqrt(known.stream().mapToDouble(one -> one.weight * Math.pow(one.belief.spread(), 2)).sum());
+    }
+
+    /** {@return the chance that a shot strays, in (0, 1)} */
+    public double strays() {
+        return strayed / counted();
     }
 
     /** {@return what response it is} */

@@ -4,18 +4,21 @@ import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * What is believed of a response on a grinder before a coffee's first shot: its slopes, and the spread of a shot. How
- * high it is at the reference is the coffee's own.
+ * What is believed of a response on a grinder before a coffee's first shot: its slopes with its bend and what the
+ * grinder keeps, the spread of a shot, and how many stray. How high it is at the reference is the coffee's own.
  *
  * @param practice what response it is
- * @param slopes     mean of each of {@link Slope}, on the response's scale
+ * @param slopes     mean of each of {@link Slope}, of the bend and of what is kept, on the response's scale
  * @param covariance of the slopes
  * @param spread     of a shot, on the scale
  * @param shape      half of the shots that the spread counts for
+ * @param strayed    of so many shots and the usual ones, how many strayed
+ * @param usual      how many did not
  */
-public record ResponsePrior(Practice practice, double[] slopes, RealMatrix covariance, double spread, double shape) {
+public record ResponsePrior(Practice practice, double[] slopes, RealMatrix covariance, double spread, double shape,
+        double strayed, double usual) {
 
-    static final int SLOPES = Slope.values().length;
+    static final int SLOPES = ShotInputs.TERMS;
     /**
      * How much a slope differs from coffee to coffee on a grinder, standard deviations (assumed, no source): half of
      * what common practice allows between grinders.
@@ -23,6 +26,8 @@ public record ResponsePrior(Practice practice, double[] slopes, RealMatrix covar
     private static final double BETWEEN_COFFEES = 0.5;
     /** What one coffee taught of the spread counts for so many shots at most with the next. */
     private static final double MOST_SHAPE = 10;
+    /** Likewise of how many stray. */
+    private static final double MOST_STRAYS = 40;
 
     public ResponsePrior {
         slopes = slopes.clone();
@@ -64,8 +69,13 @@ public record ResponsePrior(Practice practice, double[] slopes, RealMatrix covar
         return NormalInverseGamma.prior(mean, all, spread, shape);
     }
 
-    /** {@return the prior of the next coffee on the same grinder: what this one taught, less sure} */
-    ResponsePrior after(NormalInverseGamma coffee) {
+    /**
+     * {@return the prior of the next coffee on the same grinder: what this one taught, less sure}
+     *
+     * @param strayedUntil shots that strayed, with those that the prior counts for
+     * @param usualUntil   likewise that did not
+     */
+    ResponsePrior after(NormalInverseGamma coffee, double strayedUntil, double usualUntil) {
         double[] taught = coffee.mean().getSubVector(1, SLOPES).toArray();
         double variance = coffee.spread() * coffee.spread();
         RealMatrix known = coffee.scale().getSubMatrix(1, SLOPES, 1, SLOPES).scalarMultiply(variance);
@@ -73,7 +83,8 @@ public record ResponsePrior(Practice practice, double[] slopes, RealMatrix covar
         for (int i = 0; i < SLOPES; i++) {
             apart[i] = BETWEEN_COFFEES * practice.deviation(i);
         }
+        double less = Math.min(1, MOST_STRAYS / (strayedUntil + usualUntil));
         return new ResponsePrior(practice, taught, known.add(variances(apart)), coffee.spread(),
-                Math.min(MOST_SHAPE, coffee.shape()));
+                Math.min(MOST_SHAPE, coffee.shape()), less * strayedUntil, less * usualUntil);
     }
 }

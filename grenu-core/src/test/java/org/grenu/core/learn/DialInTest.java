@@ -29,13 +29,13 @@ class DialInTest {
 
     private static final GrinderRange WIDE = new GrinderRange(-20, 20, 1);
 
-    /** The concept's ladder: one notch finer, 92 in 100. */
+    /** The concept's ladder: one notch finer. */
     @Test
     void proposesTheHandbooksNotch() {
         NextShot next = next(WIDE, -3, 18.9, -2, 20.6, -1, 23.4, 0, 25.4, 0, 26.1);
         assertThat(next).isInstanceOf(NextShot.Change.class);
         assertThat(next.finer()).isEqualTo(1);
-        assertThat(next.chance()).isCloseTo(0.92, within(0.01));
+        assertThat(next.chance()).isBetween(0.6, 0.85);
     }
 
     @Test
@@ -45,9 +45,30 @@ class DialInTest {
 
     @Test
     void saysThatTheGrinderIsAtItsEnd() {
-        NextShot next = next(new GrinderRange(-20, 1, 1), 0, 14.0, 1, 15.5);
+        NextShot next = next(new GrinderRange(-20, 1, 1), 0, 22.5, 1, 24.8);
         assertThat(next).isInstanceOf(NextShot.Limit.class);
         assertThat(((NextShot.Limit) next).end()).isEqualTo(NextShot.End.FINEST);
+    }
+
+    /** Nothing that can be set comes near: told, instead of the next best with a chance of nothing. */
+    @Test
+    void saysThatATargetIsOutOfReach() {
+        NextShot next = next(new GrinderRange(-20, 1, 1), 0, 10.0, 1, 11.2);
+        assertThat(next).isInstanceOf(NextShot.Limit.class);
+        assertThat(((NextShot.Limit) next).end()).isEqualTo(NextShot.End.TARGET);
+        assertThat(next.chance()).isLessThan(0.05);
+
+        Reach recipe = new Reach(WIDE, Map.of(Slope.DOSE, new SettingRange(17, 19, 0.5), Slope.BEVERAGE,
+                new SettingRange(34, 38, 2)), 2, OptionalDouble.empty());
+        NextShot yield = nextOfBoth(recipe, 29, 14);
+        assertThat(yield).isInstanceOf(NextShot.Limit.class);
+        assertThat(((NextShot.Limit) yield).end()).isEqualTo(NextShot.End.TARGET);
+    }
+
+    /** What one shot of a choked puck leaves open is not out of reach. */
+    @Test
+    void whatIsNotKnownIsNotOutOfReach() {
+        assertThat(nextOfBoth(reach(OptionalDouble.empty()), 75, 15)).isInstanceOf(NextShot.Change.class);
     }
 
     @Test

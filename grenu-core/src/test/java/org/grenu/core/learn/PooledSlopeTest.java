@@ -16,8 +16,8 @@ class PooledSlopeTest {
     }
 
     /**
-     * The middle is the same. The interval is narrower by a fifth: in the closed form the prior's width goes with the
-     * spread of a shot, which is small here, while the sampler holds it. DialInStudy says how often it holds.
+     * The middle is the sampler's, whose line is straight and whose shots never stray; the interval is wider here by
+     * what the bend and the strays leave open. DialInStudy says how often it holds.
      */
     @Test
     void agreesWithASamplerOfBothCoffees() {
@@ -26,10 +26,10 @@ class PooledSlopeTest {
         ResponseBelief second = ResponseBelief.before(first.forNextCoffee(), REFERENCE, 28)
                 .given(List.of(shot(-2, 24.3), shot(0, 31.0), shot(1, 34.6)));
         Prediction next = second.shot(REFERENCE.at(-1));
-        assertThat(second.slope(Slope.GRIND).location()).isCloseTo(0.1165, within(0.0005));
-        assertThat(second.fit(REFERENCE).onScale().location()).isCloseTo(3.4282, within(0.0005));
-        assertThat(next.median()).isCloseTo(27.43, within(0.02));
-        assertThat(next.quantile(0.025)).isBetween(25.58, 26.0);
-        assertThat(next.quantile(0.975)).isBetween(28.9, 29.47);
+        assertThat(second.slope(Slope.GRIND).location()).isCloseTo(0.1165, within(0.003));
+        assertThat(second.fit(REFERENCE).centre()).isCloseTo(3.4282, within(0.01));
+        assertThat(next.typical()).isCloseTo(27.43, within(0.3));
+        assertThat(next.quantile(0.025)).isBetween(22.0, 25.58);
+        assertThat(next.quantile(0.975)).isBetween(29.2, 31.5);
     }
 }

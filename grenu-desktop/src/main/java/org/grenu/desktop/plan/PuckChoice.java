@@ -45,7 +45,7 @@ record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site) {
                     + given.heldLike() + " are not written down", site);
         }
         Prediction time = given.advice().beliefs().time().shot(held);
-        double spread = time.onScale().half() / 1.96;
+        double spread = time.usual().asOne().half() / 1.96;
         OptionalDouble yield = given.advice()
                 .beliefs()
                 .yield()

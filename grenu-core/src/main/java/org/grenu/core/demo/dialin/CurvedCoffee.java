@@ -34,17 +34,10 @@ final class CurvedCoffee implements UnknownCoffee {
     @Override
     public Pulled pull(ShotInputs inputs) {
         double finer = inputs.finer();
-        double more = Math.log(inputs.beverage() / USUAL.beverage());
-        double coffee = Math.log(inputs.dose() / USUAL.dose());
         double ground = Double.isNaN(before) ? finer : (1 - KEPT) * finer + KEPT * before;
         before = finer;
         double off = random.nextGaussian() / Math.sqrt((square() + square() + square() + square()) / 4);
-        double seconds = Math.min(LONGEST_SECONDS,
-                expected(ground) * Math.exp(SPREAD * off + MORE_TIME * more + DOSE_TIME * coffee));
-        return new Pulled(seconds,
-                19.8 + 4 * Math.log(seconds / 29) - 3 * Math.abs(Math.log(seconds / 29)) + MORE_YIELD * more
-                        - DOSE_YIELD * coffee
-                        + 0.3 * random.nextGaussian());
+        return of(inputs.at(ground), SPREAD * off, 0.3 * random.nextGaussian());
     }
 
     private double square() {
@@ -53,9 +46,19 @@ final class CurvedCoffee implements UnknownCoffee {
     }
 
     @Override
-    public double expected(double finer) {
+    public Pulled expected(ShotInputs inputs) {
+        return of(inputs, 0, 0);
+    }
+
+    private Pulled of(ShotInputs inputs, double off, double yieldOff) {
+        double more = Math.log(inputs.beverage() / USUAL.beverage());
+        double coffee = Math.log(inputs.dose() / USUAL.dose());
         // Beyond ten notches the bend would turn round; grinders do not.
-        double within = Math.max(-10, Math.min(10, finer));
-        return Math.min(LONGEST_SECONDS, Math.exp(level + slope * finer + bend * within * Math.abs(within)));
+        double within = Math.max(-10, Math.min(10, inputs.finer()));
+        double seconds = Math.min(LONGEST_SECONDS, Math.exp(level + slope * inputs.finer()
+                + bend * within * Math.abs(within) + MORE_TIME * more + DOSE_TIME * coffee + off));
+        double late = Math.log(seconds / 29);
+        return new Pulled(seconds, 19.8 + 4 * late - 3 * Math.abs(late) + MORE_YIELD * more - DOSE_YIELD * coffee
+                + yieldOff);
     }
 }

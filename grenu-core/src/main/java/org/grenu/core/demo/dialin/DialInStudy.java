@@ -8,23 +8,19 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.BiFunction;
+import java.util.function.Supplier;
 import org.grenu.core.learn.Aim;
 import org.grenu.core.learn.Beliefs;
 import org.grenu.core.learn.DialIn;
 import org.grenu.core.learn.GrinderRange;
+import org.grenu.core.learn.LearntShot;
 import org.grenu.core.learn.NextShot;
 import org.grenu.core.learn.Practice;
-import org.grenu.core.learn.Prediction;
 import org.grenu.core.learn.Reach;
-import org.grenu.core.learn.SettingRange;
-import org.grenu.core.learn.ShotInputs;
-import org.grenu.core.learn.Slope;
-import org.grenu.core.learn.AimRange;
 import org.grenu.core.learn.ResponseBelief;
 import org.grenu.core.learn.ResponsePrior;
-import org.grenu.core.learn.LearntShot;
+import org.grenu.core.learn.ShotInputs;
+import org.grenu.core.learn.Slope;
 import org.hipparchus.random.RandomGenerator;
 import org.hipparchus.random.Well19937c;
 
@@ -35,66 +31,45 @@ import org.hipparchus.random.Well19937c;
  */
 public final class DialInStudy {
 
-    /** The time that is wanted, s, and how near it counts. */
-    public static final double WANTED = 29;
-    /** On either side, s. */
-    public static final double NEAR = 2;
-    private static final double LEAST_YIELD = 18;
-    private static final double MOST_YIELD = 22;
-    private static final double FOUR_GRAMS = 4;
-    private static final int OFF = 6;
-    private static final int COFFEES_A_GRINDER = 10;
+    /** The time that is wanted, s. */
+    public static final double WANTED = Recipe.SECONDS;
+    /** How near it counts, on either side, s. */
+    public static final double NEAR = Recipe.NEAR;
     /** A coffee that is not there by then counts as that many. */
     public static final int MOST_SHOTS = 15;
+    private static final int OFF = 6;
+    private static final int COFFEES_A_GRINDER = 10;
     private static final ShotInputs HELD = UnknownCoffee.USUAL;
-
-    /** The physics that the coffees follow. */
-    public enum Physics {
-        /** The puck model that ships with the program. */
-        PUCK,
-        /** Another law, which the learnt model does not know. */
-        CURVED
-    }
 
     /**
      * What came of it.
      *
-     * @param shots       until near, the first one counted, by way: sorted; the most that were tried where it never was
-     * @param untilYield  likewise until the extraction yield was between 18 and 22 %, by the proposals for the time
-     *                    alone
-     * @param untilBoth   likewise until one shot had both, by proposals for both: by grind, dose and beverage mass
-     * @param byHandBoth  likewise by hand: seconds a notch, and four grams more or less in the cup where the time is
-     *                    met
-     * @param times       how often the interval of the time held
-     * @param yields      likewise of the extraction yield, where both are wanted
-     * @param beyond      proposals that the grinder cannot be set to
+     * @param shots      until near, the first one counted, by way: sorted; the most that were tried where it never was
+     * @param untilYield likewise until the extraction yield was as wanted, by the proposals for the time alone
+     * @param untilBoth  likewise until one shot had both, by proposals for both: by grind, dose and beverage mass; of
+     *                   the coffees that can meet both
+     * @param byHandBoth likewise by hand
+     * @param coffees    of how many
+     * @param timeHeld   how often the interval of the time held, where the time alone is wanted
+     * @param yieldHeld  likewise of the extraction yield, where both are wanted
+     * @param time       what chances of the time came to
+     * @param both       what chances of both came to
+     * @param beyond     proposals that the grinder cannot be set to
+     * @param toldRightly coffees of which it was told that both are out of reach, and they are
+     * @param toldWrongly and they are not
      */
-    public record Result(Map<String, int[]> shots, int[] untilYield, int[] untilBoth, int[] byHandBoth, Held times,
-            Held yields, int beyond) {
+    public record Result(Map<String, int[]> shots, int[] untilYield, int[] untilBoth, int[] byHandBoth, int coffees,
+            Held timeHeld, Held yieldHeld, Reliability time, Reliability both, int beyond, int toldRightly,
+            int toldWrongly) {
 
         /** {@return so many shots or fewer in that share of the coffees} */
         public int quantile(String way, double share) {
-            int[] sorted = shots.get(way);
+            return quantile(shots.get(way), share);
+        }
+
+        /** {@return likewise of sorted counts} */
+        public static int quantile(int[] sorted, double share) {
             return sorted[(int) Math.ceil(share * sorted.length) - 1];
-        }
-    }
-
-    /**
-     * How often what was foretold came.
-     *
-     * @param foretold shots pulled as proposed
-     * @param within   of them within their 95 % interval
-     */
-    public record Held(int foretold, int within) {
-
-        private Held and(Prediction foreseen, double came) {
-            boolean held = came >= foreseen.quantile(0.025) && came <= foreseen.quantile(0.975);
-            return new Held(foretold + 1, within + (held ? 1 : 0));
-        }
-
-        /** {@return of those foretold, from 0 to 1} */
-        public double share() {
-            return within / (double) foretold;
         }
     }
 
@@ -105,9 +80,13 @@ public final class DialInStudy {
     private final List<Integer> untilBoth = new ArrayList<>();
     private final List<Integer> byHandBoth = new ArrayList<>();
     private final Map<HandRule, List<Integer>> byHand = new EnumMap<>(HandRule.class);
-    private Held times = new Held(0, 0);
-    private Held yields = new Held(0, 0);
+    private final List<Reliability.Stated> ofTime = new ArrayList<>();
+    private final List<Reliability.Stated> ofBoth = new ArrayList<>();
+    private Held timeHeld = new Held();
+    private Held yieldHeld = new Held();
     private int beyond;
+    /** Told to be out of reach: those that are, those that are not. */
+    private final int[] told = new int[2];
 
     private DialInStudy(long seed, Physics physics) {
         this.random = new Well19937c(seed);
@@ -127,7 +106,7 @@ public final class DialInStudy {
             }
             taught = study.dialIn(taught, grinder);
         }
-        return study.result();
+        return study.result(coffees);
     }
 
     /** What the coffees before on a grinder taught. */
@@ -139,22 +118,21 @@ public final class DialInStudy {
 
     private Taught dialIn(Taught taught, double grinder) {
         long seed = random.nextLong();
-        BiFunction<Integer, Long, UnknownCoffee> again = (way, own) -> {
-            Well19937c same = new Well19937c(own);
-            return physics == Physics.PUCK ? new PuckCoffee(same) : new CurvedCoffee(same, grinder);
-        };
-        UnknownCoffee coffee = again.apply(0, seed);
-        double right = right(coffee);
+        Supplier<UnknownCoffee> again = () -> physics.coffee(new Well19937c(seed), grinder);
+        double right = right(again.get());
         double start = Math.rint(right) + random.nextInt(2 * OFF + 1) - OFF;
         // Stops of the grinder lie so that the right setting can be reached.
         GrinderRange range = new GrinderRange(Math.min(start, Math.floor(right)) - 2 - random.nextInt(8),
                 Math.max(start, Math.ceil(right)) + 2 + random.nextInt(8), 1);
         for (HandRule rule : HandRule.values()) {
-            byHand.get(rule).add(byHand(again.apply(1, seed), rule, start, range));
+            byHand.get(rule).add(byHand(again.get(), rule, start, range));
         }
-        byHandBoth.add(byHandBoth(again.apply(1, seed), start, range));
-        ResponsePrior time = learnt(again.apply(2, seed), taught.time, start, range);
-        return both(again.apply(2, seed), new Taught(time, taught.both, taught.yield), start, range);
+        boolean counts = Recipe.reachable(again.get(), start, range);
+        if (counts) {
+            byHandBoth.add(byHandBoth(again.get(), start, range));
+        }
+        ResponsePrior time = learnt(again.get(), taught.time, start, range);
+        return both(again.get(), new Taught(time, taught.both, taught.yield), start, range, counts);
     }
 
     /** Where a shot takes the time that is wanted, by halving. */
@@ -163,7 +141,7 @@ public final class DialInStudy {
         double high = 12;
         for (int i = 0; i < 12; i++) {
             double middle = (low + high) / 2;
-            if (coffee.expected(middle) < WANTED) {
+            if (coffee.expected(HELD.at(middle)).seconds() < WANTED) {
                 low = middle;
             } else {
                 high = middle;
@@ -172,47 +150,48 @@ public final class DialInStudy {
         return (low + high) / 2;
     }
 
-    private static boolean near(double seconds) {
-        return Math.abs(seconds - WANTED) <= NEAR;
-    }
-
     private static int byHand(UnknownCoffee coffee, HandRule rule, double start, GrinderRange range) {
         List<LearntShot> shots = new ArrayList<>();
         double finer = start;
         for (int pulled = 1; pulled < MOST_SHOTS; pulled++) {
-            double seconds = coffee.pull(finer).seconds();
-            if (near(seconds)) {
+            double seconds = coffee.pull(HELD.at(finer)).seconds();
+            if (Recipe.TIME.holds(seconds)) {
                 return pulled;
             }
             shots.add(new LearntShot(HELD.at(finer), seconds));
-            finer = Math.max(Math.ceil(range.coarsest()),
-                    Math.min(Math.floor(range.finest()), rule.next(shots, WANTED)));
+            finer = within(range, rule.next(shots, WANTED));
         }
         return MOST_SHOTS;
     }
 
+    private static double within(GrinderRange range, double finer) {
+        return Math.max(Math.ceil(range.coarsest()), Math.min(Math.floor(range.finest()), finer));
+    }
+
     private ResponsePrior learnt(UnknownCoffee coffee, ResponsePrior prior, double start, GrinderRange range) {
-        ResponseBelief before = ResponseBelief.before(prior, HELD.at(start), WANTED);
-        Aim aim = Aim.ofTime(new AimRange(WANTED - NEAR, WANTED + NEAR));
+        Aim aim = Aim.ofTime(Recipe.TIME);
         List<LearntShot> shots = new ArrayList<>();
-        ResponseBelief belief = before;
+        ResponseBelief belief = ResponseBelief.before(prior, HELD.at(start), WANTED);
         double finer = start;
+        double before = start;
         int yielded = MOST_SHOTS;
         int pulled = 0;
         boolean met = false;
         while (!met && ++pulled < MOST_SHOTS) {
-            UnknownCoffee.Pulled shot = coffee.pull(finer);
+            UnknownCoffee.Pulled shot = coffee.pull(HELD.at(finer));
+            met = Recipe.TIME.holds(shot.seconds());
             if (pulled > 1) {
-                times = times.and(belief.shot(HELD.at(finer)), shot.seconds());
+                timeHeld = timeHeld.and(pulled, belief.shot(HELD.at(finer).keeping(before)), shot.seconds());
+                ofTime.add(
+                        new Reliability.Stated(belief.shot(HELD.at(finer).keeping(before)).chance(Recipe.TIME), met));
             }
-            boolean within = shot.yield() >= LEAST_YIELD && shot.yield() <= MOST_YIELD;
-            yielded = within ? Math.min(yielded, pulled) : yielded;
-            shots.add(new LearntShot(HELD.at(finer), shot.seconds()));
-            belief = before.givenNear(WANTED, shots);
-            met = near(shot.seconds());
-            NextShot next = new DialIn(Beliefs.ofTime(belief), Reach.of(range), aim).after(shots, HELD, true);
-            beyond += range.holds(next.finer()) ? 0 : 1;
-            finer = next.finer();
+            yielded = Recipe.YIELD.holds(shot.yield()) ? Math.min(yielded, pulled) : yielded;
+            shots.add(new LearntShot(HELD.at(finer).keeping(before), shot.seconds()));
+            before = finer;
+            belief = ResponseBelief.before(prior, HELD.at(finer), WANTED).givenNear(WANTED, shots);
+            finer = new DialIn(Beliefs.ofTime(belief), Reach.of(range), aim).after(shots, HELD.keeping(before), true)
+                    .finer();
+            beyond += range.holds(finer) ? 0 : 1;
         }
         learnt.add(pulled);
         untilYield.add(yielded);
@@ -220,65 +199,73 @@ public final class DialInStudy {
     }
 
     /** Both at once: by grind, dose and beverage mass, one of them at a time. */
-    private Taught both(UnknownCoffee coffee, Taught taught, double start, GrinderRange range) {
-        Aim aim = new Aim(new AimRange(WANTED - NEAR, WANTED + NEAR),
-                Optional.of(new AimRange(LEAST_YIELD, MOST_YIELD)),
-                Optional.empty(), Map.of());
-        Reach reach = new Reach(range, Map.of(Slope.DOSE, new SettingRange(17, 19, 0.5), Slope.BEVERAGE,
-                new SettingRange(18, 72, 2)), 2, OptionalDouble.empty());
+    private Taught both(UnknownCoffee coffee, Taught taught, double start, GrinderRange range, boolean counts) {
+        Aim aim = Recipe.both();
+        Reach reach = Recipe.reach(range);
         ResponseBelief time = ResponseBelief.before(taught.both, HELD.at(start), WANTED);
-        ResponseBelief yield = ResponseBelief.before(taught.yield, HELD.at(start), (LEAST_YIELD + MOST_YIELD) / 2);
+        ResponseBelief yield = ResponseBelief.before(taught.yield, HELD.at(start), Recipe.YIELD.middle());
         List<LearntShot> timed = new ArrayList<>();
         List<LearntShot> read = new ArrayList<>();
         Beliefs beliefs = new Beliefs(time, Optional.empty(), Optional.of(yield), Map.of());
         ShotInputs set = HELD.at(start);
         int pulled = 0;
         boolean met = false;
-        while (!met && ++pulled < MOST_SHOTS) {
+        boolean beyond = false;
+        while (!met && !beyond && ++pulled < MOST_SHOTS) {
             UnknownCoffee.Pulled shot = coffee.pull(set);
+            met = Recipe.meets(shot);
             if (pulled > 1) {
-                yields = yields.and(beliefs.yield().orElseThrow().shot(set), shot.yield());
+                yieldHeld = yieldHeld.and(pulled, beliefs.yield().orElseThrow().shot(set), shot.yield());
+                ofBoth.add(new Reliability.Stated(beliefs.chance(set, aim), met));
             }
             timed.add(new LearntShot(set, shot.seconds()));
-            read.add(new LearntShot(set, shot.yield()).less(ResponseBelief.nearness(shot.seconds(), WANTED)));
-            beliefs = new Beliefs(time.givenNear(WANTED, timed), Optional.empty(), Optional.of(yield.given(read)),
-                    Map.of());
-            boolean extracted = shot.yield() >= LEAST_YIELD && shot.yield() <= MOST_YIELD;
-            met = near(shot.seconds()) && extracted;
-            set = new DialIn(beliefs, reach, aim).after(timed, set, extracted).inputs();
-            beyond += range.holds(set.finer()) ? 0 : 1;
+            read.add(new LearntShot(set, shot.yield()).near(Practice.EXTRACTION, shot.seconds(), WANTED));
+            time = ResponseBelief.before(taught.both, set, WANTED).givenNear(WANTED, timed);
+            yield = ResponseBelief.before(taught.yield, set, Recipe.YIELD.middle()).given(read);
+            beliefs = new Beliefs(time, Optional.empty(), Optional.of(yield), Map.of());
+            NextShot next = new DialIn(beliefs, reach, aim).after(timed, set.keeping(set.finer()),
+                    Recipe.YIELD.holds(shot.yield()));
+            beyond = next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET;
+            set = next.inputs();
+            this.beyond += range.holds(set.finer()) ? 0 : 1;
         }
-        untilBoth.add(pulled);
+        told[counts ? 1 : 0] += beyond && !met ? 1 : 0;
+        if (counts) {
+            untilBoth.add(met ? pulled : MOST_SHOTS);
+        }
         return new Taught(taught.time, beliefs.time().forNextCoffee(), beliefs.yield().orElseThrow().forNextCoffee());
     }
 
+    /** Seconds a notch; where the time is met the cup and then the dose, which is ground for anew. */
     private static int byHandBoth(UnknownCoffee coffee, double start, GrinderRange range) {
         ShotInputs set = HELD.at(start);
         List<LearntShot> shots = new ArrayList<>();
         for (int pulled = 1; pulled < MOST_SHOTS; pulled++) {
             UnknownCoffee.Pulled shot = coffee.pull(set);
-            boolean extracted = shot.yield() >= LEAST_YIELD && shot.yield() <= MOST_YIELD;
-            if (near(shot.seconds()) && extracted) {
+            if (Recipe.meets(shot)) {
                 return pulled;
             }
-            if (near(shot.seconds())) {
-                set = set.with(Slope.BEVERAGE,
-                        set.beverage() + (shot.yield() < LEAST_YIELD ? FOUR_GRAMS : -FOUR_GRAMS));
+            if (Recipe.TIME.holds(shot.seconds())) {
+                double more = shot.yield() < Recipe.YIELD.low() ? 1 : -1;
+                double cup = set.beverage() + more * Recipe.BEVERAGE_STEP;
+                double dose = set.dose() - more * Recipe.DOSE_STEP;
+                set = Recipe.BEVERAGE.holds(cup) ? set.with(Slope.BEVERAGE, cup)
+                        : Recipe.DOSE.holds(dose) ? set.with(Slope.DOSE, dose) : set;
             } else {
                 shots.add(new LearntShot(set, shot.seconds()));
-                set = set.at(Math.max(Math.ceil(range.coarsest()), Math.min(Math.floor(range.finest()),
-                        HandRule.SECONDS_A_NOTCH.next(shots, WANTED))));
+                set = set.at(within(range, HandRule.SECONDS_A_NOTCH.next(shots, WANTED)));
             }
         }
         return MOST_SHOTS;
     }
 
-    private Result result() {
+    private Result result(int coffees) {
         Map<String, int[]> shots = new LinkedHashMap<>();
         shots.put("learnt", sorted(learnt));
         byHand.forEach((rule, counts) -> shots.put(rule.name().toLowerCase(Locale.ROOT).replace('_', ' '),
                 sorted(counts)));
-        return new Result(shots, sorted(untilYield), sorted(untilBoth), sorted(byHandBoth), times, yields, beyond);
+        return new Result(shots, sorted(untilYield), sorted(untilBoth), sorted(byHandBoth), coffees, timeHeld,
+                yieldHeld, new Reliability(ofTime), new Reliability(ofBoth), beyond, told[0], told[1]);
     }
 
     private static int[] sorted(List<Integer> counts) {

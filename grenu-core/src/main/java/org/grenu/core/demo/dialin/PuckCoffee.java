@@ -41,8 +41,9 @@ final class PuckCoffee implements UnknownCoffee {
     }
 
     @Override
-    public double expected(double finer) {
-        return shot(USUAL.at(finer), 1, new SimulatedRig(1).previewing()).pumpOffSeconds();
+    public Pulled expected(ShotInputs inputs) {
+        SimulatedShot.Truth truth = shot(inputs, 1, new SimulatedRig(1).previewing());
+        return new Pulled(truth.pumpOffSeconds(), truth.yieldPercent(inputs.dose()));
     }
 
     private SimulatedShot.Truth shot(ShotInputs inputs, double drag, SimulatedRig rig) {

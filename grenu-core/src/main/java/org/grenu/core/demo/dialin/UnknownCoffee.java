@@ -27,6 +27,6 @@ interface UnknownCoffee {
     /** {@return one more shot set so, with a spread of its own} */
     Pulled pull(ShotInputs inputs);
 
-    /** {@return how long a shot takes there but for its spread, s} */
-    double expected(double finer);
+    /** {@return what a shot set so comes to, but for its spread} */
+    Pulled expected(ShotInputs inputs);
 }

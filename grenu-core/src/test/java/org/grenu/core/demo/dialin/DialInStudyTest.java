@@ -3,7 +3,6 @@ package org.grenu.core.demo.dialin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
-import org.grenu.core.demo.dialin.DialInStudy.Physics;
 import org.grenu.core.demo.dialin.DialInStudy.Result;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -24,8 +23,8 @@ class DialInStudyTest {
                 .orElseThrow();
         assertThat(result.quantile("learnt", 0.5)).isLessThanOrEqualTo(3);
         assertThat(result.quantile("learnt", 0.9)).isLessThanOrEqualTo(byHand + 1);
-        assertThat(result.times().share()).isBetween(0.88, 0.99);
-        assertThat(result.yields().share()).isBetween(0.9, 0.995);
+        assertThat(result.timeHeld().share()).isBetween(0.88, 0.99);
+        assertThat(result.yieldHeld().share()).isBetween(0.9, 0.995);
         assertThat(result.beyond()).isZero();
         assertThat(Arrays.stream(result.shots().get("learnt")).min()).hasValue(1);
     }
