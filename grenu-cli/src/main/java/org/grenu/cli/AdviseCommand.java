@@ -7,26 +7,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
-import org.grenu.core.curve.TimeConvention;
+import org.grenu.app.advice.Advisor;
 import org.grenu.app.advice.CoffeeAdvice;
-import org.grenu.app.advice.CoffeeStart;
-import org.grenu.app.advice.SchoolAnswers;
-import org.grenu.app.settings.Schools;
 import org.grenu.app.settings.StudySettings;
-import org.grenu.app.advice.TargetRecipe;
 import org.grenu.core.learn.Aim;
 import org.grenu.core.learn.AimRange;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.record.RecordField;
-import org.grenu.core.shelf.Shelf;
-import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.grenu.core.record.Shot;
 import org.grenu.core.record.ShotMeasures;
 import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.response.StandardResponse;
 import org.grenu.library.Library;
 import org.grenu.library.LibraryException;
+import org.grenu.library.ShotSummary;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -79,52 +73,38 @@ public final class AdviseCommand implements Callable<Integer> {
         OptionalDouble typed = notch == null ? OptionalDouble.empty() : positive("--notch", notch);
         try (Library library = Library.openForReading(path,
                 Path.of(System.getProperty("java.io.tmpdir"), "grenu"))) {
-            return advise(measured(library), library.read(tx -> tx.shelf().all()), typed,
-                    StudySettings.of(library.read(tx -> tx.settings().all())).schools());
+            return advise(new Advisor(library.read(tx -> tx.shots().all()), shot -> measured(library, shot),
+                    library.read(tx -> tx.shelf().all()), StudySettings.of(library.read(tx -> tx.settings().all()))),
+                    typed);
         } catch (LibraryException refused) {
             return failed(refused.getMessage());
         }
     }
 
-    private static List<MeasuredShot> measured(Library library) {
-        return library.read(tx -> tx.shots()
-                .all()
-                .stream()
-                .map(summary -> new MeasuredShot(Integer.toString(summary.number()), summary.record(),
-                        ShotMeasures.of(new Shot(summary.record(), tx.shots().log(summary.id())))))
-                .toList());
+    private static MeasuredShot measured(Library library, ShotSummary shot) {
+        return new MeasuredShot(Integer.toString(shot.number()), shot.record(), ShotMeasures.of(
+                new Shot(shot.record(), library.read(tx -> tx.shots().log(shot.id())))));
     }
 
-    private int advise(List<MeasuredShot> shots, Shelf shelf, OptionalDouble typed, Schools schools) {
-        boolean unpulled = shots.stream().noneMatch(shot -> pulledWith(shot, coffee))
-                && shelf.find(ShelfKind.COFFEE, coffee).isPresent();
-        if (unpulled) {
-            return begun(shots, shelf, schools);
+    private int advise(Advisor advisor, OptionalDouble typed) {
+        Advisor.Answer answer = advisor.ask(new Advisor.Question(coffee, grinder == null ? "" : grinder, typed,
+                this::aim));
+        if (answer.outcome() instanceof CoffeeAdvice.Held held) {
+            return failed("Shot " + held.shot() + ", " + held.doubt().field().title() + ": " + held.doubt().question()
+                    + " No advice is given before it is answered.");
         }
-        String on = grinder == null ? CoffeeAdvice.usualGrinder(shots, coffee) : grinder;
-        TargetRecipe target = TargetRecipe.of(shelf, coffee, on, schools.spoken());
-        CoffeeAdvice.Outcome outcome = CoffeeAdvice.of(shots, shelf, new CoffeeAdvice.Asked(coffee, on,
-                aim(target.aim()), typed, TimeConvention.PUMP_ON_TO_PUMP_OFF,
-                StandardResponse.tasted()));
-        if (outcome instanceof CoffeeAdvice.NotYet not) {
-            return failed(not.why() + " " + known(shots) + " --grinder names another grinder, --notch says "
-                    + "what one notch is.");
+        if (answer.outcome() instanceof CoffeeAdvice.NotYet not) {
+            return not.unpulled() && advisor.shelf().find(ShelfKind.COFFEE, coffee).isPresent() ? begun(advisor)
+                    : failed(not.why() + " " + known(advisor.shots())
+                            + " --grinder names another grinder, --notch says what one notch is.");
         }
-        CoffeeAdvice given = ((CoffeeAdvice.Given) outcome).advice();
-        AdvicePrint print = new AdvicePrint(given, target, SchoolAnswers.of(given, schools.all(),
-                shelf.find(ShelfKind.COFFEE, coffee)
-                        .flatMap(item -> item.entries().text(ShelfField.EXPECTED_NOTES))));
+        CoffeeAdvice given = answer.given().orElseThrow();
+        AdvicePrint print = new AdvicePrint(given, answer.target(), advisor.schools(given));
         return printed(format == AnalyseCommand.Format.json ? print.json() : print.table());
     }
 
-    private static boolean pulledWith(MeasuredShot shot, String coffee) {
-        return shot.record().text(RecordField.COFFEE).filter(coffee::equalsIgnoreCase).isPresent();
-    }
-
-    private int begun(List<MeasuredShot> shots, Shelf shelf, Schools schools) {
-        List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size());
-        StartPrint print = new StartPrint(coffee, new CoffeeStart(shots.stream().map(MeasuredShot::record).toList(),
-                newest, shelf, schools).of(coffee, ""));
+    private int begun(Advisor advisor) {
+        StartPrint print = new StartPrint(coffee, advisor.start(coffee, ""));
         return printed(format == AnalyseCommand.Format.json ? print.json() : print.table());
     }
 
@@ -135,7 +115,7 @@ public final class AdviseCommand implements Callable<Integer> {
         return 0;
     }
 
-    private static String known(List<MeasuredShot> shots) {
+    private static String known(List<ShotSummary> shots) {
         TreeSet<String> names = new TreeSet<>();
         shots.forEach(shot -> shot.record().text(RecordField.COFFEE).ifPresent(names::add));
         long unnamed = shots.stream().filter(shot -> !shot.record().has(RecordField.COFFEE)).count();

@@ -38,13 +38,25 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
     public String next() {
         NextShot next = given.advice().next();
         if (next instanceof NextShot.Change change) {
-            return setting(change.lever(), change.inputs()) + ", all else as in shot " + given.heldLike();
+            return setting(change.lever(), change.inputs()) + drawn(change.lever()) + ", all else as in shot "
+                    + given.heldLike();
         }
         if (next instanceof NextShot.Repeat) {
-            return "Grind " + grind(next) + " once more, all as in shot " + given.heldLike();
+            return "Grind " + grind(next) + " once more" + drawn(Slope.GRIND) + ", all as in shot "
+                    + given.heldLike();
         }
         return next instanceof NextShot.Enough ? "Good enough at grind " + grind(next)
-                : "This is the limit of the set-up";
+                : next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET
+                        ? "This target is out of reach of the set-up"
+                        : "This is the limit of the set-up";
+    }
+
+    /** The beverage mass that is meant, where the shot before gave another. */
+    private String drawn(Slope moved) {
+        double meant = given.advice().held().beverage();
+        double was = given.beverageWas();
+        return moved == Slope.BEVERAGE || Math.abs(meant - was) < 1 ? ""
+                : String.format(Locale.ROOT, ", %.0f g in the cup", meant);
     }
 
     /** {@return the next shot in a few words, such as “Next: grind 2.4”} */
@@ -53,8 +65,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
         Slope lever = next instanceof NextShot.Change change ? change.lever() : Slope.GRIND;
         String set = lower(setting(lever, next.inputs()));
         return next instanceof NextShot.Enough ? "Good enough: " + set
-                : next instanceof NextShot.Limit ? "Limit of the set-up: " + set
-                        : next instanceof NextShot.Repeat ? "Next: " + set + " once more" : "Next: " + set;
+                : next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET ? "Target out of reach"
+                        : next instanceof NextShot.Limit ? "Limit of the set-up: " + set
+                                : next instanceof NextShot.Repeat ? "Next: " + set + " once more" : "Next: " + set;
     }
 
     /** {@return the chance of all that is wanted and was ever measured, and what it leaves out for want of that} */
@@ -126,6 +139,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
         if (limit.end() == NextShot.End.BAG) {
             return "The bag holds less than one more dose.";
         }
+        if (limit.end() == NextShot.End.TARGET) {
+            return beyond(limit);
+        }
         boolean finest = limit.end() == NextShot.End.FINEST;
         String could = limit.couldMove()
                 .stream()
@@ -136,6 +152,20 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                 + " that the grinder can be set to. What could still move: "
                 + (could.isEmpty() ? finest ? "more coffee or less in the cup." : "less coffee or more in the cup."
                         : could + ".");
+    }
+
+    private String beyond(NextShot.Limit limit) {
+        ShotInputs nearest = limit.inputs();
+        boolean exclude = (given.aim().yield().isPresent() || given.aim().strength().isPresent())
+                && given.aim().yieldAt(nearest.beverage() / nearest.dose()).isEmpty();
+        if (exclude) {
+            return String.format(Locale.ROOT, "EY and strength exclude each other at %.1f g in the cup from %.1f g of "
+                    + "coffee: strength is EY times dose over beverage mass. Change one of the windows, the dose or "
+                    + "the beverage mass.", nearest.beverage(), nearest.dose());
+        }
+        return String.format(Locale.ROOT, "Nothing that can be set is likely to meet %s; nearest is %s, dose %.1f g, "
+                + "%.0f g in the cup: %.0f in 100. Widen the target, or what may be moved.", wanted(),
+                lower(setting(Slope.GRIND, nearest)), nearest.dose(), nearest.beverage(), 100 * limit.chance());
     }
 
     private static String lower(String words) {
@@ -217,6 +247,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
         if (unpurged > 0) {
             parts.add(counted((int) unpurged, "shot") + " without a purge");
         }
+        if (!given.leftOut().reasons().isEmpty()) {
+            parts.add(given.leftOut().reasons().get(0));
+        }
         if (extraction() && given.advice().read() < LITTLE_READ) {
             parts.add(given.advice().read() == 0 ? "not read: the chance is of the time alone"
                     : "hardly read: extraction is mostly assumed");
@@ -257,11 +290,11 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                                 + "shot " + shots + "."));
         listed(Rung::withoutPurge, rung -> rung.shot().name())
                 .ifPresent(
-                        shots -> doubts.add("Ground after a change of grind, and no purge is written down, so that it "
-                                + "counts less: shot " + shots + "."));
-        if (given.advice().ladder().undated() > 0) {
-            doubts.add("It is not written down when " + counted(given.advice().ladder().undated(), "shot")
-                    + " of this coffee were pulled: left out.");
+                        shots -> doubts
+                                .add("Ground after a change of grind, and no purge is written down, so that what "
+                                        + "the grinder keeps is allowed for: shot " + shots + "."));
+        if (!given.leftOut().reasons().isEmpty()) {
+            doubts.add(given.leftOut().words().strip());
         }
         if (given.time().changed()) {
             doubts.add(given.time().words() + " The window of the time is held against that.");

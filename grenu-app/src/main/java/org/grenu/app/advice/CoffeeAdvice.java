@@ -5,9 +5,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.Aim;
+import org.grenu.core.quantity.Measured;
+import org.grenu.core.record.Plausibility;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.curve.TimeConvention;
-import org.grenu.core.record.ShotRecord;
 import org.grenu.core.response.CommonConvention;
 import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.Response;
@@ -19,10 +20,11 @@ import org.grenu.core.shelf.Shelf;
  *
  * @param setUp what can be set
  * @param aim   what is wanted
- * @param time  by which convention these shots are timed
+ * @param time    by which convention these shots are timed
+ * @param leftOut shots of the coffee that nothing could be learnt from
  */
 public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim aim, CommonConvention time,
-        Advice advice) {
+        Advice advice, LeftOut leftOut) {
 
     /**
      * What is asked.
@@ -31,9 +33,10 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
      * @param notch   one notch in the dial's numbers; empty: the shelf's
      * @param time    how shots are timed, where all of the coffee's show it
      * @param tastes  intensities or liking that are learnt too
+     * @param target  of the coffee
      */
     public record Asked(String coffee, String grinder, Aim aim, OptionalDouble notch, TimeConvention time,
-            List<? extends Response> tastes) {
+            List<? extends Response> tastes, TargetRecipe target) {
 
         public Asked {
             tastes = List.copyOf(tastes);
@@ -61,6 +64,10 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
         }
     }
 
+    /** An entry of the newest shot was hardly meant: nothing is advised before that is answered. */
+    public record Held(String shot, Plausibility.Doubt doubt) implements Outcome {
+    }
+
     /** {@return what those shots and that shelf advise} */
     public static Outcome of(List<MeasuredShot> shots, Shelf shelf, Asked asked) {
         List<MeasuredShot> ofCoffee = shots.stream()
@@ -78,20 +85,36 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
         if (both.isEmpty()) {
             return new NotYet("No shot of “" + asked.coffee + "” was ground on “" + grinder + "”.");
         }
-        Optional<KnownSetUp> setUp = KnownSetUp.of(shelf, shots, newest(both), asked.notch);
+        CommonConvention time = CommonConvention.of(asked.time, both);
+        Sound sound = Sound.of(onGrinder, time);
+        MeasuredShot last = newest(both);
+        if (sound.doubts().containsKey(last)) {
+            return new Held(last.name(), sound.doubts().get(last));
+        }
+        Optional<KnownSetUp> setUp = KnownSetUp.of(shelf, shots, last.record(), asked.notch,
+                asked.target.cup(usualCup(both)));
         if (setUp.isEmpty()) {
             return new NotYet("It is not known what one notch of the grinder is. Put the grinder on the shelf with its "
                     + "smallest step.");
         }
-        CommonConvention time = CommonConvention.of(asked.time, both);
-        Optional<Advice> advice = Advice.of(onGrinder, asked.coffee, new Advice.Asked(setUp.get().dial(),
-                setUp.get().reach(), asked.aim, time.response(), asked.tastes));
-        return advice
-                .<Outcome>map(
-                        found -> new Given(
-                                new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, time, found)))
+        LeftOut left = LeftOut.of(ofCoffee, sound, time);
+        return Advice.of(sound.shots(), asked.coffee, new Advice.Asked(setUp.get().dial(),
+                setUp.get().reach(), asked.aim, time.response(), asked.tastes))
+                .<Outcome>map(found -> new Given(
+                        new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, time, found, left)))
                 .orElseGet(() -> new NotYet("No shot of “" + asked.coffee
-                        + "” on this grinder tells its setting, dose, beverage mass, time and when it was pulled."));
+                        + "” on this grinder tells its setting, dose, beverage mass, time and when it was pulled."
+                        + left.words()));
+    }
+
+    /** What its shots are meant to give, or gave; the middle one. */
+    private static OptionalDouble usualCup(List<MeasuredShot> shots) {
+        double[] cups = shots.stream().flatMapToDouble(shot -> {
+            OptionalDouble meant = shot.record().number(RecordField.BEVERAGE_TARGET);
+            return meant.isPresent() ? meant.stream()
+                    : shot.measures().masses().beverage().stream().mapToDouble(Measured::value);
+        }).sorted().toArray();
+        return cups.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.rint(cups[(cups.length - 1) / 2]));
     }
 
     /** {@return the grinder of the coffee's newest shot; empty where none names one} */
@@ -99,18 +122,23 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
         List<MeasuredShot> ofCoffee = shots.stream()
                 .filter(shot -> coffee.equals(shot.record().text(RecordField.COFFEE).orElse("")))
                 .toList();
-        return ofCoffee.isEmpty() ? "" : newest(ofCoffee).text(RecordField.GRINDER).orElse("");
+        return ofCoffee.isEmpty() ? "" : newest(ofCoffee).record().text(RecordField.GRINDER).orElse("");
     }
 
-    /** The record of the shot pulled last; of the last one listed, where nobody wrote down when. */
-    private static ShotRecord newest(List<MeasuredShot> shots) {
+    /** The shot pulled last; of the last one listed, where nobody wrote down when. */
+    private static MeasuredShot newest(List<MeasuredShot> shots) {
         List<MeasuredShot> dated = RunOrder.inOrder(shots);
         List<MeasuredShot> from = dated.isEmpty() ? shots : dated;
-        return from.get(from.size() - 1).record();
+        return from.get(from.size() - 1);
     }
 
     /** {@return the name of the shot that the next one is held like} */
     public String heldLike() {
         return advice.ladder().newest(setUp.dial()).orElseThrow().shot().name();
+    }
+
+    /** {@return what that shot gave, g} */
+    double beverageWas() {
+        return advice.shots().get(advice.shots().size() - 1).inputs().beverage();
     }
 }

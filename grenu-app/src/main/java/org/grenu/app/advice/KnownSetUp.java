@@ -40,7 +40,7 @@ public record KnownSetUp(GrinderDial dial, Reach reach, Optional<BagStock> stock
     /** The smallest sensible move of a grinder without steps, as a share of the range tried (assumed, no source). */
     private static final double STEPLESS_SHARE = 0.1;
     private static final double DOSE_STEP = 0.5;
-    private static final double BEVERAGE_STEP = 2;
+    static final double BEVERAGE_STEP = 2;
     private static final double TEMPERATURE_STEP = 1;
     private static final double COOLEST = 85;
     private static final double SHORTEST_RATIO = 1;
@@ -57,10 +57,11 @@ public record KnownSetUp(GrinderDial dial, Reach reach, Optional<BagStock> stock
      * @param shots  all of the library
      * @param newest the coffee's newest shot on the grinder
      * @param notch  one notch in the dial's numbers, where the user says so
+     * @param cup    what the beverage mass may be, g; empty: whatever makes a usual ratio
      */
     public static Optional<KnownSetUp> of(Shelf shelf, List<MeasuredShot> shots, ShotRecord newest,
-            OptionalDouble notch) {
-        return new Looking(shelf, shots, newest).found(notch);
+            OptionalDouble notch, Optional<SettingRange> cup) {
+        return new Looking(shelf, shots, newest, cup).found(notch);
     }
 
     private static final class Looking {
@@ -69,10 +70,12 @@ public record KnownSetUp(GrinderDial dial, Reach reach, Optional<BagStock> stock
         private final List<MeasuredShot> shots;
         private final List<MeasuredShot> onGrinder;
         private final ShotRecord newest;
+        private final Optional<SettingRange> cup;
         private final Optional<ShelfItem> grinder;
         private final List<String> assumed = new ArrayList<>();
 
-        Looking(Shelf shelf, List<MeasuredShot> shots, ShotRecord newest) {
+        Looking(Shelf shelf, List<MeasuredShot> shots, ShotRecord newest, Optional<SettingRange> cup) {
+            this.cup = cup;
             this.shelf = shelf;
             this.shots = shots;
             this.onGrinder = shots.stream()
@@ -171,7 +174,9 @@ public record KnownSetUp(GrinderDial dial, Reach reach, Optional<BagStock> stock
             } else {
                 assumed.add("the dose stays, as no basket on the shelf says what it is made for");
             }
-            if (dose.orElse(0) > 0) {
+            if (cup.isPresent()) {
+                others.put(Slope.BEVERAGE, cup.get());
+            } else if (dose.orElse(0) > 0) {
                 others.put(Slope.BEVERAGE, new SettingRange(SHORTEST_RATIO * dose.getAsDouble(),
                         LONGEST_RATIO * dose.getAsDouble(), BEVERAGE_STEP));
             }

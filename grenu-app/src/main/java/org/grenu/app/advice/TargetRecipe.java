@@ -13,6 +13,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Row;
 import org.grenu.core.learn.Aim;
 import org.grenu.core.learn.AimRange;
+import org.grenu.core.learn.SettingRange;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfField;
@@ -28,6 +29,8 @@ import org.grenu.core.shelf.ShelfKind;
  */
 public record TargetRecipe(Optional<ShelfItem> recipe, Aim aim, String source) {
 
+    /** The beverage mass stays within so much of what it is meant to be, unless the recipe says otherwise, g. */
+    private static final double CUP_WITHIN = 2;
     private static final AimRange USUAL_TIME = new AimRange(25, 30);
     private static final Map<String, List<ShelfField>> WINDOWS = new LinkedHashMap<>();
 
@@ -51,6 +54,21 @@ public record TargetRecipe(Optional<ShelfItem> recipe, Aim aim, String source) {
                         .orElse("one school’s 25–30 s: none is chosen, and "
                                 + (recipe.isPresent() ? "the recipe has no time window" : "there is no recipe"));
         return new TargetRecipe(recipe, aim, source + unused(card));
+    }
+
+    /**
+     * {@return what the beverage mass may be, g; empty where nobody says what it is meant to be}
+     *
+     * @param usual what the coffee's shots are meant to give, where the recipe does not say
+     */
+    Optional<SettingRange> cup(OptionalDouble usual) {
+        Entries card = recipe.map(ShelfItem::entries).orElse(Entries.NONE);
+        OptionalDouble meant = card.number(RecordField.BEVERAGE_TARGET);
+        OptionalDouble middle = meant.isPresent() ? meant : usual;
+        double within = card.number(ShelfField.AIM_BEVERAGE_WITHIN).orElse(CUP_WITHIN);
+        return middle.isEmpty() || middle.getAsDouble() <= within ? Optional.empty()
+                : Optional.of(new SettingRange(middle.getAsDouble() - within, middle.getAsDouble() + within,
+                        KnownSetUp.BEVERAGE_STEP));
     }
 
     /** Windows that are written down but cannot be aimed at. */

@@ -13,6 +13,7 @@ import org.grenu.core.learn.NextShot;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.property.Draws;
 import org.grenu.core.property.Seeds;
+import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.recipe.Proposed;
 import org.grenu.core.recipe.StartRecipe;
@@ -20,6 +21,7 @@ import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfKind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * Advice is given with why, what it costs and what it leaves open; where it cannot be given, what would help is said.
@@ -91,8 +93,8 @@ class CoffeeAdviceTest {
     @Test
     void theEndOfTheGrinderAndOfTheBagAreTheLimitOfTheSetUp() {
         Notebook fast = new Notebook().onShelf(ShelfKind.GRINDER, Notebook.GRINDER,
-                card(ShelfField.STEP, "0.1", ShelfField.FINEST, "2.8", ShelfField.COARSEST, "5"));
-        NextShot end = fast.pulled(3).pulled(2.9).pulled(2.8).given(AIM).advice().next();
+                card(ShelfField.STEP, "0.1", ShelfField.FINEST, "2.6", ShelfField.COARSEST, "5"));
+        NextShot end = fast.pulled(2.8).pulled(2.7).pulled(2.6).given(AIM).advice().next();
         assertThat(end).isInstanceOf(NextShot.Limit.class);
         assertThat(((NextShot.Limit) end).end()).isEqualTo(NextShot.End.FINEST);
         Notebook empty = onGrinder().onShelf(ShelfKind.BAG, "Wren bag",
@@ -100,6 +102,64 @@ class CoffeeAdviceTest {
         CoffeeAdvice last = empty.pulled(2.8, RecordField.BAG, "Wren bag").given(AIM);
         assertThat(((NextShot.Limit) last.advice().next()).end()).isEqualTo(NextShot.End.BAG);
         assertThat(new AdviceWords(last).why()).isEqualTo("The bag holds less than one more dose.");
+    }
+
+    /** What nothing in reach can meet is told as that, with what excludes it. */
+    @Test
+    void aTargetOutOfReachIsTold() {
+        Notebook grounds = onGrinder().pulled(2.5, RecordField.READINGS, "9.4 9.5 9.4")
+                .pulled(2.4, RecordField.READINGS, "9.5 9.5 9.4");
+        AdviceWords yield = new AdviceWords(grounds.given(new Aim(new AimRange(26, 30),
+                Optional.of(new AimRange(27, 28)), Optional.empty(), Map.of())));
+        assertThat(yield.heading()).isEqualTo("Target out of reach");
+        assertThat(yield.why()).startsWith("Nothing that can be set is likely to meet 26–30 s and EY 27–28 %; nearest");
+        AdviceWords exclude = new AdviceWords(grounds.given(new Aim(new AimRange(26, 30),
+                Optional.of(new AimRange(18, 20)), Optional.of(new AimRange(11, 12)), Map.of())));
+        assertThat(exclude.why()).startsWith("EY and strength exclude each other at 3");
+    }
+
+    /** The cup stays within two grams of what it is meant to be, however the shots ran over. */
+    @ParameterizedTest
+    @Seeds(15)
+    void theBeverageMassStaysWithTheRecipe(Draws any) {
+        Notebook notebook = onGrinder().onShelf(ShelfKind.RECIPE, "Wren",
+                card(RecordField.COFFEE, Notebook.COFFEE, RecordField.BEVERAGE_TARGET, "36"));
+        for (int i = 0; i < 4; i++) {
+            notebook.pulled(any.integer(20, 28) / 10.0, RecordField.BEVERAGE, Integer.toString(any.integer(33, 45)),
+                    RecordField.READINGS, DecimalText.exact(any.integer(70, 110) / 10.0));
+        }
+        CoffeeAdvice given = notebook.given(new Aim(new AimRange(26, 30), Optional.of(new AimRange(19, 21)),
+                Optional.empty(), Map.of()));
+        assertThat(given.advice().next().inputs().beverage()).isBetween(34.0, 38.0);
+    }
+
+    /** An entry that was hardly meant is asked about before anything is advised, and an older one is built on nowhere. */
+    @ParameterizedTest
+    @CsvSource({"dose_g, 1.8, DOSE, meant 18?", "pump_off_s, 270, PUMP_OFF, meant 27?",
+            "temperature_c, 9.3, TEMPERATURE, meant 93?"})
+    void whatWasHardlyMeantHoldsAdviceBack(String key, String typed, RecordField field, String question) {
+        Notebook notebook = onGrinder().pulled(2.6).pulled(2.4, RecordField.find(key).orElseThrow(), typed);
+        CoffeeAdvice.Held held = (CoffeeAdvice.Held) notebook.advise(AIM);
+        assertThat(held.shot()).isEqualTo("2");
+        assertThat(held.doubt().field()).isEqualTo(field);
+        assertThat(held.doubt().question()).endsWith(question);
+        CoffeeAdvice after = notebook.pulled(2.4).given(AIM);
+        assertThat(after.advice().shots()).hasSize(2);
+        assertThat(String.join(" ", new AdviceWords(after).doubts())).contains("shot 2: " + field.title());
+    }
+
+    /** Ten of thirteen without a grinder are ten that nothing is learnt from: said, with what to do. */
+    @Test
+    void shotsThatLackSomethingAreCounted() {
+        Notebook notebook = onGrinder().pulled(2.4)
+                .pulled(2.4, RecordField.GRINDER, "")
+                .pulled(2.4, RecordField.GRINDER, "")
+                .pulled(2.5, RecordField.PULLED_AT, "")
+                .pulled(2.3);
+        AdviceWords words = new AdviceWords(notebook.given(AIM));
+        assertThat(words.doubts()).contains("Left out: 2 of 5 shots name no grinder; 1 of 5 shots name no date and "
+                + "time. Fill in or correct it in Read.");
+        assertThat(words.brief()).contains("2 of 5 shots name no grinder");
     }
 
     /** A taste that is wanted but was never noted is left out of the chance, and that is said. */

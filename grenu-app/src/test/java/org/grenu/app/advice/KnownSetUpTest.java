@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.grenu.app.advice.Notebook.card;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.learn.Slope;
@@ -18,7 +19,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class KnownSetUpTest {
 
     private static KnownSetUp known(Notebook notebook) {
-        return KnownSetUp.of(notebook.shelf(), notebook.shots(), notebook.newest(), OptionalDouble.empty())
+        return KnownSetUp
+                .of(notebook.shelf(), notebook.shots(), notebook.newest(), OptionalDouble.empty(), Optional.empty())
                 .orElseThrow();
     }
 
@@ -44,8 +46,9 @@ class KnownSetUpTest {
     @Test
     void aNotchThatNothingTellsIsAskedFor() {
         Notebook one = new Notebook().pulled(2.4);
-        assertThat(KnownSetUp.of(one.shelf(), one.shots(), one.newest(), OptionalDouble.empty())).isEmpty();
-        assertThat(KnownSetUp.of(one.shelf(), one.shots(), one.newest(), OptionalDouble.of(0.5))
+        assertThat(KnownSetUp.of(one.shelf(), one.shots(), one.newest(), OptionalDouble.empty(), Optional.empty()))
+                .isEmpty();
+        assertThat(KnownSetUp.of(one.shelf(), one.shots(), one.newest(), OptionalDouble.of(0.5), Optional.empty())
                 .orElseThrow()
                 .dial()
                 .notch()).isEqualTo(0.5);

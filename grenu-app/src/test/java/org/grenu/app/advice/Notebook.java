@@ -99,7 +99,8 @@ final class Notebook {
 
     CoffeeAdvice.Outcome advise(Aim aim, String coffee, String grinder) {
         return CoffeeAdvice.of(shots(), shelf(), new CoffeeAdvice.Asked(coffee, grinder, aim, OptionalDouble.empty(),
-                TimeConvention.PUMP_ON_TO_PUMP_OFF, StandardResponse.tasted()));
+                TimeConvention.PUMP_ON_TO_PUMP_OFF, StandardResponse.tasted(),
+                TargetRecipe.of(shelf(), coffee, grinder, List.of())));
     }
 
     CoffeeAdvice given(Aim aim) {

@@ -74,7 +74,7 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
         int before = 0;
         for (Map.Entry<String, List<MeasuredShot>> one : byCoffee(onGrinder).entrySet()) {
             Ladder ladder = Ladder.of(one.getValue(), asked.time);
-            Optional<ShotInputs> held = ladder.held(asked.dial);
+            Optional<ShotInputs> held = ladder.held(asked.dial).map(asked.reach::within);
             if (held.isEmpty()) {
                 continue;
             }

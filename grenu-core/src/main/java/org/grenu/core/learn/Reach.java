@@ -34,4 +34,11 @@ public record Reach(GrinderRange grind, Map<Slope, SettingRange> others, double 
     public double cost(ShotInputs now, ShotInputs next) {
         return next.dose() + (Math.abs(next.finer() - now.finer()) > 1e-9 ? purge : 0);
     }
+
+    /** {@return that set-up with the beverage mass drawn to what is wanted of it} */
+    ShotInputs within(ShotInputs set) {
+        SettingRange cup = others.get(Slope.BEVERAGE);
+        return cup == null ? set
+                : set.with(Slope.BEVERAGE, Math.max(cup.low(), Math.min(cup.high(), set.beverage())));
+    }
 }

@@ -107,6 +107,7 @@ public enum ShelfField implements Field {
     AIM_YIELD_TO(FieldDefinition.number("aim_yield_to_pct", "EY wanted, to", "%", 1, 40)),
     AIM_STRENGTH_FROM(FieldDefinition.number("aim_strength_from_pct", "Strength wanted, from", "%", 0.1, 40)),
     AIM_STRENGTH_TO(FieldDefinition.number("aim_strength_to_pct", "Strength wanted, to", "%", 0.1, 40)),
+    AIM_BEVERAGE_WITHIN(FieldDefinition.number("aim_beverage_within_g", "Beverage mass within ±", "g", 0, 100)),
     AIM_TASTES(FieldDefinition.rows("aim_tastes", "Tastes wanted", RowColumn.choice("taste", tastes()),
             RowColumn.number("from", "", 0, 10), RowColumn.number("to", "", 0, 10))),
     AIM_SOURCE(text("aim_source", "Where the windows are from")),

@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import org.grenu.app.advice.CoffeeStart;
-import org.grenu.app.analysis.ShotAnalysis;
-import org.grenu.app.settings.Schools;
+import org.grenu.app.advice.Advisor;
 import org.grenu.core.entry.Entries;
 import org.grenu.core.entry.Field;
 import org.grenu.core.entry.FieldKind;
@@ -15,8 +13,6 @@ import org.grenu.core.recipe.Proposed;
 import org.grenu.core.recipe.StartRecipe;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.record.TasteNote;
-import org.grenu.core.response.MeasuredShot;
-import org.grenu.core.shelf.Shelf;
 import org.grenu.core.shelf.ShelfField;
 import org.grenu.core.shelf.ShelfItem;
 import org.grenu.core.shelf.ShelfKind;
@@ -24,7 +20,6 @@ import org.grenu.desktop.desk.Latest;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
 import org.grenu.library.Change;
-import org.grenu.library.ShotSummary;
 import org.grenu.library.Target;
 
 /** What is wanted of the coffee that is dialled in: its recipe, and how one is begun. */
@@ -114,19 +109,10 @@ public final class TargetViewModel {
      * curves are read beside the interface.
      */
     void start(String served, Consumer<StartRecipe> then) {
-        List<ShotSummary> shots = List.copyOf(desk.shots());
-        Shelf shelf = desk.shelfProperty().get();
-        Schools schools = desk.settingsProperty().get().schools();
+        Advisor advisor = new Advisor(List.copyOf(desk.shots()), shot -> desk.analyses().of(shot).measured(),
+                desk.shelfProperty().get(), desk.settingsProperty().get());
         String coffee = dialIn.coffeeProperty().get();
-        starting.ask(() -> {
-            List<MeasuredShot> newest = shots.subList(Math.max(0, shots.size() - CoffeeStart.MOST_SHOTS), shots.size())
-                    .stream()
-                    .map(desk.analyses()::of)
-                    .map(ShotAnalysis::measured)
-                    .toList();
-            return new CoffeeStart(shots.stream().map(ShotSummary::written).toList(), newest, shelf, schools)
-                    .of(coffee, served);
-        }, then, desk::failed);
+        starting.ask(() -> advisor.start(coffee, served), then, desk::failed);
     }
 
     /** Puts the recipe on the shelf. */
