@@ -27,6 +27,8 @@ import org.grenu.core.quantity.Title;
 public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
 
     private static final int MOST_LISTED = 6;
+    private static final double LEAST_DOSE = 0.1;
+    private static final double LEAST_CUP = 1;
     private static final double LITTLE_READ = 3;
 
     /** The advice in °C. */
@@ -51,12 +53,15 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                         : "This is the limit of the set-up";
     }
 
-    /** The beverage mass that is meant, where the shot before gave another. */
+    /** What is meant otherwise than the shot before had it, besides what is moved. */
     private String drawn(Slope moved) {
-        double meant = given.advice().held().beverage();
-        double was = given.beverageWas();
-        return moved == Slope.BEVERAGE || Math.abs(meant - was) < 1 ? ""
-                : String.format(Locale.ROOT, ", %.0f g in the cup", meant);
+        ShotInputs meant = given.advice().held();
+        ShotInputs was = given.was();
+        String words = moved == Slope.DOSE || Math.abs(meant.dose() - was.dose()) < LEAST_DOSE ? ""
+                : String.format(Locale.ROOT, ", dose %.1f g", meant.dose());
+        words += moved == Slope.BEVERAGE || Math.abs(meant.beverage() - was.beverage()) < LEAST_CUP ? ""
+                : String.format(Locale.ROOT, ", %.0f g in the cup", meant.beverage());
+        return words + (given.anotherProfile() ? ", by “" + given.profile() + "”" : "");
     }
 
     /** {@return the next shot in a few words, such as “Next: grind 2.4”} */
@@ -295,6 +300,10 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                                         + "the grinder keeps is allowed for: shot " + shots + "."));
         if (!given.leftOut().reasons().isEmpty()) {
             doubts.add(given.leftOut().words().strip());
+        }
+        if (given.anotherProfile()) {
+            doubts.add("The recipe’s profile is another than that of shot " + given.heldLike()
+                    + ": what it does to time and extraction is not in what is expected.");
         }
         if (given.time().changed()) {
             doubts.add(given.time().words() + " The window of the time is held against that.");

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.Aim;
+import org.grenu.core.learn.ShotInputs;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.Plausibility;
 import org.grenu.core.record.RecordField;
@@ -22,9 +23,12 @@ import org.grenu.core.shelf.Shelf;
  * @param aim   what is wanted
  * @param time    by which convention these shots are timed
  * @param leftOut shots of the coffee that nothing could be learnt from
+ * @param profile that the next shot is pulled by: the recipe's, else that of the shot before; empty where nobody knows
  */
 public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim aim, CommonConvention time,
-        Advice advice, LeftOut leftOut) {
+        Advice advice, LeftOut leftOut, String profile) {
+
+    private static final double SAME = 1e-9;
 
     /**
      * What is asked.
@@ -101,7 +105,8 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
         return Advice.of(sound.shots(), asked.coffee, new Advice.Asked(setUp.get().dial(),
                 setUp.get().reach(), asked.aim, time.response(), asked.tastes))
                 .<Outcome>map(found -> new Given(
-                        new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, time, found, left)))
+                        new CoffeeAdvice(asked.coffee, grinder, setUp.get(), asked.aim, time, found, left,
+                                asked.target.profile().orElse(found.held().profile()))))
                 .orElseGet(() -> new NotYet("No shot of “" + asked.coffee
                         + "” on this grinder tells its setting, dose, beverage mass, time and when it was pulled."
                         + left.words()));
@@ -137,8 +142,18 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
         return advice.ladder().newest(setUp.dial()).orElseThrow().shot().name();
     }
 
-    /** {@return what that shot gave, g} */
-    double beverageWas() {
-        return advice.shots().get(advice.shots().size() - 1).inputs().beverage();
+    /** {@return how that shot was set} */
+    ShotInputs was() {
+        return advice.shots().get(advice.shots().size() - 1).inputs();
+    }
+
+    /** {@return whether the recipe's profile is another than that of the shots which this rests on} */
+    public boolean anotherProfile() {
+        return !profile.equals(advice.held().profile());
+    }
+
+    /** {@return coffee to purge before that shot, g; 0 where the grind stays} */
+    public double purge(ShotInputs next) {
+        return Math.abs(next.finer() - was().finer()) > SAME ? setUp.reach().purge() : 0;
     }
 }

@@ -71,6 +71,11 @@ public record TargetRecipe(Optional<ShelfItem> recipe, Aim aim, String source) {
                         KnownSetUp.BEVERAGE_STEP));
     }
 
+    /** {@return the recipe's profile} */
+    Optional<String> profile() {
+        return recipe.flatMap(item -> item.entries().text(RecordField.PROFILE));
+    }
+
     /** Windows that are written down but cannot be aimed at. */
     private static String unused(Entries card) {
         List<String> unused = new ArrayList<>();

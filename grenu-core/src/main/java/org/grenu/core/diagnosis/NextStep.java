@@ -18,8 +18,19 @@ import org.grenu.core.record.ShotRecord;
  * @param change what to change, in a few words
  * @param reason why, a sentence
  * @param school whose advice that is; empty when it follows from the record alone
+ * @param rank   how it stands beside the advice for the coffee
  */
-public record NextStep(String change, String reason, String school) {
+public record NextStep(String change, String reason, String school, Rank rank) {
+
+    /** How a step stands beside the advice for the coffee. */
+    public enum Rank {
+        /** A question, a missing number or a fault: before any advice. */
+        BEFORE_ADVICE,
+        /** What a school says of this shot alone. */
+        OF_A_SCHOOL,
+        /** This shot by itself asks for nothing. */
+        NOTHING_ASKED
+    }
 
     /** How many shots of a recipe show how much the next may differ (common practice, no source). */
     private static final int ENOUGH = 3;
@@ -39,7 +50,8 @@ public record NextStep(String change, String reason, String school) {
             Siblings siblings) {
         if (!doubts.isEmpty()) {
             return new NextStep("Check the " + Title.inSentence(doubts.get(0).field().title()),
-                    doubts.get(0).question() + " No advice is given before it is answered.", "");
+                    doubts.get(0).question() + " No advice is given before it is answered.", "",
+                    Rank.BEFORE_ADVICE);
         }
         List<Finding> asking = asking(findings);
         boolean fault = !asking.isEmpty() && asking.get(0).severity() == Severity.FAULT;
@@ -47,7 +59,8 @@ public record NextStep(String change, String reason, String school) {
         if (unknown.isPresent() && !fault) {
             return unknown.get();
         }
-        return asking.isEmpty() ? repeat(masses, siblings) : advised(asking);
+        return asking.isEmpty() ? repeat(masses, siblings)
+                : advised(asking, fault ? Rank.BEFORE_ADVICE : Rank.OF_A_SCHOOL);
     }
 
     /**
@@ -65,7 +78,7 @@ public record NextStep(String change, String reason, String school) {
                         reason + " “" + change + "” cannot be carried out: " + DecimalText.exact(scale.set())
                                 + " is the end of the grinder's scale. What can still move: dose, ratio, temperature"
                                 + " and profile.",
-                        school))
+                        school, rank))
                 .orElse(this);
     }
 
@@ -81,11 +94,12 @@ public record NextStep(String change, String reason, String school) {
         boolean dose = missing.contains(Input.DOSE);
         return dose || missing.contains(Input.BEVERAGE)
                 ? Optional.of(new NextStep("Enter the " + (dose ? "dose" : "beverage mass"),
-                        "Advice rests on dose and beverage mass; without them none is given.", ""))
+                        "Advice rests on dose and beverage mass; without them none is given.", "",
+                        Rank.BEFORE_ADVICE))
                 : Optional.empty();
     }
 
-    private static NextStep advised(List<Finding> asking) {
+    private static NextStep advised(List<Finding> asking, Rank rank) {
         Finding first = asking.get(0);
         Optional<Finding> other = ofAnotherSchool(first, asking);
         return other
@@ -95,8 +109,9 @@ public record NextStep(String change, String reason, String school) {
                         "Two schools ask for different changes. " + first.statement()
                                 + (second.statement().equals(first.statement()) ? "" : " " + second.statement())
                                 + " Change only one of them.",
-                        first.school() + "; " + second.school()))
-                .orElseGet(() -> new NextStep(first.next(), first.statement() + " Change only this.", first.school()));
+                        first.school() + "; " + second.school(), rank))
+                .orElseGet(() -> new NextStep(first.next(), first.statement() + " Change only this.", first.school(),
+                        rank));
     }
 
     private static Optional<Finding> ofAnotherSchool(Finding first, List<Finding> asking) {
@@ -112,7 +127,8 @@ public record NextStep(String change, String reason, String school) {
         int shots = siblings.count() + 1;
         if (shots < ENOUGH) {
             return new NextStep("Repeat this recipe", "Nothing asks for a change, and "
-                    + (shots == 1 ? "one shot does" : "two shots do") + " not show how much the next may differ.", "");
+                    + (shots == 1 ? "one shot does" : "two shots do") + " not show how much the next may differ.", "",
+                    Rank.NOTHING_ASKED);
         }
         Optional<Double> yield = masses.brew().map(brew -> brew.asDosed().percent().value());
         if (yield.isPresent() && siblings.spread().isPresent() && siblings.spread().getAsDouble() > 0) {
@@ -122,14 +138,14 @@ public record NextStep(String change, String reason, String school) {
                         "This shot extracted %s points %s than its %d siblings, which spread by %s: find out what "
                                 + "was otherwise before changing anything.",
                         Reported.fixed(Math.abs(off), 1), off > 0 ? "more" : "less", siblings.count(),
-                        Reported.fixed(siblings.spread().getAsDouble(), 2)), "");
+                        Reported.fixed(siblings.spread().getAsDouble(), 2)), "", Rank.NOTHING_ASKED);
             }
             return new NextStep("Keep this recipe", String.format(Locale.ROOT,
                     "Nothing asks for a change, and %d shots of it agree: their extraction spreads by %s points. A "
                             + "repeat would add little.",
-                    shots, Reported.fixed(siblings.spread().getAsDouble(), 2)), "");
+                    shots, Reported.fixed(siblings.spread().getAsDouble(), 2)), "", Rank.NOTHING_ASKED);
         }
         return new NextStep("Keep this recipe", "Nothing asks for a change in " + shots
-                + " shots of it. Strength readings would show how well they agree.", "");
+                + " shots of it. Strength readings would show how well they agree.", "", Rank.NOTHING_ASKED);
     }
 }

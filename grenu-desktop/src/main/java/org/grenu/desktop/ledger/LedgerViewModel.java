@@ -20,6 +20,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
+import org.grenu.app.advice.ShotNext;
 import org.grenu.app.analysis.DerivedValues;
 import org.grenu.app.settings.StudySettings;
 import org.grenu.app.study.ShotsByRecipe;
@@ -42,6 +43,7 @@ import org.grenu.core.record.RecordEdit;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.CoffeeNext;
 import org.grenu.desktop.desk.OpenShot;
 import org.grenu.desktop.desk.StudyDesk;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -58,6 +60,7 @@ public final class LedgerViewModel {
 
     private final StudyDesk desk;
     private final DoubleConsumer place;
+    private final CoffeeNext coffee;
     private final EarlierEntries earlier;
     /** Null when the shots have changed since. */
     private ShotsByRecipe byRecipe;
@@ -68,11 +71,14 @@ public final class LedgerViewModel {
     /**
      * The ledger of whatever shot the desk has open.
      *
-     * @param place shows a time of the log on the strips
-     * @param clock says what time it is
+     * @param place  shows a time of the log on the strips
+     * @param coffee what is advised for its coffee
+     * @param clock  says what time it is
      */
-    public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place, Clock clock) {
+    public LedgerViewModel(StudyDesk desk, Appearance appearance, DoubleConsumer place, CoffeeNext coffee,
+            Clock clock) {
         this.desk = desk;
+        this.coffee = coffee;
         this.place = place;
         text = Bindings.createObjectBinding(() -> desk.openProperty().get() == null ? null
                 : LedgerText.of(desk.openProperty().get(), basis.get(), desk.units().getValue()),
@@ -117,7 +123,19 @@ public final class LedgerViewModel {
 
     /** {@return the one thing to do next; null while no shot is open} */
     NextStep next() {
-        return open() == null ? null : open().next(siblings());
+        if (open() == null) {
+            return null;
+        }
+        NextStep own = open().next(siblings());
+        return coffee.ofOpen()
+                .map(outcome -> ShotNext.of(Integer.toString(open().summary().number()), own, outcome,
+                        desk.units().getValue()))
+                .orElse(own);
+    }
+
+    /** {@return changes when more is known of the open shot's coffee} */
+    Observable coffeeAnswered() {
+        return coffee.answeredProperty();
     }
 
     /** Shots of the open one's recipe, the open one not among them. */

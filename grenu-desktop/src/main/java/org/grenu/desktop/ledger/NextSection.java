@@ -23,6 +23,7 @@ final class NextSection extends Section {
         reason.setWrapText(true);
         getChildren().addAll(change, reason);
         model.openProperty().addListener((o, was, is) -> show());
+        model.coffeeAnswered().addListener(observable -> show());
         show();
     }
 

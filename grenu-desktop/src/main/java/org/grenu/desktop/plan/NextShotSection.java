@@ -29,16 +29,24 @@ final class NextShotSection extends Section {
 
     static {
         NAMES.put(RecordField.GRIND, "Grind");
+        NAMES.put(RecordField.PURGE, "Purge, g");
         NAMES.put(RecordField.DOSE, "Dose, g");
         NAMES.put(RecordField.TEMPERATURE, "Water, ");
+        NAMES.put(RecordField.PROFILE, "Profile");
         NAMES.put(RecordField.BEVERAGE, "Cup, g");
         NAMES.put(RecordField.PUMP_OFF, "Time, s");
         NAMES.put(RecordField.READINGS, "Strength, %");
         NAMES.put(RecordField.TASTING, "Taste, 0–10");
     }
 
+    private static final Map<RecordField,
+            Double> WIDTHS = Map.of(RecordField.TASTING, 126.0, RecordField.PROFILE, 126.0,
+                    RecordField.READINGS, 92.0);
+    private static final Map<RecordField, String> PROMPTS = Map.of(RecordField.TASTING, "sour 6; sweet 3",
+            RecordField.READINGS, "9.1 9.2 9.1");
+
     /** So many of the first fields are set before the shot, the others measured after it. */
-    private static final int SET_BEFORE = 3;
+    private static final int SET_BEFORE = 5;
 
     private final DialInViewModel dialIn;
     private final NextShotViewModel model;
@@ -98,9 +106,8 @@ final class NextShotSection extends Section {
             TextField typed = new TextField();
             typed.setId("pulled-" + field.key().replace('_', '-'));
             typed.getStyleClass().add(Styles.ENTRY);
-            boolean wide = field == RecordField.TASTING;
-            typed.setPrefWidth(wide ? 126 : 60);
-            typed.setPromptText(wide ? "sour 6; sweet 3" : "");
+            typed.setPrefWidth(WIDTHS.getOrDefault(field, 60.0));
+            typed.setPromptText(PROMPTS.getOrDefault(field, ""));
             typed.setOnAction(event -> write(null));
             fields.add(typed);
             prefilled.add("");

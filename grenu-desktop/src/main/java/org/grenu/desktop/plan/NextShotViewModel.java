@@ -36,8 +36,12 @@ import org.grenu.library.Target;
 public final class NextShotViewModel {
 
     /** What is typed of a shot, in the order of the fields. */
-    static final List<RecordField> TYPED = List.of(RecordField.GRIND, RecordField.DOSE, RecordField.TEMPERATURE,
-            RecordField.BEVERAGE, RecordField.PUMP_OFF, RecordField.READINGS, RecordField.TASTING);
+    static final List<RecordField> TYPED = List.of(RecordField.GRIND, RecordField.PURGE, RecordField.DOSE,
+            RecordField.TEMPERATURE, RecordField.PROFILE, RecordField.BEVERAGE, RecordField.PUMP_OFF,
+            RecordField.READINGS, RecordField.TASTING);
+
+    /** What was done of that before says nothing of this shot. */
+    private static final List<RecordField> NOT_TAKEN_OVER = List.of(RecordField.PURGE, RecordField.PROFILE);
 
     private final DialInViewModel dialIn;
     private final StudyDesk desk;
@@ -90,6 +94,11 @@ public final class NextShotViewModel {
                     given().map(given -> DecimalText.exact(given.setUp().dial().number(inputs.finer()))).orElse("");
             case DOSE -> rounded(inputs.dose());
             case TEMPERATURE -> units().shown("°C", rounded(inputs.celsius()));
+            case PURGE -> given().map(given -> given.purge(inputs))
+                    .filter(grams -> grams > 0)
+                    .map(NextShotViewModel::rounded)
+                    .orElse("");
+            case PROFILE -> given().map(CoffeeAdvice::profile).orElse("");
             default -> "";
         };
     }
@@ -120,7 +129,16 @@ public final class NextShotViewModel {
     void write(List<String> typed) {
         ShotRecord record = setUp().with(RecordField.PULLED_AT,
                 LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES).toString());
+        record = meant(record);
         for (int i = 0; i < TYPED.size(); i++) {
+            if (typed.get(i).isBlank() && NOT_TAKEN_OVER.contains(TYPED.get(i))) {
+                record = record.with(TYPED.get(i), "");
+            }
+            if (TYPED.get(i) == RecordField.PROFILE
+                    && !typed.get(i).strip().equals(record.text(RecordField.PROFILE).orElse(""))) {
+                // The steps are those of the profile before.
+                record = record.with(RecordField.PROFILE_STEPS, "");
+            }
             if (!typed.get(i).isBlank()) {
                 record = record.with(TYPED.get(i), units().meant(TYPED.get(i).unit(), typed.get(i)));
             }
@@ -131,6 +149,14 @@ public final class NextShotViewModel {
         ShotRecord pulled = record;
         desk.step(() -> desk.library().write(tx -> tx.shots().write(pulled, ShotState.RECORDED, 0)),
                 step -> desk.select(step.shot().id()));
+    }
+
+    /** With what dose and beverage mass were meant to be, so that the next shot is held like that. */
+    private ShotRecord meant(ShotRecord record) {
+        return planned()
+                .map(inputs -> record.with(RecordField.DOSE_TARGET, rounded(inputs.dose()))
+                        .with(RecordField.BEVERAGE_TARGET, rounded(inputs.beverage())))
+                .orElse(record);
     }
 
     /** What usually stays from shot to shot, of the newest rung or else of the recipe and the usual gear. */

@@ -7,6 +7,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.grenu.desktop.compare.CompareViewModel;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.desktop.desk.Background;
+import org.grenu.desktop.desk.CoffeeNext;
 import org.grenu.desktop.desk.FindingSearch;
 import org.grenu.desktop.desk.PickedShots;
 import org.grenu.desktop.desk.ShotsByHand;
@@ -50,6 +51,7 @@ public final class Bench implements AutoCloseable {
     private final RecipeViewModel recipes;
     private final StudyViewModel studies;
     private final FindingSearch found;
+    private final CoffeeNext coffee;
 
     private Bench(OpenLibrary opened, Executor interfaceThread, Clock clock) {
         desk = new StudyDesk(opened, interfaceThread);
@@ -60,7 +62,8 @@ public final class Bench implements AutoCloseable {
         rack = new RackViewModel(desk, found);
         read = new ReadViewModel(desk);
         notebook = new NotebookViewModel(desk, new ShotsByHand(desk, clock));
-        ledger = new LedgerViewModel(desk, appearance, read::showAt, clock);
+        coffee = new CoffeeNext(desk, interfaceThread);
+        ledger = new LedgerViewModel(desk, appearance, read::showAt, coffee, clock);
         series = new SeriesViewModel(desk, Clock.systemUTC());
         compare = new CompareViewModel(desk, picked, appearance, interfaceThread);
         shelf = new ShelfViewModel(desk, interfaceThread, clock);
@@ -202,6 +205,7 @@ public final class Bench implements AutoCloseable {
         shelf.close();
         plan.close();
         found.close();
+        coffee.close();
         desk.close();
     }
 }

@@ -17,6 +17,7 @@ import org.grenu.core.entry.Entries;
 import org.grenu.core.record.SetUp;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.desk.Appearance;
+import org.grenu.desktop.desk.CoffeeNext;
 import org.grenu.desktop.desk.DeskFixture;
 import org.grenu.desktop.desk.Notice;
 import org.grenu.desktop.entry.EntryViewModel;
@@ -33,7 +34,7 @@ class RecordViewModelTest extends DeskFixture {
     @BeforeEach
     void ledger() {
         model = new LedgerViewModel(desk, new Appearance(List.of(), desk.shots(), desk.units()),
-                seconds -> {},
+                seconds -> {}, new CoffeeNext(desk, Runnable::run),
                 Clock.fixed(Instant.parse("2026-06-01T08:00:59Z"), ZoneOffset.UTC));
     }
 

@@ -142,7 +142,8 @@ class RulePackTest {
                 .with(RecordField.GRIND, grind)
                 .with(RecordField.FINEST, finest)
                 .with(RecordField.COARSEST, finest < 3 ? 9 : 0);
-        NextStep advised = new NextStep("Grind one notch finer", "It was early.", "some school").withinReach(record);
+        NextStep advised = new NextStep("Grind one notch finer", "It was early.", "some school",
+                NextStep.Rank.OF_A_SCHOOL).withinReach(record);
         assertThat(advised.change()).isEqualTo(possible ? "Grind one notch finer"
                 : "Not by grinding: the grinder stands at its finest");
         if (!possible) {
