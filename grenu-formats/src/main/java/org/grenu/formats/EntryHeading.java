@@ -121,6 +121,7 @@ public record EntryHeading(String heading, Optional<Meaning> meaning, Optional<U
         entry(words, RecordField.COFFEE, "coffee", "bean", "beans", "kaffee", "bohne", "bohnen");
         entry(words, RecordField.BAG, "bag", "lot", "charge");
         entry(words, RecordField.ROASTED_ON, "roasted", "roasted on", "roast date", "röstdatum", "roestdatum");
+        entry(words, RecordField.EXPECTED_NOTES, "expected notes", "notes expected");
         entry(words, RecordField.ROAST_LEVEL, "roast", "roast level", "röstgrad");
         entry(words, RecordField.MACHINE, "machine", "rig", "maschine", "espresso machine");
         entry(words, RecordField.WATER, "water", "wasser");

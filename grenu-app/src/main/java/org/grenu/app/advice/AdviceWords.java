@@ -18,6 +18,10 @@ import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.DecimalText;
 import org.grenu.core.quantity.DisplayUnits;
 import org.grenu.core.quantity.Title;
+import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
+import org.grenu.core.record.TasteNote;
+import org.grenu.core.record.Tasting;
 
 /**
  * The advice in sentences, with what is doubtful of it: the same on screen and on the command line.
@@ -259,6 +263,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
             parts.add(given.advice().read() == 0 ? "not read: the chance is of the time alone"
                     : "hardly read: extraction is mostly assumed");
         }
+        if (given.aim().tastes().isEmpty()) {
+            tasted().ifPresent(notes -> parts.add("it tasted " + notes + ", and taste is left out"));
+        }
         if (mostlyAssumed()) {
             parts.add("what the change does is mostly assumed");
         }
@@ -327,6 +334,9 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
         if (extraction() && given.advice().read() > 0) {
             doubts.add("The chance takes the spreads of time and extraction as independent.");
         }
+        tasted().filter(notes -> given.aim().tastes().isEmpty())
+                .ifPresent(notes -> doubts.add("Shot " + given.heldLike() + " tasted " + notes + ". Taste is in no "
+                        + "chance, since no window of it is typed: hear the schools before you follow the numbers."));
         given.aim()
                 .tastes()
                 .keySet()
@@ -334,6 +344,17 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                 .filter(taste -> !given.advice().beliefs().tastes().containsKey(taste))
                 .forEach(taste -> doubts.add("No shot of this coffee says how " + taste + " it was: the chance leaves "
                         + "it out."));
+    }
+
+    /** What the newest shot tasted of that is not wanted, in words; empty where nothing is. */
+    private Optional<String> tasted() {
+        ShotRecord record = given.advice().ladder().newest(given.setUp().dial()).orElseThrow().shot().record();
+        List<String> notes = Tasting.of(record)
+                .unwanted(record.text(RecordField.EXPECTED_NOTES))
+                .stream()
+                .map(TasteNote::key)
+                .toList();
+        return notes.isEmpty() ? Optional.empty() : Optional.of(listed(notes));
     }
 
     /** The newest of those, and how many more. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.grenu.app.advice.Causes.Cause;
 import org.grenu.core.learn.GrinderDial;
+import org.grenu.core.learn.Ladder;
 import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.learn.StudentT;
@@ -92,6 +93,7 @@ final class CauseSearch {
 
     /** What was to be expected lay outside already, so that nothing went wrong but the setting; or it was chance. */
     private void expected() {
+        setting();
         if (miss.expected()) {
             add("The spread of a shot", seen() + "; a shot spreads by "
                     + miss.told(miss.belief().spread()).replace("+", ""),
@@ -100,6 +102,16 @@ final class CauseSearch {
         } else {
             add("The setting itself", miss.foreseen() + " were to be expected there", "", "Pull the proposed setting.",
                     miss.likelihood(0, 0));
+        }
+    }
+
+    /** Before the log has told what a setting does, that it was not known is the first thing to think of. */
+    private void setting() {
+        double open = miss.belief().fit(miss.was()).usual().asOne().scale();
+        if (miss.expected() && open > miss.belief().spread()) {
+            add(rung.step() == Ladder.Step.FIRST ? "A setting that was never dialled in" : "A setting hardly known",
+                    "what it would give was open by " + miss.told(open).replace("+", "± ") + "; " + seen(), "",
+                    "Pull the proposed setting.", miss.likelihood(0, open));
         }
     }
 

@@ -111,7 +111,8 @@ public record LadderLine(Rung rung, String set, String time, String yield, Strin
             return rounded(by) + " g " + (by > 0 ? "more" : "less")
                     + (field.get() == RecordField.DOSE ? " coffee" : " in the cup");
         }
-        return change.key().equals("age_d") ? rounded(by) + " d older" : Title.inSentence(change.title());
+        return change.key().equals("age_d") ? rounded(by) + (by > 0 ? " d older" : " d younger")
+                : Title.inSentence(change.title());
     }
 
     private static String rounded(double by) {

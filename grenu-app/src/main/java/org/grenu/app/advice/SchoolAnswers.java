@@ -1,20 +1,25 @@
 package org.grenu.app.advice;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import org.grenu.core.diagnosis.FindingRule;
 import org.grenu.core.diagnosis.RulePack;
 import org.grenu.core.diagnosis.SchoolMove;
+import org.grenu.core.diagnosis.ShotContext;
 import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Ladder.Step;
 import org.grenu.core.learn.ResponseBelief;
+import org.grenu.core.learn.SettingRange;
 import org.grenu.core.learn.ShotInputs;
 import org.grenu.core.learn.Slope;
 import org.grenu.core.learn.StudentT;
 import org.grenu.core.record.RecordField;
+import org.grenu.core.record.ShotRecord;
 import org.grenu.core.record.TasteNote;
 import org.grenu.core.record.Tasting;
+import org.grenu.core.response.MeasuredShot;
 import org.grenu.core.response.StandardResponse;
 
 /**
@@ -79,20 +84,24 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
                 return tasting.unwanted(expected)
                         .stream()
                         .max((a, b) -> Double.compare(tasting.intensity(a).orElse(1), tasting.intensity(b).orElse(1)))
-                        .map(note -> answers(given, rung.shot().name(), note, schools));
+                        .map(note -> answers(given, rung.shot(), note, schools, expected));
             }
         }
         return Optional.empty();
     }
 
-    private static SchoolAnswers answers(CoffeeAdvice given, String shot, TasteNote note, List<RulePack> schools) {
+    private static SchoolAnswers answers(CoffeeAdvice given, MeasuredShot shot, TasteNote note,
+            List<RulePack> schools, Optional<String> expected) {
+        ShotRecord record = expected.map(notes -> shot.record().with(RecordField.EXPECTED_NOTES, notes))
+                .orElse(shot.record());
+        ShotContext tasted = new ShotContext(record, shot.measures(), Optional.empty());
         String topic = note.side() == TasteNote.Side.UNDER ? "Sour" : "Bitter";
         List<Answer> answers = new ArrayList<>();
         for (RulePack school : schools) {
             if (school.topic().equals(topic)) {
                 school.rules()
                         .stream()
-                        .filter(rule -> !rule.moves().isEmpty())
+                        .filter(rule -> !rule.moves().isEmpty() && rule.speaksOf(tasted, school.school()))
                         .findFirst()
                         .ifPresent(rule -> answers.add(new Answer(school, rule, rule.moves()
                                 .stream()
@@ -100,7 +109,7 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
                                 .toList())));
             }
         }
-        return new SchoolAnswers(shot, note, answers);
+        return new SchoolAnswers(shot.name(), note, answers);
     }
 
     private static Evidence evidence(CoffeeAdvice given, TasteNote note, SchoolMove move) {
@@ -143,15 +152,15 @@ public record SchoolAnswers(String shot, TasteNote note, List<Answer> answers) {
                 .count() > 1;
     }
 
-    /** {@return whether the log tells how that lever moves anything: some of its shots differ in it} */
+    /** {@return whether the log has moved that lever, by half a step or more, so that it tells what it does} */
     public static boolean varied(CoffeeAdvice given, Slope lever) {
-        RecordField field = lever.field();
-        return given.advice()
-                .ladder()
-                .rungs()
+        DoubleSummaryStatistics set = given.advice()
+                .shots()
                 .stream()
-                .flatMap(rung -> rung.shot().record().entry(field).stream())
-                .distinct()
-                .count() > 1;
+                .mapToDouble(shot -> shot.inputs().setting(lever))
+                .summaryStatistics();
+        SettingRange range = given.setUp().reach().others().get(lever);
+        double step = lever == Slope.GRIND ? given.setUp().reach().grind().step() : range == null ? 1 : range.step();
+        return set.getCount() > 0 && set.getMax() - set.getMin() >= step / 2;
     }
 }

@@ -35,6 +35,11 @@ public record FindingRule(String name, Severity severity, double sure, List<Cond
         conditions = List.copyOf(conditions);
     }
 
+    /** {@return whether it has something to say of that shot} */
+    public boolean speaksOf(ShotContext shot, String school) {
+        return look(shot, school).isPresent();
+    }
+
     Optional<Finding> look(ShotContext shot, String school) {
         double confidence = 1;
         for (Condition condition : conditions) {

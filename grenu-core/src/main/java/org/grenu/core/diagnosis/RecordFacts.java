@@ -179,12 +179,22 @@ final class RecordFacts {
     private static Optional<FactValue> taste(ShotContext context, TasteNote.Side side, Set<String> words) {
         Tasting picked = Tasting.of(context.record());
         if (!picked.notes().isEmpty()) {
-            return FactValue.of(picked.of(side).size());
+            return FactValue
+                    .of(picked.unwanted(expected(context)).stream().filter(note -> note.side() == side).count());
         }
         return context.record()
                 .text(RecordField.TASTE)
                 .flatMap(taste -> FactValue.of(
-                        TasteWords.meant(taste).stream().filter(words::contains).distinct().count()));
+                        TasteWords.meant(taste)
+                                .stream()
+                                .filter(word -> words.contains(word)
+                                        && !Tasting.expectedWords(expected(context)).contains(word))
+                                .distinct()
+                                .count()));
+    }
+
+    private static Optional<String> expected(ShotContext context) {
+        return context.record().text(RecordField.EXPECTED_NOTES);
     }
 
     /**
@@ -213,7 +223,8 @@ final class RecordFacts {
     private static Optional<FactValue> thin(ShotContext context) {
         return taste(context, TasteNote.Side.UNDER, Set.of(TasteNote.THIN.key())).map(
                 any -> new FactValue(Tasting.of(context.record()).notes().isEmpty() ? any.value()
-                        : Tasting.of(context.record()).noticed(TasteNote.THIN) ? 1 : 0, 0, true));
+                        : Tasting.of(context.record()).unwanted(expected(context)).contains(TasteNote.THIN) ? 1 : 0, 0,
+                        true));
     }
 
     /** Empty when nobody wrote down the roast: a rule for dark roasts then has nothing to say. */

@@ -139,11 +139,23 @@ public record DialIn(Beliefs beliefs, Reach reach, Aim aim) {
      * that the line itself may be wrong is in no chance, and a step finds it out.
      */
     private Optional<NextShot> towards(ShotInputs now, double seconds) {
-        double way = aim.time().holds(seconds) ? 0 : Math.signum(Math.log(aim.time().middle() / seconds));
+        if (aim.time().holds(seconds)) {
+            return likeliestMove(now);
+        }
+        double way = Math.signum(Math.log(aim.time().middle() / seconds));
         ShotInputs there = now.at(reach.grind().onStep(now.finer() + way * reach.grind().step(), now.finer()));
         boolean possible = there.finer() != now.finer() && affordable(now, there);
         return possible && chance(there) >= NOT_MUCH_LESS * chance(now)
                 ? Optional.of(change(Slope.GRIND, there, NextShot.Why.TOWARDS_THE_AIM)) : Optional.empty();
+    }
+
+    /** Where the time is met and the rest is not: the likeliest move of any lever, on the same terms. */
+    private Optional<NextShot> likeliestMove(ShotInputs now) {
+        return moves(now, MOST_STEPS).stream()
+                .filter(move -> affordable(now, move.inputs()))
+                .max(Comparator.comparingDouble(move -> chance(move.inputs())))
+                .filter(move -> chance(move.inputs()) >= NOT_MUCH_LESS * chance(now))
+                .map(move -> change(move.lever(), move.inputs(), NextShot.Why.TOWARDS_THE_AIM));
     }
 
     private static LearntShot last(List<LearntShot> ladder, int before) {

@@ -163,7 +163,7 @@ public record Ladder(List<Rung> rungs, int undated) {
     }
 
     /** {@return what was set for that shot; empty where its setting or a mass is not known} */
-    static Optional<ShotInputs> inputs(MeasuredShot shot, GrinderDial dial) {
+    public static Optional<ShotInputs> inputs(MeasuredShot shot, GrinderDial dial) {
         OptionalDouble grind = shot.record().number(RecordField.GRIND);
         OptionalDouble dose = shot.record().number(RecordField.DOSE);
         OptionalDouble beverage = shot.measures()

@@ -31,6 +31,7 @@ public enum RecordField implements Field {
     ROASTED_ON("roasted_on", "Roasted on", FieldKind.DAY),
     FROZEN_DAYS("frozen_d", "Days frozen", "d", 0, 5000),
     ROAST_LEVEL("coffee_roast_level", "Roast level", FieldKind.TEXT),
+    EXPECTED_NOTES("coffee_expected_notes", "Notes expected", FieldKind.TEXT),
     PROCESS("coffee_process", "Process", FieldKind.TEXT),
     COLOUR_WHOLE("coffee_colour_whole", "Colour, whole", "", -50, 500),
     COLOUR_GROUND("coffee_colour_ground", "Colour, ground", "", -50, 500),

@@ -40,6 +40,7 @@ public final class SetUp {
             RecordField.RECIPE, RecordField.ROASTED_ON, RecordField.PROFILE_STEPS, RecordField.BASKET_CAPACITY,
             RecordField.BASKET_FROM, RecordField.BASKET_TO, RecordField.BED_DIAMETER,
             RecordField.BED_DEPTH, RecordField.MOISTURE, RecordField.MOISTURE_U, RecordField.ROAST_LEVEL,
+            RecordField.EXPECTED_NOTES,
             RecordField.PROCESS, RecordField.COLOUR_WHOLE, RecordField.COLOUR_GROUND,
             RecordField.DENSITY, RecordField.BURRS, RecordField.HARDNESS, RecordField.ALKALINITY, RecordField.ALTITUDE,
             RecordField.READINGS, RecordField.SAMPLES, RecordField.BEVERAGE_ESTIMATED, RecordField.ZERO,

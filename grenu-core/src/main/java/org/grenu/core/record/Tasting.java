@@ -64,12 +64,17 @@ public record Tasting(Map<TasteNote, OptionalDouble> notes) {
      * @param expected the notes that the coffee is known for, in words
      */
     public List<TasteNote> unwanted(Optional<String> expected) {
-        Set<String> wanted = new LinkedHashSet<>(
-                Arrays.asList(expected.orElse("").toLowerCase(Locale.ROOT).split("[^\\p{L}]+")));
+        Set<String> wanted = expectedWords(expected);
         return notes.keySet()
                 .stream()
                 .filter(note -> note.side() != TasteNote.Side.NEITHER && !wanted.contains(note.key())
                         && noticed(note))
                 .toList();
+    }
+
+    /** {@return the single words of the notes that a coffee is known for} */
+    public static Set<String> expectedWords(Optional<String> expected) {
+        return new LinkedHashSet<>(
+                Arrays.asList(expected.orElse("").toLowerCase(Locale.ROOT).split("[^\\p{L}]+")));
     }
 }

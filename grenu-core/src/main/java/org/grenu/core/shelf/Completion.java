@@ -35,6 +35,7 @@ final class Completion {
                 number(RecordField.MOISTURE_U, coffee.number(ShelfField.MOISTURE_U));
             }
             text(RecordField.ROAST_LEVEL, coffee.text(ShelfField.ROAST_LEVEL));
+            text(RecordField.EXPECTED_NOTES, coffee.text(ShelfField.EXPECTED_NOTES));
             text(RecordField.PROCESS, coffee.text(ShelfField.PROCESS));
             number(RecordField.COLOUR_WHOLE, coffee.number(ShelfField.COLOUR_WHOLE));
             number(RecordField.COLOUR_GROUND, coffee.number(ShelfField.COLOUR_GROUND));

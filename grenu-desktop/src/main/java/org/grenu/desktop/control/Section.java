@@ -12,12 +12,13 @@ import javafx.scene.layout.VBox;
 /** A part of a ledger: a heading with a remark at its right, and what belongs to it. */
 public class Section extends VBox {
 
+    private final Label title = new Label();
     private final Label remark = new Label();
 
     /** An empty part with that heading. */
     protected Section(String heading, Node... content) {
         getStyleClass().add(Styles.SECTION);
-        Label title = new Label(heading);
+        title.setText(heading);
         title.getStyleClass().add(Styles.HEADING);
         title.setMinWidth(Region.USE_PREF_SIZE);
         remark.getStyleClass().add(Styles.MUTED);
@@ -36,6 +37,11 @@ public class Section extends VBox {
         label.setMinWidth(Region.USE_PREF_SIZE);
         label.setPadding(new Insets(4, 0, 0, 0));
         return label;
+    }
+
+    /** {@return the heading} */
+    public final Label title() {
+        return title;
     }
 
     /** {@return the words at the right of the heading} */

@@ -192,7 +192,7 @@ public final class LedgerViewModel {
      * was not tasted}
      */
     Optional<String> caffeine() {
-        if (open() == null || !open().summary().record().has(RecordField.TASTE)
+        if (open() == null || !wasTasted(open().summary().record())
                 || open().summary().record().pulledAt().isEmpty()) {
             return Optional.empty();
         }
@@ -213,11 +213,15 @@ public final class LedgerViewModel {
                 .anyMatch(words -> CRYOGENS.matcher(words).find());
     }
 
+    private static boolean wasTasted(ShotRecord record) {
+        return record.has(RecordField.TASTE) || record.has(RecordField.TASTING) || record.has(RecordField.LIKING);
+    }
+
     private List<ShotRecord> tasted(LocalDate day) {
         return desk.shots()
                 .stream()
                 .map(ShotSummary::record)
-                .filter(record -> record.has(RecordField.TASTE)
+                .filter(record -> wasTasted(record)
                         && record.pulledAt().filter(at -> at.toLocalDate().equals(day)).isPresent())
                 .toList();
     }

@@ -8,11 +8,15 @@ import javafx.scene.layout.Region;
 import org.grenu.app.advice.AdviceWords;
 import org.grenu.app.advice.CoffeeAdvice;
 import org.grenu.core.learn.AgeTrend;
+import org.grenu.core.learn.NextShot;
+import org.grenu.core.learn.Reach;
+import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.Reported;
 import org.grenu.desktop.control.FigureImage;
 import org.grenu.desktop.desk.Appearance;
 import org.grenu.figures.plan.AgePainter;
 import org.grenu.figures.plan.LearntCurve;
+import org.grenu.figures.plan.LeverAxis;
 import org.grenu.figures.plan.ResponseFigure;
 import org.grenu.figures.plan.ResponsePainter;
 import org.grenu.figures.theme.Theme;
@@ -72,11 +76,20 @@ final class CurvePane extends Region {
             model.ageTrend().ifPresentOrElse(trend -> paint(trend, curve.get()), image::clear);
             return;
         }
-        figure = ResponseFigure.of(given.get().advice(), given.get().setUp().dial(), given.get().grinder(),
-                curve.get(), lines(model.answeredProperty().get().words().orElseThrow(), curve.get()));
+        figure = ResponseFigure.of(given.get().advice(), axis(given.get()), curve.get(),
+                lines(model.answeredProperty().get().words().orElseThrow(), curve.get()));
         setAccessibleText(
-                curve.get().response().title() + " against grind. " + String.join(". ", figure.next().lines()));
+                curve.get().response().title() + " against " + figure.axis().title() + ". "
+                        + String.join(". ", figure.next().lines()));
         paint(figure);
+    }
+
+    /** Of what is proposed to be moved. */
+    private static LeverAxis axis(CoffeeAdvice given) {
+        Reach reach = given.setUp().reach();
+        Slope lever = given.advice().next() instanceof NextShot.Change change ? change.lever() : Slope.GRIND;
+        double step = lever == Slope.GRIND ? reach.grind().step() : reach.others().get(lever).step();
+        return new LeverAxis(lever, given.setUp().dial(), given.grinder(), step);
     }
 
     private void paint(AgeTrend trend, LearntCurve curve) {

@@ -31,8 +31,10 @@ import org.grenu.figures.plan.ProfileFigure;
 public final class ProfilesLedger extends ScrollPane {
 
     private static final String OWN = "the simulator’s own coffee";
+    private static final String OWN_HEADING = "Predicted, simulator’s own coffee";
 
     private final ProfilesViewModel model;
+    private final Part prediction;
     private final VBox predicted = new VBox(4);
     private final VBox features = new VBox(4);
     private final VBox valve = new VBox(4);
@@ -43,7 +45,8 @@ public final class ProfilesLedger extends ScrollPane {
         this.model = model;
         setId("profiles-ledger");
         getStyleClass().add(Styles.LEDGER);
-        VBox column = new VBox(new Part("Predicted on this puck", "95 % of shots", puck(), predicted).first(),
+        prediction = new Part(OWN_HEADING, "95 %", puck(), predicted);
+        VBox column = new VBox(prediction.first(),
                 new Part("Features", "means", features), new Part("By a manual valve", "", valve));
         column.getStyleClass().add(Styles.LEDGER_COLUMN);
         setContent(column);
@@ -83,6 +86,7 @@ public final class ProfilesLedger extends ScrollPane {
 
     private void show() {
         predicted.getChildren().clear();
+        prediction.title().setText(model.puckProperty().get().fitted() ? "Predicted on this puck" : OWN_HEADING);
         ProfileFigure figure = model.figureProperty().get();
         if (figure == null || figure.prediction().isEmpty()) {
             return;
@@ -95,7 +99,10 @@ public final class ProfilesLedger extends ScrollPane {
         unit.getStyleClass().add(Styles.HEADLINE_U);
         HBox headline = new HBox(4, yield, unit);
         headline.setAlignment(Pos.BASELINE_LEFT);
-        Label what = muted("extraction yield as dosed");
+        Label what = muted(model.puckProperty().get().fitted() ? "extraction yield as dosed, on this coffee’s puck"
+                : "extraction yield as dosed, on the simulator’s own coffee");
+        what.setId("predicted-on");
+        what.setWrapText(true);
         GridPane grid = grid();
         number(grid, 0, "Time, s", found.numbers().time(), 1);
         number(grid, 1, "First drip, s", found.numbers().firstDrip(), 1);

@@ -20,14 +20,15 @@ import org.grenu.core.shelf.SiteHeat;
  * @param fit    the puck
  * @param words  what it rests on
  * @param site   what its altitude allows; sea level where nobody has said
+ * @param fitted whether it is like that coffee’s shots; else it is the simulator’s own
  */
-record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site) {
+record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site, boolean fitted) {
 
     private static final PuckFit OWN = PuckFit.usual(18, 40, 93, 14);
 
     /** {@return the simulator's own coffee} */
     static PuckChoice own() {
-        return new PuckChoice("", OWN, "the simulator’s own coffee, fitted to no shot", SiteHeat.at(0));
+        return new PuckChoice("", OWN, "the simulator’s own coffee, fitted to no shot", SiteHeat.at(0), false);
     }
 
     /** {@return a puck that behaves like that coffee's shots at the setting of its newest one; takes a while} */
@@ -42,7 +43,7 @@ record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site) {
         Profile pulled = newest.flatMap(ShotRecord::profileSteps).orElse(null);
         if (pulled == null) {
             return new PuckChoice(given.coffee(), usual, "the simulator’s own coffee: the steps of shot "
-                    + given.heldLike() + " are not written down", site);
+                    + given.heldLike() + " are not written down", site, false);
         }
         Prediction time = given.advice().beliefs().time().shot(held);
         double spread = time.usual().asOne().half() / 1.96;
@@ -62,7 +63,7 @@ record PuckChoice(String coffee, PuckFit fit, String words, SiteHeat site) {
                 "fitted to " + given.advice().shots().size() + " shots, as shot " + given.heldLike() + " was set ("
                         + newest.flatMap(record -> record.text(RecordField.PROFILE)).orElse("its profile")
                         + ")",
-                site);
+                site, true);
     }
 
     /** {@return why that profile must not be pulled there; empty where nothing speaks against it} */

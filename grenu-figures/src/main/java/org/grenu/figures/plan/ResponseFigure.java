@@ -3,13 +3,13 @@ package org.grenu.figures.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.AimRange;
-import org.grenu.core.learn.GrinderDial;
+import org.grenu.core.learn.Ladder;
 import org.grenu.core.learn.Ladder.Rung;
 import org.grenu.core.learn.Ladder.Step;
 import org.grenu.core.learn.ShotInputs;
+import org.grenu.core.learn.Slope;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.record.ShotRecord;
@@ -17,22 +17,22 @@ import org.grenu.core.response.Response;
 import org.grenu.figures.plan.LearntCurve.Band;
 
 /**
- * A response against the grind: the shots, what was learnt from them, what is wanted, and the next shot.
+ * A response against what the next shot moves, else against the grind: the shots, what was learnt from them, what is
+ * wanted, and the next shot.
  *
  * @param response on the upright axis
- * @param dial     of the grinder, whose numbers stand on the axis
- * @param grinder  its name
+ * @param axis     what is moved
  * @param points   the shots, the oldest first
- * @param grid     notches finer at which the curves are given, increasing
+ * @param grid     settings at which the curves are given, increasing; of the grind notches finer
  * @param fit      the mean at each
  * @param shots    one more shot at each
- * @param tried    from the coarsest to the finest notch that was tried
+ * @param tried    from the least to the most that was tried
  * @param target   what is wanted; empty where nothing is
  * @param next     the next shot
  * @param low      value at the figure's foot
  * @param high     value at its head
  */
-public record ResponseFigure(Response response, GrinderDial dial, String grinder, List<Point> points, double[] grid,
+public record ResponseFigure(Response response, LeverAxis axis, List<Point> points, double[] grid,
         List<Band> fit, List<Band> shots, double[] tried, Optional<AimRange> target, Next next, double low,
         double high) {
 
@@ -43,21 +43,21 @@ public record ResponseFigure(Response response, GrinderDial dial, String grinder
      * A shot.
      *
      * @param name  by which people call it
-     * @param finer notches
+     * @param at    where it stands on the axis
      * @param value in the response's unit
      * @param other whether it was by another profile than the line is for
      */
-    public record Point(String name, double finer, double value, ShotRecord record, boolean other) {
+    public record Point(String name, double at, double value, ShotRecord record, boolean other) {
     }
 
     /**
      * The next shot.
      *
-     * @param finer notches
+     * @param at    where it stands on the axis
      * @param band  of one more shot there
      * @param lines what is said of it, the first one large
      */
-    public record Next(double finer, Band band, List<String> lines) {
+    public record Next(double at, Band band, List<String> lines) {
 
         public Next {
             lines = List.copyOf(lines);
@@ -75,34 +75,35 @@ public record ResponseFigure(Response response, GrinderDial dial, String grinder
      *
      * @param lines what is said of the next shot, the first one large
      */
-    public static ResponseFigure of(Advice advice, GrinderDial dial, String grinder, LearntCurve curve,
-            List<String> lines) {
-        List<Point> points = points(advice, dial, curve.response());
-        double[] tried = tried(points, advice.held().finer());
+    public static ResponseFigure of(Advice advice, LeverAxis axis, LearntCurve curve, List<String> lines) {
+        List<Point> points = points(advice, axis, curve.response());
+        Slope lever = axis.lever();
+        double[] tried = tried(points, advice.held().setting(lever));
         ShotInputs next = advice.next().inputs();
-        double from = Math.min(tried[0], next.finer()) - BESIDE;
-        double to = Math.max(tried[1], next.finer()) + BESIDE;
+        double beside = BESIDE * axis.step();
+        double from = Math.min(tried[0], next.setting(lever)) - beside;
+        double to = Math.max(tried[1], next.setting(lever)) + beside;
         double[] grid = new double[STEPS + 1];
         List<Band> fit = new ArrayList<>();
         List<Band> shots = new ArrayList<>();
         for (int i = 0; i <= STEPS; i++) {
             grid[i] = from + (to - from) * i / STEPS;
-            fit.add(curve.fit(advice.held().at(grid[i])));
-            shots.add(curve.shot(advice.held().at(grid[i])));
+            fit.add(curve.fit(advice.held().with(lever, grid[i])));
+            shots.add(curve.shot(advice.held().with(lever, grid[i])));
         }
-        Next shown = new Next(next.finer(), curve.shot(next), lines);
+        Next shown = new Next(next.setting(lever), curve.shot(next), lines);
         double[] ends = ends(points, fit, curve.target(), shown);
-        return new ResponseFigure(curve.response(), dial, grinder, points, grid, fit, shots, tried, curve.target(),
-                shown, ends[0], ends[1]);
+        return new ResponseFigure(curve.response(), axis, points, grid, fit, shots, tried, curve.target(), shown,
+                ends[0], ends[1]);
     }
 
-    private static List<Point> points(Advice advice, GrinderDial dial, Response response) {
+    private static List<Point> points(Advice advice, LeverAxis axis, Response response) {
         List<Point> points = new ArrayList<>();
         for (Rung rung : advice.ladder().rungs()) {
-            OptionalDouble grind = rung.shot().record().number(RecordField.GRIND);
+            Optional<ShotInputs> set = Ladder.inputs(rung.shot(), axis.dial());
             Optional<Measured> value = response.of(rung.shot());
-            if (rung.step() != Step.APART && grind.isPresent() && value.isPresent()) {
-                points.add(new Point(rung.shot().name(), dial.finer(grind.getAsDouble()), value.get().value(),
+            if (rung.step() != Step.APART && set.isPresent() && value.isPresent()) {
+                points.add(new Point(rung.shot().name(), set.get().setting(axis.lever()), value.get().value(),
                         rung.shot().record(), !profile(rung).equals(advice.held().profile())));
             }
         }
@@ -114,8 +115,8 @@ public record ResponseFigure(Response response, GrinderDial dial, String grinder
     }
 
     private static double[] tried(List<Point> points, double otherwise) {
-        return new double[] {points.stream().mapToDouble(Point::finer).min().orElse(otherwise),
-                points.stream().mapToDouble(Point::finer).max().orElse(otherwise)};
+        return new double[] {points.stream().mapToDouble(Point::at).min().orElse(otherwise),
+                points.stream().mapToDouble(Point::at).max().orElse(otherwise)};
     }
 
     /** All shots, what is wanted and the next shot are in sight; of the curves what is near them. */

@@ -22,7 +22,7 @@ import org.grenu.figures.plan.LearntCurve.Band;
 import org.grenu.figures.theme.Face;
 import org.grenu.figures.theme.Theme;
 
-/** Paints a response against the grind: coarser at the left, finer at the right. */
+/** Paints a response against what is moved, of the grind coarser at the left and finer at the right. */
 public final class ResponsePainter {
 
     private static final double LEFT = PlotFrame.LEFT;
@@ -66,7 +66,7 @@ public final class ResponsePainter {
         ResponseFigure.Point best = null;
         double nearest = REACH;
         for (ResponseFigure.Point point : figure.points()) {
-            double off = Math.hypot(places.x(point.finer()) - x, places.y(point.value()) - y);
+            double off = Math.hypot(places.x(point.at()) - x, places.y(point.value()) - y);
             if (off < nearest) {
                 nearest = off;
                 best = point;
@@ -75,8 +75,8 @@ public final class ResponsePainter {
         return Optional.ofNullable(best);
     }
 
-    /** {@return the notch at that place, counted finer} */
-    public static double finerAt(ResponseFigure figure, double width, double x) {
+    /** {@return the setting at that place, of the grind the notch counted finer} */
+    public static double settingAt(ResponseFigure figure, double width, double x) {
         return frame(figure, width, 1).along(x);
     }
 
@@ -201,7 +201,7 @@ public final class ResponsePainter {
 
     private void next() {
         ResponseFigure.Next next = figure.next();
-        double x = x(next.finer());
+        double x = x(next.at());
         Color accent = theme.color("accent");
         g.setColor(accent);
         g.setStroke(new BasicStroke(1.2f));
@@ -250,7 +250,7 @@ public final class ResponsePainter {
 
     private void points(Function<ResponseFigure.Point, Color> ink) {
         for (ResponseFigure.Point point : figure.points()) {
-            taken.add(frame.dot(g, theme, point.finer(), point.value(),
+            taken.add(frame.dot(g, theme, point.at(), point.value(),
                     Theme.withOpacity(ink.apply(point), point.other() ? OTHER : 1)));
         }
         List<ResponseFigure.Point> named = figure.points()
@@ -263,7 +263,7 @@ public final class ResponsePainter {
     /** Above, below, right or left of its dot, or nowhere where all are taken. */
     private void name(ResponseFigure.Point point) {
         double wide = Words.width(point.name(), Face.REGULAR.at(10.5));
-        double x = x(point.finer());
+        double x = x(point.at());
         double y = y(point.value());
         double[][] corners = {{x - wide / 2, y - 18}, {x - wide / 2, y + 7}, {x + 7, y - 6}, {x - wide - 7, y - 6}};
         for (double[] corner : corners) {
@@ -280,27 +280,26 @@ public final class ResponsePainter {
     private void notches() {
         double from = figure.grid()[0];
         double to = figure.grid()[figure.grid().length - 1];
-        double base = figure.next().finer();
-        int every = Math.max(1, (int) Math.ceil((to - from) * 44 / (frame.right() - LEFT)));
-        ToDoubleFunction<Integer> at = k -> base + k * every;
-        for (int k = (int) Math.ceil((from - base) / every); at.applyAsDouble(k) <= to; k++) {
+        double base = figure.next().at();
+        double step = figure.axis().step();
+        int every = Math.max(1, (int) Math.ceil((to - from) / step * 44 / (frame.right() - LEFT)));
+        ToDoubleFunction<Integer> at = k -> base + k * every * step;
+        for (int k = (int) Math.ceil((from - base) / step / every); at.applyAsDouble(k) <= to; k++) {
             double x = x(at.applyAsDouble(k));
             PlotFrame.line(g, x, frame.bottom(), x, frame.bottom() + 4, theme.color("ink"), 0.9);
-            Words.draw(g, DecimalText.exact(figure.dial().number(at.applyAsDouble(k))), x, frame.bottom() + 18,
-                    Align.CENTRE, (k == 0 ? Face.SEMIBOLD : Face.REGULAR).at(11),
-                    theme.color(k == 0 ? "accent" : "ink-2"));
+            Words.draw(g, figure.axis().number(at.applyAsDouble(k)), x, frame.bottom() + 18, Align.CENTRE,
+                    (k == 0 ? Face.SEMIBOLD : Face.REGULAR).at(11), theme.color(k == 0 ? "accent" : "ink-2"));
         }
         double y = frame.bottom() + 38;
-        Words.draw(g, "← coarser", LEFT, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
-        String what = Words.fitted("grind" + (figure.grinder().isEmpty() ? "" : ", " + figure.grinder()),
-                Face.REGULAR.at(11), frame.right() - LEFT - 2 * END_WORDS);
+        Words.draw(g, figure.axis().less(), LEFT, y, Align.LEFT, Face.REGULAR.at(11), theme.color("muted"));
+        String what = Words.fitted(figure.axis().title(), Face.REGULAR.at(11), frame.right() - LEFT - 2 * END_WORDS);
         Words.draw(g, what, (LEFT + frame.right()) / 2, y, Align.CENTRE, Face.REGULAR.at(11), theme.color("ink-2"));
-        Words.draw(g, "finer →", frame.right(), y, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
+        Words.draw(g, figure.axis().more(), frame.right(), y, Align.RIGHT, Face.REGULAR.at(11), theme.color("muted"));
     }
 
     /** {@return the value of a shot as it is read off the figure} */
     public static String told(ResponseFigure figure, ResponseFigure.Point point) {
-        return ("Shot " + point.name() + ", grind " + DecimalText.exact(figure.dial().number(point.finer())) + ": "
+        return ("Shot " + point.name() + ", " + figure.axis().title() + " " + figure.axis().number(point.at()) + ": "
                 + Reported.fixed(point.value(), 1) + " " + figure.response().unit()).strip()
                 + (point.other() ? "\nby another profile than the line is for" : "");
     }

@@ -28,6 +28,7 @@ import org.grenu.core.learn.Aim;
 import org.grenu.core.learn.AimRange;
 import org.grenu.core.learn.GrinderDial;
 import org.grenu.core.learn.Prediction;
+import org.grenu.core.learn.NextShot;
 import org.grenu.core.learn.Reach;
 import org.grenu.core.learn.SettingRange;
 import org.grenu.core.learn.ShotInputs;
@@ -102,10 +103,15 @@ class PlanFiguresTest {
                 .orElseThrow();
     }
 
+    private static LeverAxis axis(Advice advice, String grinder) {
+        Slope lever = advice.next() instanceof NextShot.Change change ? change.lever() : Slope.GRIND;
+        return new LeverAxis(lever, new GrinderDial(0.1, true), grinder, 1);
+    }
+
     private static List<ResponseFigure> figures(Advice advice, Aim aim, String grinder) {
         return LearntCurve.all(advice, aim, TIME)
                 .stream()
-                .map(curve -> ResponseFigure.of(advice, new GrinderDial(0.1, true), grinder, curve,
+                .map(curve -> ResponseFigure.of(advice, axis(advice, grinder), curve,
                         List.of("Next: grind 2.3", "28.7 s, 95 % between 26.5 and 31.0",
                                 "92 in 100 to meet 27–31 s, EY 19–21.5 % and strength 8–10 %")))
                 .toList();
@@ -207,7 +213,7 @@ class PlanFiguresTest {
                     .count());
             for (ResponseFigure.Point point : figure.points()) {
                 assertThat(point.value()).isBetween(figure.low(), figure.high());
-                assertThat(point.finer()).isBetween(figure.grid()[0], figure.grid()[figure.grid().length - 1]);
+                assertThat(point.at()).isBetween(figure.grid()[0], figure.grid()[figure.grid().length - 1]);
             }
             figure.target().ifPresent(wanted -> {
                 assertThat(wanted.low()).isBetween(figure.low(), figure.high());
@@ -221,10 +227,11 @@ class PlanFiguresTest {
             }
             double notch = any.number(-2, 2);
             double from = figure.grid()[0];
-            double per = ResponsePainter.finerAt(figure, size[0], 101) - ResponsePainter.finerAt(figure, size[0], 100);
-            double x = 100 + (notch - ResponsePainter.finerAt(figure, size[0], 100)) / per;
-            assertThat(ResponsePainter.finerAt(figure, size[0], x)).isCloseTo(notch, within(1e-9));
-            assertThat(ResponsePainter.finerAt(figure, size[0], 56)).as("the axis begins there")
+            double per = ResponsePainter.settingAt(figure, size[0], 101)
+                    - ResponsePainter.settingAt(figure, size[0], 100);
+            double x = 100 + (notch - ResponsePainter.settingAt(figure, size[0], 100)) / per;
+            assertThat(ResponsePainter.settingAt(figure, size[0], x)).isCloseTo(notch, within(1e-9));
+            assertThat(ResponsePainter.settingAt(figure, size[0], 56)).as("the axis begins there")
                     .isCloseTo(from, within(1e-9));
         }
         Prediction time = advice.beliefs().time().shot(advice.next().inputs());
