@@ -2,6 +2,7 @@ package org.grenu.core.learn;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
  * Several Student t distributions of which one holds.
@@ -10,7 +11,9 @@ import java.util.List;
  */
 public record Mixture(List<Part> parts) {
 
-    private static final int HALVINGS = 60;
+    private static final double FAR = 4;
+    private static final double ACCURACY = 1e-7;
+    private static final int EVALUATIONS = 200;
 
     /**
      * One of them.
@@ -48,27 +51,33 @@ public record Mixture(List<Part> parts) {
     }
 
     private double below(double value) {
-        return 1 - parts.stream().mapToDouble(part -> part.weight * part.distribution.above(value)).sum();
+        double sum = 0;
+        for (Part part : parts) {
+            sum += part.weight * part.distribution.below(value);
+        }
+        return sum;
     }
 
     /** {@return the value that it stays below with that probability, in (0, 1)} */
     public double quantile(double probability) {
+        if (parts.size() == 1) {
+            return parts.get(0).distribution.quantile(probability);
+        }
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
+        double wide = 0;
         for (Part part : parts) {
-            double own = part.distribution.quantile(probability);
-            low = Math.min(low, own);
-            high = Math.max(high, own);
+            low = Math.min(low, part.distribution.location());
+            high = Math.max(high, part.distribution.location());
+            wide = Math.max(wide, part.distribution.scale());
         }
-        for (int i = 0; i < HALVINGS && high > low; i++) {
-            double middle = (low + high) / 2;
-            if (below(middle) < probability) {
-                low = middle;
-            } else {
-                high = middle;
-            }
+        while (below(low) > probability) {
+            low -= FAR * wide;
         }
-        return (low + high) / 2;
+        while (below(high) < probability) {
+            high += FAR * wide;
+        }
+        return new BrentSolver(wide * ACCURACY).solve(EVALUATIONS, value -> below(value) - probability, low, high);
     }
 
     /** {@return one distribution with their mean and their spread, where a single one must stand for them} */

@@ -109,7 +109,8 @@ public final class ResponseBelief {
     /** {@return the mean there, with what is not known of it} */
     public Prediction fit(ShotInputs inputs) {
         double[] x = row(inputs);
-        return new Prediction(mixed(belief -> belief.fit(x)), practice());
+        return new Prediction(mixed(belief -> new StudentT(belief.fit(x).location(), belief.fit(x).scale(),
+                belief.shot(x, 0, 0).degrees())), practice());
     }
 
     /** {@return one more shot there} */

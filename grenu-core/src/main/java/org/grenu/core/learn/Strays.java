@@ -17,6 +17,7 @@ final class Strays {
 
     /** A case less likely than that is left out. */
     private static final double NEGLIGIBLE = 0.01;
+    private static final int MOST_CASES = 6;
     private static final int NEWEST = 6;
     private static final int ROUNDS = 6;
 
@@ -109,9 +110,10 @@ final class Strays {
                 kept.add(new Case(weight, cases.get(i).strayed, cases.get(i).closed));
             }
         }
-        double left = kept.stream().mapToDouble(Case::weight).sum();
         kept.sort((a, b) -> Double.compare(b.weight, a.weight));
-        return kept.stream().map(one -> new Case(one.weight / left, one.strayed, one.closed)).toList();
+        List<Case> likeliest = kept.subList(0, Math.min(MOST_CASES, kept.size()));
+        double left = likeliest.stream().mapToDouble(Case::weight).sum();
+        return likeliest.stream().map(one -> new Case(one.weight / left, one.strayed, one.closed)).toList();
     }
 
     /** How likely the older shots are to have gone as they should, by expectation and maximisation. */
