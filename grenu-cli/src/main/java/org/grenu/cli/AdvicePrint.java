@@ -189,7 +189,8 @@ record AdvicePrint(CoffeeAdvice given, TargetRecipe target, Optional<SchoolAnswe
         if (next instanceof NextShot.Change change) {
             return change.why() == NextShot.Why.BETWEEN_THE_LAST_TWO ? "bracket" : "change";
         }
-        return next instanceof NextShot.Repeat ? "repeat" : next instanceof NextShot.Enough ? "enough" : "limit";
+        return next instanceof NextShot.Repeat ? "repeat" : next instanceof NextShot.Enough ? "enough"
+                : next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET ? "out_of_reach" : "limit";
     }
 
     private static double percent(double logarithm) {

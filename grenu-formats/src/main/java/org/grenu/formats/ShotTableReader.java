@@ -54,7 +54,10 @@ final class ShotTableReader {
             List<TableColumn> columns = columns(rows.next());
             int needed = columns.stream().mapToInt(TableColumn::index).max().orElse(0) + 1;
             while (rows.hasNext()) {
-                addRow(columns, needed, rows.next(), separator);
+                CsvRecord row = rows.next();
+                if (!cutOff(columns, needed, row, rows.hasNext())) {
+                    addRow(columns, needed, row, separator);
+                }
             }
             return assemble(columns);
         } catch (CsvParseException | UncheckedIOException | IOException broken) {
@@ -121,6 +124,17 @@ final class ShotTableReader {
             throw new ImportFailure(file, line(heading), "No column to read beside time among " + found + ".",
                     "Name them such as “pressure [bar]”, “pump flow [mL/s]”, “cup mass [g]”, “temperature [°C]”.");
         }
+    }
+
+    /** A last row that lacks fields was being written when the logger ended: the log is good without it. */
+    private boolean cutOff(List<TableColumn> columns, int needed, CsvRecord row, boolean more) {
+        boolean cut = !more && columns.get(0).size() > 1 && !isBlank(row) && row.getFieldCount() < needed
+                && !row.getField(0).stripLeading().startsWith("#");
+        if (cut) {
+            assumptions.add("Line " + line(row) + ", the last, has " + row.getFieldCount() + " of " + needed
+                    + " fields, as of a log that was cut off: it was left out.");
+        }
+        return cut;
     }
 
     private void addRow(List<TableColumn> columns, int needed, CsvRecord row, char separator) throws ImportFailure {

@@ -106,8 +106,10 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
     public String expected() {
         NextShot next = given.advice().next();
         Prediction time = given.advice().beliefs().time().shot(next.inputs());
-        String text = String.format(Locale.ROOT, "%.1f s, 95 %% of shots between %.1f and %.1f", time.median(),
-                time.quantile(0.025), time.quantile(0.975));
+        String text = String.format(Locale.ROOT,
+                "%.1f s from %s, 95 %% of shots between %.1f and %.1f (learnt from %d)", time.median(),
+                given.time().convention().title(), time.quantile(0.025), time.quantile(0.975),
+                given.advice().shots().size());
         Optional<Prediction> yield = given.advice().beliefs().yield().map(belief -> belief.shot(next.inputs()));
         if (yield.isPresent()) {
             text += String.format(Locale.ROOT, "; EY as dosed %.1f %% (%.1f–%.1f)", yield.get().median(),
