@@ -21,7 +21,7 @@ final class DialInValidation {
                 # Dialling in
 
                 Shots until the time is within ±%.0f s of %.0f s, the first one counted, for %d coffees of each \
-                physics from starts up to six notches off, made by `./grenu validate --dial-in %d --seed %d`. \
+                law from starts up to six notches off, made by `./grenu validate --dial-in %d --seed %d`. \
                 Ten coffees follow each other on a grinder; learnt proposals begin each with what the ones before \
                 taught, rules \
                 by hand with nothing. Time alone is aimed at; where 15 shots were not enough, 15 is counted.
@@ -55,10 +55,12 @@ final class DialInValidation {
                 .append('\n')
                 .append(reliability("the time", result.time()))
                 .append(reliability("time and extraction yield", result.both()));
-        return text.append("Proposals that the grinder cannot be set to: ")
-                .append(result.beyond())
-                .append(".\n\n")
-                .toString();
+        return text.append(String.format(Locale.ROOT, """
+                Of the %d coffees that cannot be set so, %d were told to be out of reach; of the others, %d. Proposals \
+                that the grinder cannot be set to: %d.
+
+                """, result.coffees() - result.untilBoth().length, result.toldRightly(), result.toldWrongly(),
+                result.beyond())).toString();
     }
 
     private static String held(String of, Held held) {

@@ -1,6 +1,7 @@
 package org.grenu.core.demo.dialin;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import org.grenu.core.demo.dialin.DialInStudy.Result;
@@ -23,7 +24,10 @@ class DialInStudyTest {
                 .orElseThrow();
         assertThat(result.quantile("learnt", 0.5)).isLessThanOrEqualTo(3);
         assertThat(result.quantile("learnt", 0.9)).isLessThanOrEqualTo(byHand + 1);
-        assertThat(result.timeHeld().share()).isBetween(0.88, 0.99);
+        assertThat(result.timeHeld().share()).isBetween(0.9, 0.995);
+        assertThat(result.time().slope()).as("chances come true, within what 100 coffees can tell").isBetween(0.5, 1.9);
+        assertThat(result.time().came()).isCloseTo(result.time().said(), within(0.1));
+        assertThat(result.toldWrongly()).isLessThanOrEqualTo(2);
         assertThat(result.yieldHeld().share()).isBetween(0.9, 0.995);
         assertThat(result.beyond()).isZero();
         assertThat(Arrays.stream(result.shots().get("learnt")).min()).hasValue(1);
