@@ -87,7 +87,7 @@ class OldLibrariesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 13})
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 13, 14})
     void nothingIsLost(int version) throws IOException {
         Path file = old(version);
         List<String> shotColumns = columns(file, "shot");
