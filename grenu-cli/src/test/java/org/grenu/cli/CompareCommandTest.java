@@ -237,10 +237,10 @@ class CompareCommandTest {
     void diallingInIsValidatedAsMarkdown() {
         assertThat(new CommandLine(new ValidateCommand()).setOut(new PrintWriter(out)).execute("--dial-in", "10"))
                 .isZero();
-        assertThat(out.toString()).contains("for 10 coffees of each physics")
+        assertThat(out.toString()).contains("for 10 coffees of each law")
                 .contains("| learnt | ")
                 .contains("| halving | ")
-                .contains("Proposals that the grinder cannot be set to: 0.");
+                .contains("that the grinder cannot be set to: 0.");
         assertThat(new CommandLine(new ValidateCommand()).setErr(new PrintWriter(err)).execute("--dial-in", "-1"))
                 .isEqualTo(2);
     }

@@ -27,6 +27,9 @@ import org.grenu.figures.plan.LearntCurve;
 /** A response against the grind above, how schools or levers answer below. */
 final class DialInView extends BorderPane {
 
+    private static final String MOVED = "what is moved";
+    private static final String AGE = "age";
+
     private final DialInViewModel model;
     private final Label title = new Label();
     private final Label caption = new Label();
@@ -79,9 +82,9 @@ final class DialInView extends BorderPane {
         HBox.setHgrow(gap, Priority.ALWAYS);
         tabs.setAlignment(Pos.CENTER_RIGHT);
         tabs.setMinWidth(Region.USE_PREF_SIZE);
-        var against = Choices.of("dial-in-against", "What it is drawn against", List.of("grind", "age"), "grind",
-                axis -> axis, axis -> model.byAgeProperty().set(axis.equals("age")));
-        against.setPrefWidth(78);
+        var against = Choices.of("dial-in-against", "What it is drawn against", List.of(MOVED, AGE), MOVED,
+                axis -> axis, axis -> model.byAgeProperty().set(axis.equals(AGE)));
+        against.setPrefWidth(118);
         against.visibleProperty()
                 .bind(Bindings.createBooleanBinding(() -> Optional.ofNullable(model.answeredProperty().get())
                         .flatMap(DialInAnswer::given)

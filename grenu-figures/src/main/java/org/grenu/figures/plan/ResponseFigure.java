@@ -38,6 +38,7 @@ public record ResponseFigure(Response response, LeverAxis axis, List<Point> poin
 
     private static final int STEPS = 60;
     private static final double BESIDE = 1.6;
+    private static final double HALF_A_NOTCH = 0.5;
 
     /**
      * A shot.
@@ -45,7 +46,7 @@ public record ResponseFigure(Response response, LeverAxis axis, List<Point> poin
      * @param name  by which people call it
      * @param at    where it stands on the axis
      * @param value in the response's unit
-     * @param other whether it was by another profile than the line is for
+     * @param other whether it was by another profile than the line is for, or where that is not the axis at another grind
      */
     public record Point(String name, double at, double value, ShotRecord record, boolean other) {
     }
@@ -104,7 +105,9 @@ public record ResponseFigure(Response response, LeverAxis axis, List<Point> poin
             Optional<Measured> value = response.of(rung.shot());
             if (rung.step() != Step.APART && set.isPresent() && value.isPresent()) {
                 points.add(new Point(rung.shot().name(), set.get().setting(axis.lever()), value.get().value(),
-                        rung.shot().record(), !profile(rung).equals(advice.held().profile())));
+                        rung.shot().record(), !profile(rung).equals(advice.held().profile())
+                                || axis.lever() != Slope.GRIND
+                                        && Math.abs(set.get().finer() - advice.held().finer()) > HALF_A_NOTCH));
             }
         }
         return points;

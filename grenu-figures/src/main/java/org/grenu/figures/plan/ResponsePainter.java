@@ -32,7 +32,7 @@ public final class ResponsePainter {
     private static final double END_WORDS = 66;
     private static final double REACH = 10;
     private static final int MOST_NAMED = 30;
-    /** How strong a shot by another profile is drawn. */
+    /** How strong a shot that was set otherwise is drawn. */
     private static final double OTHER = 0.35;
 
     private final Graphics2D g;
@@ -301,6 +301,6 @@ public final class ResponsePainter {
     public static String told(ResponseFigure figure, ResponseFigure.Point point) {
         return ("Shot " + point.name() + ", " + figure.axis().title() + " " + figure.axis().number(point.at()) + ": "
                 + Reported.fixed(point.value(), 1) + " " + figure.response().unit()).strip()
-                + (point.other() ? "\nby another profile than the line is for" : "");
+                + (point.other() ? "\nset otherwise than the line is for" : "");
     }
 }
