@@ -42,6 +42,16 @@ class CausesTest {
         assertThat(Causes.of(settled().given(AIM))).isEmpty();
     }
 
+    /** Nobody has dialled the coffee in: that is what made the first shot miss, and not its spread. */
+    @Test
+    void aSettingThatWasNeverDialledInIsTheFirstCause() {
+        Notebook first = new Notebook().onShelf(ShelfKind.GRINDER, Notebook.GRINDER, card(ShelfField.STEP, "0.1"))
+                .pulled(2.9);
+        Cause likeliest = causes(first).get(0);
+        assertThat(likeliest.title()).isEqualTo("A setting that was never dialled in");
+        assertThat(likeliest.share()).isGreaterThan(0.9);
+    }
+
     /** Half a gram too much, with the time that the law gives it: more likely than chance, whatever the draw. */
     @ParameterizedTest
     @Seeds(20)

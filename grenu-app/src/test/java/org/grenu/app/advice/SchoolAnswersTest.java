@@ -67,6 +67,18 @@ class SchoolAnswersTest {
         assertThat(finer.tasted()).isEqualTo(12);
     }
 
+    /** A school for dark roasts has nothing to say of a light one, in Plan as in Read. */
+    @ParameterizedTest
+    @CsvSource({"dark, true", "light, false", "'', false"})
+    void aSchoolSpeaksOfWhatItsRuleIsFor(String roast, boolean speaks) {
+        Notebook bitter = new Notebook().onShelf(ShelfKind.GRINDER, Notebook.GRINDER, card(ShelfField.STEP, "0.1"))
+                .pulled(2.5)
+                .pulled(2.4, RecordField.TASTING, "bitter 6", RecordField.ROAST_LEVEL, roast);
+        assertThat(answers(bitter, Optional.empty()).answers()
+                .stream()
+                .anyMatch(answer -> answer.school().title().equals("dose down for dark roasts"))).isEqualTo(speaks);
+    }
+
     /** Two shots are not enough to tell; no number at all tells nothing, and both are said rather than guessed. */
     @Test
     void littleEvidenceCannotSayYet() {

@@ -27,7 +27,7 @@ import org.grenu.figures.plan.LearntCurve;
 /** A response against the grind above, how schools or levers answer below. */
 final class DialInView extends BorderPane {
 
-    private static final String MOVED = "what is moved";
+    private static final String MOVED = "setting";
     private static final String AGE = "age";
 
     private final DialInViewModel model;
@@ -84,7 +84,7 @@ final class DialInView extends BorderPane {
         tabs.setMinWidth(Region.USE_PREF_SIZE);
         var against = Choices.of("dial-in-against", "What it is drawn against", List.of(MOVED, AGE), MOVED,
                 axis -> axis, axis -> model.byAgeProperty().set(axis.equals(AGE)));
-        against.setPrefWidth(118);
+        against.setPrefWidth(88);
         against.visibleProperty()
                 .bind(Bindings.createBooleanBinding(() -> Optional.ofNullable(model.answeredProperty().get())
                         .flatMap(DialInAnswer::given)
