@@ -129,14 +129,17 @@ public record AdviceWords(CoffeeAdvice given, DisplayUnits units) {
                                 + "repeat, and tells more.";
                 case FIRST_OF_TWO ->
                         "No single change gets there: this is the first of two that together are likeliest to.";
-                case LIKELIEST, TOLD_NOTHING ->
+                case LIKELIEST, TOLD_NOTHING, CHANNELLED ->
                         change.lever() == Slope.GRIND ? "No other setting is likelier to meet it."
                                 : "No other single change is likelier to meet it, for the coffee it costs.";
             };
         }
         if (next instanceof NextShot.Repeat repeat) {
             return repeat.why() == NextShot.Why.LIKELIEST ? "No other setting is likelier to meet it."
-                    : "The last step told nothing that the spread of a shot could not have made.";
+                    : repeat.why() == NextShot.Why.CHANNELLED
+                            ? "Shot " + given.heldLike() + " shows a channel, so that "
+                                    + "what it came to tells little of its setting: pull it with a fresh, level puck."
+                            : "The last step told nothing that the spread of a shot could not have made.";
         }
         if (next instanceof NextShot.Enough enough) {
             return String.format(Locale.ROOT,

@@ -32,6 +32,8 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
     private static final double USUAL_DRIP_SECONDS = 7;
     private static final double USUAL_YIELD = 20;
     private static final double MIDDLING = 5;
+    /** From that likelihood on a channel is told. */
+    private static final double TOLD = 0.5;
 
     public Advice {
         shots = List.copyOf(shots);
@@ -91,10 +93,21 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
         Beliefs earlier = beliefs(ladder.beforeNewest(asked.dial), held, asked, taught.aside());
         Beliefs beliefs = beliefs(ladder, held, asked, taught);
         List<LearntShot> timed = ladder.learnt(asked.dial, Practice.TIME, asked.time);
-        NextShot next = new DialIn(beliefs, asked.reach, asked.aim).after(timed, held,
-                metBesidesTime(ladder.newest(asked.dial).orElseThrow().shot(), asked));
+        MeasuredShot newest = ladder.newest(asked.dial).orElseThrow().shot();
+        NextShot likeliest = new DialIn(beliefs, asked.reach, asked.aim).after(timed, held,
+                metBesidesTime(newest, asked));
+        NextShot next = likeliest instanceof NextShot.Change && channelled(newest)
+                ? again(beliefs, asked.aim, held.at(timed.get(timed.size() - 1).inputs().finer())) : likeliest;
         int read = ladder.learnt(asked.dial, Practice.EXTRACTION, StandardResponse.EY_AS_DOSED).size();
         return new Advice(ladder, timed, read, before, earlier, beliefs, held, next);
+    }
+
+    private static boolean channelled(MeasuredShot shot) {
+        return shot.measures().hydraulics().channel().filter(sign -> sign.likelihood() >= TOLD).isPresent();
+    }
+
+    private static NextShot again(Beliefs beliefs, Aim aim, ShotInputs set) {
+        return new NextShot.Repeat(set, beliefs.chance(set, aim), NextShot.Why.CHANNELLED);
     }
 
     private static Beliefs beliefs(Ladder ladder, ShotInputs held, Asked asked, Taught taught) {

@@ -24,6 +24,8 @@ public sealed interface NextShot {
         TOWARDS_THE_AIM,
         /** No single change gets there; this is the first of two that together are likeliest to. */
         FIRST_OF_TWO,
+        /** The last shot shows a channel: what it came to tells little of its setting. */
+        CHANNELLED,
         /** The last step told nothing that the spread of a shot could not have made. */
         TOLD_NOTHING,
         /** The changes went to and fro: half of the last one. */

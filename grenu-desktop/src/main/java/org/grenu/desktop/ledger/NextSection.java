@@ -20,6 +20,7 @@ final class NextSection extends Section {
         change.getStyleClass().add(Styles.HEADING);
         change.setWrapText(true);
         reason.getStyleClass().add(Styles.MUTED);
+        reason.setId("next-reason");
         reason.setWrapText(true);
         getChildren().addAll(change, reason);
         model.openProperty().addListener((o, was, is) -> show());

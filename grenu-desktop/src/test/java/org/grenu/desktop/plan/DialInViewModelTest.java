@@ -105,7 +105,7 @@ class DialInViewModelTest extends DeskFixture {
     private void pull(String grind, String dose, String cup, String seconds, String taste) {
         int before = desk.shots().size();
         now = now.plus(apart);
-        next.write(List.of(grind, dose, "", cup, seconds, "", taste));
+        next.write(List.of(grind, "", dose, "", "", cup, seconds, "", taste));
         until(() -> desk.shots().size() == before + 1
                 && answer().given().map(given -> given.advice().ladder().rungs().size()).orElse(0) == before + 1);
     }
@@ -164,7 +164,7 @@ class DialInViewModelTest extends DeskFixture {
         assertThat(answer().lines()).hasSize(2);
         assertThat(answer().lines().get(0).changed()).isEqualTo("finer by 1");
 
-        assertThatThrownBy(() -> next.write(List.of("2.6", "-3", "", "36", "24", "", "")))
+        assertThatThrownBy(() -> next.write(List.of("2.6", "", "-3", "", "", "36", "24", "", "")))
                 .isInstanceOf(RefusedEntry.class)
                 .hasMessage("Dose cannot be negative.");
         assertThat(desk.shots()).hasSize(2);
@@ -232,7 +232,7 @@ class DialInViewModelTest extends DeskFixture {
         StudySettings usual = desk.settingsProperty().get();
         desk.choose(usual.with(usual.display().in(new DisplayUnits(Unit.FAHRENHEIT, Unit.BAR))));
         now = now.plus(apart);
-        next.write(List.of("2.6", "18", "200", "36", "24", "", ""));
+        next.write(List.of("2.6", "", "18", "200", "", "36", "24", "", ""));
         until(() -> answer().given().isPresent());
         assertThat(desk.shots().get(0).written().number(RecordField.TEMPERATURE).orElseThrow())
                 .isCloseTo(93.33, within(0.01));

@@ -97,6 +97,7 @@ class SettingsTest extends BenchFixture {
         });
         push(KeyCode.ENTER);
         assertThat(bench.read().cursorProperty().get()).isEqualTo(channel.atSeconds().orElseThrow() - pumpOn);
-        assertThat(text("next")).isEqualTo("Repeat with a fresh, level puck");
+        until("the coffee is asked", () -> text("next-reason").startsWith("After shot 27, the newest of this coffee."));
+        assertThat(text("next-reason")).contains("By itself this shot asks for “Repeat with a fresh, level puck”");
     }
 }
