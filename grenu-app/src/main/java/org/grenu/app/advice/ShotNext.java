@@ -32,8 +32,7 @@ public final class ShotNext {
         String after = words.given().heldLike().equals(shot) ? ""
                 : "After shot " + words.given().heldLike() + ", the newest of this coffee. ";
         String school = own.rank() == Rank.OF_A_SCHOOL
-                ? " By itself this shot asks for “" + own.change() + "” (" + own.school() + "). " + own.reason() : "";
-        return new NextStep(words.next(), after + words.why() + " " + words.chance() + "." + school, own.school(),
-                own.rank());
+                ? " By itself this shot asks for “" + own.change() + "” (" + own.school() + ")." : "";
+        return new NextStep(words.next(), after + words.why() + " " + words.chance() + "." + school, "", own.rank());
     }
 }

@@ -133,7 +133,7 @@ class CoffeeAdviceTest {
         assertThat(given.advice().next().inputs().beverage()).isBetween(34.0, 38.0);
     }
 
-    /** An entry that was hardly meant is asked about before anything is advised, and an older one is built on nowhere. */
+    /** An entry that was hardly meant is asked about before anything is advised; an older one is built on nowhere. */
     @ParameterizedTest
     @CsvSource({"dose_g, 1.8, DOSE, meant 18?", "pump_off_s, 270, PUMP_OFF, meant 27?",
             "temperature_c, 9.3, TEMPERATURE, meant 93?"})

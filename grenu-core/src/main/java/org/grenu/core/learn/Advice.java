@@ -103,7 +103,7 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
     }
 
     private static boolean channelled(MeasuredShot shot) {
-        return shot.measures().hydraulics().channel().filter(sign -> sign.likelihood() >= TOLD).isPresent();
+        return shot.measures().channelLikelihood() >= TOLD;
     }
 
     private static NextShot again(Beliefs beliefs, Aim aim, ShotInputs set) {

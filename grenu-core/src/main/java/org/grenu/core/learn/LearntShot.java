@@ -10,7 +10,7 @@ public record LearntShot(ShotInputs inputs, double value, double weight) {
 
     /** A shot whose time is off by this much, in logarithms, counts half. Chosen on two laws of DialInStudy. */
     private static final double HALF_AT = 0.3;
-    /** Of what a time is longer than wanted, in logarithms, from there on, so much is the choking's; chosen likewise. */
+    /** Of what a time is longer than wanted, in logarithms, from there on so much is choking; chosen likewise. */
     private static final double CHOKES = 0.4;
     private static final double CHOKES_FROM = 0.25;
 

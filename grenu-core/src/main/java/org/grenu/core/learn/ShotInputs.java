@@ -76,8 +76,8 @@ public record ShotInputs(double finer, double dose, double beverage, double cels
     }
 
     /**
-     * {@return 1, the differences from a reference in the order of {@link Slope}, the square of the notches, the notches
-     * of the setting before beyond these, and for each other profile whether it was that one}
+     * {@return 1, the differences from a reference in the order of {@link Slope}, the square of the notches, the
+     * notches of the setting before beyond these, and for each other profile whether it was that one}
      */
     double[] from(ShotInputs reference, List<String> otherProfiles) {
         double[] x = new double[TERMS + 1 + otherProfiles.size()];

@@ -59,4 +59,9 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
         }
         return Arrays.stream(shown.get().between(running.get().from(), running.get().until())).average();
     }
+
+    /** {@return how likely a channel is, by the curves, in [0, 1]; 0 where they show no sign of one} */
+    public double channelLikelihood() {
+        return hydraulics.channel().map(sign -> sign.likelihood()).orElse(0.0);
+    }
 }

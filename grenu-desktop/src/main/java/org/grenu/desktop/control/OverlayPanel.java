@@ -1,6 +1,7 @@
 package org.grenu.desktop.control;
 
 import javafx.geometry.Pos;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -40,12 +41,39 @@ public abstract class OverlayPanel extends VBox {
 
     /** {@return the content, which scrolls when it is higher than that} */
     protected static ScrollPane scrolled(Region content, double height) {
-        ScrollPane scroll = new ScrollPane(content);
+        ScrollPane scroll = new AsHighAsItsContent(content, height);
         scroll.setFitToWidth(true);
         scroll.setMaxHeight(height);
-        scroll.prefViewportHeightProperty().bind(content.heightProperty());
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         return scroll;
+    }
+
+    /**
+     * Asks for the height that its content needs at its width, while that is laid out: a height bound to the content's
+     * own comes one layout late, and the panel stood open by a line.
+     */
+    private static final class AsHighAsItsContent extends ScrollPane {
+
+        private static final double BAR = 14;
+        private final Region within;
+        private final double most;
+
+        AsHighAsItsContent(Region within, double most) {
+            super(within);
+            this.within = within;
+            this.most = most;
+        }
+
+        @Override
+        public Orientation getContentBias() {
+            return Orientation.HORIZONTAL;
+        }
+
+        @Override
+        protected double computePrefHeight(double width) {
+            double room = width < 0 ? -1 : Math.max(0, width - BAR);
+            return Math.min(most, within.prefHeight(room) + snappedTopInset() + snappedBottomInset());
+        }
     }
 
     /** {@return room that pushes what follows to the right} */

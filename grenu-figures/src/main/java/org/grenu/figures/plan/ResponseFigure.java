@@ -46,7 +46,8 @@ public record ResponseFigure(Response response, LeverAxis axis, List<Point> poin
      * @param name  by which people call it
      * @param at    where it stands on the axis
      * @param value in the response's unit
-     * @param other whether it was by another profile than the line is for, or where that is not the axis at another grind
+     * @param other whether it was by another profile than the line is for, or at another grind where that is not the
+     *              axis
      */
     public record Point(String name, double at, double value, ShotRecord record, boolean other) {
     }
