@@ -90,8 +90,7 @@ public final class AdviseCommand implements Callable<Integer> {
         Advisor.Answer answer = advisor.ask(new Advisor.Question(coffee, grinder == null ? "" : grinder, typed,
                 this::aim));
         if (answer.outcome() instanceof CoffeeAdvice.Held held) {
-            return failed("Shot " + held.shot() + ", " + held.doubt().field().title() + ": " + held.doubt().question()
-                    + " No advice is given before it is answered.");
+            return failed(held.change() + ": " + held.reason());
         }
         if (answer.outcome() instanceof CoffeeAdvice.NotYet not) {
             return not.unpulled() && advisor.shelf().find(ShelfKind.COFFEE, coffee).isPresent() ? begun(advisor)

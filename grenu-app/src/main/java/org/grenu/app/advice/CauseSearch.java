@@ -25,7 +25,6 @@ final class CauseSearch {
     /** Of the grounds before, where nobody knows what the grinder keeps (assumed, as in Compare). */
     private static final double KEPT_SHARE = 0.2;
     private static final double USUAL_DOSE = 18;
-    private static final double SURELY_CHANNEL = 0.5;
     /** What a channel does to ln(time), and to the extraction in points (assumed). */
     private static final double CHANNEL_IN_TIME = -0.12;
     private static final double CHANNEL_IN_YIELD = -1;
@@ -165,9 +164,7 @@ final class CauseSearch {
 
     private void channel() {
         double shift = miss.ofTime() ? CHANNEL_IN_TIME : CHANNEL_IN_YIELD;
-        measures.hydraulics()
-                .channel()
-                .filter(sign -> sign.likelihood() >= SURELY_CHANNEL)
+        measures.likelyChannel()
                 .ifPresent(sign -> add("A channel", "the resistance fell abruptly, likelihood "
                         + Reported.fixed(100 * sign.likelihood(), 0) + " %",
                         off > 0 ? miss.ofTime() ? "a channel shortens a shot" : "a channel extracts less" : "",

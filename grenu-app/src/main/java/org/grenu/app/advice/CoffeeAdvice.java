@@ -7,6 +7,7 @@ import org.grenu.core.learn.Advice;
 import org.grenu.core.learn.Aim;
 import org.grenu.core.learn.ShotInputs;
 import org.grenu.core.quantity.Measured;
+import org.grenu.core.quantity.Title;
 import org.grenu.core.record.Plausibility;
 import org.grenu.core.record.RecordField;
 import org.grenu.core.curve.TimeConvention;
@@ -33,7 +34,7 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
     /**
      * What is asked.
      *
-     * @param grinder empty: the one of the coffee's newest shot
+     * @param grinder empty: shots that name none
      * @param notch   one notch in the dial's numbers; empty: the shelf's
      * @param time    how shots are timed, where all of the coffee's show it
      * @param tastes  intensities or liking that are learnt too
@@ -70,6 +71,16 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
 
     /** An entry of the newest shot was hardly meant: nothing is advised before that is answered. */
     public record Held(String shot, Plausibility.Doubt doubt) implements Outcome {
+
+        /** {@return what to do, in a few words} */
+        public String change() {
+            return "Check the " + Title.inSentence(doubt.field().title()) + " of shot " + shot;
+        }
+
+        /** {@return why, in a sentence or two} */
+        public String reason() {
+            return doubt.question() + " No advice is given before it is answered.";
+        }
     }
 
     /** {@return what those shots and that shelf advise} */
@@ -81,7 +92,7 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
             return new NotYet("There is no shot of “" + asked.coffee
                     + "” yet. Write the first one down; a start recipe says what to begin with.", true);
         }
-        String grinder = asked.grinder.isEmpty() ? usualGrinder(shots, asked.coffee) : asked.grinder;
+        String grinder = asked.grinder;
         List<MeasuredShot> onGrinder = shots.stream()
                 .filter(shot -> grinder.equals(shot.record().text(RecordField.GRINDER).orElse("")))
                 .toList();
@@ -90,7 +101,7 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
             return new NotYet("No shot of “" + asked.coffee + "” was ground on “" + grinder + "”.");
         }
         CommonConvention time = CommonConvention.of(asked.time, both);
-        Sound sound = Sound.of(onGrinder, time);
+        Sound sound = Sound.of(onGrinder, time, asked.aim.time().middle());
         MeasuredShot last = newest(both);
         if (sound.doubts().containsKey(last)) {
             return new Held(last.name(), sound.doubts().get(last));
@@ -120,14 +131,6 @@ public record CoffeeAdvice(String coffee, String grinder, KnownSetUp setUp, Aim 
                     : shot.measures().masses().beverage().stream().mapToDouble(Measured::value);
         }).sorted().toArray();
         return cups.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.rint(cups[(cups.length - 1) / 2]));
-    }
-
-    /** {@return the grinder of the coffee's newest shot; empty where none names one} */
-    public static String usualGrinder(List<MeasuredShot> shots, String coffee) {
-        List<MeasuredShot> ofCoffee = shots.stream()
-                .filter(shot -> coffee.equals(shot.record().text(RecordField.COFFEE).orElse("")))
-                .toList();
-        return ofCoffee.isEmpty() ? "" : newest(ofCoffee).record().text(RecordField.GRINDER).orElse("");
     }
 
     /** The shot pulled last; of the last one listed, where nobody wrote down when. */

@@ -3,7 +3,6 @@ package org.grenu.app.advice;
 import org.grenu.core.diagnosis.NextStep;
 import org.grenu.core.diagnosis.NextStep.Rank;
 import org.grenu.core.quantity.DisplayUnits;
-import org.grenu.core.quantity.Title;
 
 /** What stands as the next step beside a shot that is read: what the shot itself asks for, or its coffee's advice. */
 public final class ShotNext {
@@ -24,9 +23,7 @@ public final class ShotNext {
             return own;
         }
         if (coffee instanceof CoffeeAdvice.Held held) {
-            return new NextStep("Check the " + Title.inSentence(held.doubt().field().title()) + " of shot "
-                    + held.shot(), held.doubt().question() + " No advice is given before it is answered.", "",
-                    Rank.BEFORE_ADVICE);
+            return new NextStep(held.change(), held.reason(), "", Rank.BEFORE_ADVICE);
         }
         AdviceWords words = new AdviceWords(((CoffeeAdvice.Given) coffee).advice(), units);
         String after = words.given().heldLike().equals(shot) ? ""

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import org.grenu.core.quantity.Measured;
 import org.grenu.core.record.Plausibility;
 import org.grenu.core.record.RecordField;
@@ -24,14 +25,19 @@ record Sound(List<MeasuredShot> shots, Map<MeasuredShot, Plausibility.Doubt> dou
         shots = List.copyOf(shots);
     }
 
-    /** {@return those shots, told apart} */
-    static Sound of(List<MeasuredShot> shots, CommonConvention time) {
+    /**
+     * {@return those shots, told apart}
+     *
+     * @param time   by which convention they are timed
+     * @param wanted time of a coffee's shot while no other of it tells any, s
+     */
+    static Sound of(List<MeasuredShot> shots, CommonConvention time, double wanted) {
         List<MeasuredShot> sound = new ArrayList<>();
         Map<MeasuredShot, Plausibility.Doubt> doubts = new LinkedHashMap<>();
-        List<MeasuredShot> byThemselves = shots.stream().filter(shot -> ownDoubt(shot).isEmpty()).toList();
+        Map<String, double[]> times = times(shots, time);
         for (MeasuredShot shot : shots) {
-            Optional<Plausibility.Doubt> doubt = ownDoubt(shot).or(() -> timeOf(shot, byThemselves, time));
-            doubt.ifPresentOrElse(asked -> doubts.put(shot, asked), () -> sound.add(shot));
+            ownDoubt(shot).or(() -> ofTime(shot, time, times.getOrDefault(coffee(shot), new double[0]), wanted))
+                    .ifPresentOrElse(asked -> doubts.put(shot, asked), () -> sound.add(shot));
         }
         return new Sound(sound, doubts);
     }
@@ -40,20 +46,42 @@ record Sound(List<MeasuredShot> shots, Map<MeasuredShot, Plausibility.Doubt> dou
         return Plausibility.of(shot.record(), shot.measures().masses()).stream().findFirst();
     }
 
-    /** A time far from those of the coffee's other shots. */
-    private static Optional<Plausibility.Doubt> timeOf(MeasuredShot shot, List<MeasuredShot> shots,
-            CommonConvention time) {
-        Optional<String> coffee = shot.record().text(RecordField.COFFEE);
-        double[] others = shots.stream()
-                .filter(other -> other != shot && other.record().text(RecordField.COFFEE).equals(coffee))
-                .flatMap(other -> time.response().of(other).stream())
-                .mapToDouble(Measured::value)
-                .sorted()
-                .toArray();
-        return others.length == 0 ? Optional.empty()
-                : time.response()
+    private static String coffee(MeasuredShot shot) {
+        return shot.record().text(RecordField.COFFEE).orElse("");
+    }
+
+    /** How long the shots of each coffee took, sorted, but for those that raise a question already. */
+    private static Map<String, double[]> times(List<MeasuredShot> shots, CommonConvention time) {
+        Map<String, List<Double>> all = new LinkedHashMap<>();
+        shots.stream()
+                .filter(shot -> ownDoubt(shot).isEmpty())
+                .forEach(shot -> time.response()
                         .of(shot)
-                        .flatMap(value -> Plausibility.besideOthers(value.value(),
-                                Arrays.stream(others).skip((others.length - 1) / 2).findFirst().getAsDouble()));
+                        .ifPresent(value -> all.computeIfAbsent(coffee(shot), any -> new ArrayList<>())
+                                .add(value.value())));
+        Map<String, double[]> sorted = new LinkedHashMap<>();
+        all.forEach((name, seconds) -> sorted.put(name,
+                seconds.stream().mapToDouble(Double::doubleValue).sorted().toArray()));
+        return sorted;
+    }
+
+    /** A typed time far from those of the coffee's other shots: what a log shows was not mistyped. */
+    private static Optional<Plausibility.Doubt> ofTime(MeasuredShot shot, CommonConvention time, double[] sorted,
+            double wanted) {
+        if (!shot.record().has(RecordField.PUMP_OFF)) {
+            return Optional.empty();
+        }
+        return time.response().of(shot).map(Measured::value).filter(seconds -> seconds > 0).flatMap(seconds -> {
+            double[] others = without(sorted, seconds);
+            return Plausibility.besideOthers(seconds,
+                    others.length == 0 ? wanted : others[(others.length - 1) / 2]);
+        });
+    }
+
+    private static double[] without(double[] sorted, double one) {
+        int at = Arrays.binarySearch(sorted, one);
+        return at < 0 ? sorted
+                : DoubleStream.concat(Arrays.stream(sorted, 0, at), Arrays.stream(sorted, at + 1, sorted.length))
+                        .toArray();
     }
 }

@@ -148,6 +148,26 @@ class CoffeeAdviceTest {
         assertThat(String.join(" ", new AdviceWords(after).doubts())).contains("shot 2: " + field.title());
     }
 
+    /** A puck that chokes and the next that gushes are no slips: nobody is kept waiting for an answer. */
+    @ParameterizedTest
+    @Seeds(40)
+    void soundLaddersAreNotHeldBack(Draws any) {
+        Notebook notebook = onGrinder();
+        int shots = any.integer(1, 5);
+        for (int i = 0; i < shots; i++) {
+            notebook.pulled(any.integer(20, 30) / 10.0, RecordField.PUMP_OFF,
+                    DecimalText.exact(any.of(7.5, 11.0, 19.0, 28.0, 45.0, 90.0, 140.0)));
+        }
+        assertThat(notebook.advise(AIM)).isInstanceOf(CoffeeAdvice.Given.class);
+    }
+
+    /** The very first shot's time is held against what is wanted. */
+    @Test
+    void aFirstTimeIsHeldAgainstWhatIsWanted() {
+        assertThat(onGrinder().pulled(2.4, RecordField.PUMP_OFF, "270").advise(AIM))
+                .isInstanceOf(CoffeeAdvice.Held.class);
+    }
+
     /** Ten of thirteen without a grinder are ten that nothing is learnt from: said, with what to do. */
     @Test
     void shotsThatLackSomethingAreCounted() {

@@ -32,8 +32,6 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
     private static final double USUAL_DRIP_SECONDS = 7;
     private static final double USUAL_YIELD = 20;
     private static final double MIDDLING = 5;
-    /** From that likelihood on a channel is told. */
-    private static final double TOLD = 0.5;
 
     public Advice {
         shots = List.copyOf(shots);
@@ -96,14 +94,10 @@ public record Advice(Ladder ladder, List<LearntShot> shots, int read, int coffee
         MeasuredShot newest = ladder.newest(asked.dial).orElseThrow().shot();
         NextShot likeliest = new DialIn(beliefs, asked.reach, asked.aim).after(timed, held,
                 metBesidesTime(newest, asked));
-        NextShot next = likeliest instanceof NextShot.Change && channelled(newest)
+        NextShot next = likeliest instanceof NextShot.Change && newest.measures().likelyChannel().isPresent()
                 ? again(beliefs, asked.aim, held.at(timed.get(timed.size() - 1).inputs().finer())) : likeliest;
         int read = ladder.learnt(asked.dial, Practice.EXTRACTION, StandardResponse.EY_AS_DOSED).size();
         return new Advice(ladder, timed, read, before, earlier, beliefs, held, next);
-    }
-
-    private static boolean channelled(MeasuredShot shot) {
-        return shot.measures().channelLikelihood() >= TOLD;
     }
 
     private static NextShot again(Beliefs beliefs, Aim aim, ShotInputs set) {

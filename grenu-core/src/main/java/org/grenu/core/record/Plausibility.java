@@ -24,8 +24,8 @@ public final class Plausibility {
     private static final double MOST_YIELD = 35;
     private static final double LEAST_CELSIUS = 60;
     private static final double MOST_CELSIUS = 110;
-    private static final double LONGEST_SECONDS = 180;
-    private static final double USUAL_SECONDS = 28;
+    private static final double SHORTEST_SECONDS = 4;
+    private static final double LONGEST_SECONDS = 150;
     /** So many times the time of like shots is no spread of theirs. */
     private static final double FAR = 6;
     private static final double USUAL_CELSIUS = 93;
@@ -54,7 +54,6 @@ public final class Plausibility {
         beverage(record, doubts.isEmpty()).ifPresent(doubts::add);
         strength(record, masses).ifPresent(doubts::add);
         temperature(record).ifPresent(doubts::add);
-        time(record).ifPresent(doubts::add);
         if (doubts.isEmpty()) {
             together(masses).ifPresent(doubts::add);
         }
@@ -109,27 +108,16 @@ public final class Plausibility {
                 : Optional.empty();
     }
 
-    private static Optional<Doubt> time(ShotRecord record) {
-        OptionalDouble off = record.number(RecordField.PUMP_OFF);
-        if (off.isEmpty()) {
-            return Optional.empty();
-        }
-        double seconds = off.getAsDouble() - record.number(RecordField.PUMP_ON).orElse(0);
-        return seconds > LONGEST_SECONDS
-                ? Optional.of(doubt(RecordField.PUMP_OFF, seconds, " s is no usual time of a shot",
-                        near(seconds, USUAL_SECONDS)))
-                : Optional.empty();
-    }
-
     /**
-     * {@return the question that a time raises which is ten times as long, or a tenth, as those of like shots}
+     * {@return the question that a typed time raises which is no usual one and many times that of like shots, or a
+     * small part of it} A puck that chokes and one that gushes are far apart, too: neither is asked about.
      *
      * @param seconds what it took
      * @param usual   what like shots take, s
      */
     public static Optional<Doubt> besideOthers(double seconds, double usual) {
-        boolean longer = seconds > FAR * usual;
-        boolean shorter = seconds < usual / FAR;
+        boolean longer = seconds > LONGEST_SECONDS && seconds > FAR * usual;
+        boolean shorter = seconds < SHORTEST_SECONDS && seconds < usual / FAR;
         return longer || shorter ? Optional.of(doubt(RecordField.PUMP_OFF, seconds,
                 " s where " + DecimalText.exact(Math.rint(usual)) + " s is usual", near(seconds, usual)))
                 : Optional.empty();

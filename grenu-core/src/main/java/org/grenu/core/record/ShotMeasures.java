@@ -7,6 +7,7 @@ import org.grenu.core.curve.Channel;
 import org.grenu.core.curve.CurveMeasures;
 import org.grenu.core.curve.CurveMeasures.Running;
 import org.grenu.core.curve.UniformCurve;
+import org.grenu.core.hydraulics.ChannelSign;
 import org.grenu.core.hydraulics.Hydraulics;
 import org.grenu.core.phase.Phases;
 import org.grenu.core.phase.ProfileFeatures;
@@ -24,6 +25,8 @@ import org.grenu.core.profile.PlannedRun;
  */
 public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedRun> planned, Phases phases,
         Hydraulics hydraulics, ProfileFeatures features) {
+
+    private static final double LIKELY = 0.5;
 
     /** {@return the measures of that shot} */
     public static ShotMeasures of(Shot shot) {
@@ -60,8 +63,8 @@ public record ShotMeasures(CurveMeasures curve, Masses masses, Optional<PlannedR
         return Arrays.stream(shown.get().between(running.get().from(), running.get().until())).average();
     }
 
-    /** {@return how likely a channel is, by the curves, in [0, 1]; 0 where they show no sign of one} */
-    public double channelLikelihood() {
-        return hydraulics.channel().map(sign -> sign.likelihood()).orElse(0.0);
+    /** {@return the sign of a channel, where it is rather one than not} */
+    public Optional<ChannelSign> likelyChannel() {
+        return hydraulics.channel().filter(sign -> sign.likelihood() >= LIKELY);
     }
 }

@@ -60,12 +60,12 @@ class RecoveryTable {
                 the first drip
                 comes during the soak in more than half. The coefficients were fitted to the first two, \
                 with other seeds than this one's.
-                Seen and not unseen, though, was the third source: the likelihood from which a loss is told was chosen with \
-                its shares in
-                sight beside the others', its misses led to the look for a step in a building stream, and its thin streams \
-                were made to fall in
-                drops after its first drips had been found too early. None was made from real logs: other machines will \
-                show other faults.
+                Seen and not unseen, though, was the third source: the likelihood from which a loss is told was chosen \
+                with its shares in
+                sight beside the others', its misses led to the look for a step in a building stream, and its thin \
+                streams were made to fall in
+                drops after its first drips had been found too early. None was made from real logs: other machines \
+                will show other faults.
 
                 | found | within | wanted | puck | other laboratory | third source |
                 |---|---|---|---|---|---|

@@ -52,7 +52,7 @@ enum Source {
                     shot.seconds(), shot.resistance());
         }
     },
-    /** The third source, which no coefficient is fitted to; docs/validation.md says what was chosen with it in sight. */
+    /** The third source, to which no coefficient is fitted; docs/validation.md says what was chosen in its sight. */
     THIRD("third source") {
         @Override
         KnownShot draw(long seed, boolean breaks, boolean atStop) {

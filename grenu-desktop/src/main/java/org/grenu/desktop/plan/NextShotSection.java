@@ -16,7 +16,6 @@ import javafx.scene.layout.VBox;
 import org.grenu.app.advice.AdviceWords;
 import org.grenu.app.advice.CoffeeAdvice;
 import org.grenu.core.entry.RefusedEntry;
-import org.grenu.core.quantity.Title;
 import org.grenu.core.record.RecordField;
 import org.grenu.desktop.control.Hint;
 import org.grenu.desktop.control.Section;
@@ -175,12 +174,13 @@ final class NextShotSection extends Section {
         DialInAnswer answer = dialIn.answeredProperty().get();
         AdviceWords words = answer == null ? null : answer.words().orElse(null);
         if (words == null) {
-            boolean held = answer != null && answer.outcome() instanceof CoffeeAdvice.Held;
+            CoffeeAdvice.Held held = answer != null && answer.outcome() instanceof CoffeeAdvice.Held asked ? asked
+                    : null;
             heading.setText(
-                    answer == null ? "Name a coffee to begin" : held ? heldBack(answer) : "Pull the first shot");
+                    answer == null ? "Name a coffee to begin" : held != null ? held.change() : "Pull the first shot");
             expected.setText("");
             brief.setText("");
-            why.setText(held ? asked(answer)
+            why.setText(held != null ? held.reason()
                     : answer == null ? "" : "Write down its grind, dose, what came and how long it took: from the "
                             + "first shot on the next one is proposed. " + whyNot(answer));
             doubts.setText("");
@@ -193,16 +193,6 @@ final class NextShotSection extends Section {
         String assumed = words.given().setUp().assumed().isEmpty() ? ""
                 : "\nAssumed: " + String.join("; ", words.given().setUp().assumed()) + ".";
         doubts.setText(String.join("\n", words.doubts()) + assumed);
-    }
-
-    private static String heldBack(DialInAnswer answer) {
-        CoffeeAdvice.Held held = (CoffeeAdvice.Held) answer.outcome();
-        return "Check the " + Title.inSentence(held.doubt().field().title()) + " of shot " + held.shot();
-    }
-
-    private static String asked(DialInAnswer answer) {
-        return ((CoffeeAdvice.Held) answer.outcome()).doubt().question()
-                + " No advice is given before it is answered.";
     }
 
     private static String whyNot(DialInAnswer answer) {

@@ -210,8 +210,8 @@ public final class DialInStudy {
         ShotInputs set = HELD.at(start);
         int pulled = 0;
         boolean met = false;
-        boolean beyond = false;
-        while (!met && !beyond && ++pulled < MOST_SHOTS) {
+        boolean toldBeyond = false;
+        while (!met && !toldBeyond && ++pulled < MOST_SHOTS) {
             UnknownCoffee.Pulled shot = coffee.pull(set);
             met = Recipe.meets(shot);
             if (pulled > 1) {
@@ -225,11 +225,11 @@ public final class DialInStudy {
             beliefs = new Beliefs(time, Optional.empty(), Optional.of(yield), Map.of());
             NextShot next = new DialIn(beliefs, reach, aim).after(timed, set.keeping(set.finer()),
                     Recipe.YIELD.holds(shot.yield()));
-            beyond = next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET;
+            toldBeyond = next instanceof NextShot.Limit limit && limit.end() == NextShot.End.TARGET;
             set = next.inputs();
-            this.beyond += range.holds(set.finer()) ? 0 : 1;
+            beyond += range.holds(set.finer()) ? 0 : 1;
         }
-        told[counts ? 1 : 0] += beyond && !met ? 1 : 0;
+        told[counts ? 1 : 0] += toldBeyond && !met ? 1 : 0;
         if (counts) {
             untilBoth.add(met ? pulled : MOST_SHOTS);
         }
