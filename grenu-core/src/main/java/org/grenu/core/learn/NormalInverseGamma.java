@@ -98,7 +98,7 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
     }
 
     private static double logDeterminant(RealMatrix matrix) {
-        RealMatrix root = new CholeskyDecomposition(matrix, 1e-8, 1e-300).getL();
+        RealMatrix root = root(matrix).getL();
         double sum = 0;
         for (int i = 0; i < root.getRowDimension(); i++) {
             sum += 2 * Math.log(root.getEntry(i, i));
@@ -118,7 +118,7 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
         RealMatrix then = inverse(before.scale);
         RealMatrix now = inverse(scale);
         RealMatrix information = now.add(then.scalarMultiply(ratio - 1));
-        RealMatrix after = inverse(information.add(information.transpose()).scalarMultiply(0.5));
+        RealMatrix after = inverse(information);
         RealVector evidence = now.operate(mean).add(then.operate(before.mean).mapMultiply(ratio - 1));
         return new NormalInverseGamma(after.operate(evidence), after, shape, rate);
     }
@@ -168,6 +168,15 @@ public record NormalInverseGamma(RealVector mean, RealMatrix scale, double shape
     }
 
     private static RealMatrix inverse(RealMatrix matrix) {
-        return new CholeskyDecomposition(matrix, 1e-8, 1e-300).getSolver().getInverse();
+        return symmetric(root(matrix).getSolver().getInverse());
+    }
+
+    private static CholeskyDecomposition root(RealMatrix matrix) {
+        return new CholeskyDecomposition(symmetric(matrix), 1e-8, 1e-300);
+    }
+
+    /** Without what rounding has left of a difference between its halves. */
+    private static RealMatrix symmetric(RealMatrix matrix) {
+        return matrix.add(matrix.transpose()).scalarMultiply(0.5);
     }
 }

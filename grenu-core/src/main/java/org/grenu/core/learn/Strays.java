@@ -66,35 +66,51 @@ final class Strays {
         if (old > 0) {
             soften(usual, old);
         }
+        // What the older shots teach is the same in every case.
+        Older older = older(usual, old);
         double spread = before.given(x, y, weights).spread();
         List<Case> cases = new ArrayList<>();
         List<Double> logs = new ArrayList<>();
         for (int one = old - 1; one < y.length; one++) {
             for (int two = one < old ? y.length : one + 1; two <= y.length; two++) {
-                weigh(usual, one < old ? -1 : one, two < y.length ? two : -1, spread, cases, logs);
+                weigh(older, old, one < old ? -1 : one, two < y.length ? two : -1, spread, cases, logs);
             }
         }
         return likely(cases, logs);
     }
 
-    private void weigh(double[] usual, int one, int two, double spread, List<Case> cases, List<Double> logs) {
-        double[] value = y.clone();
-        double[] precision = weights.clone();
+    /** What is believed after the older shots, and how many of them strayed. */
+    private record Older(NormalInverseGamma belief, double strayed) {
+    }
+
+    private Older older(double[] usual, int old) {
+        double[] precision = new double[old];
         double strayed = 0;
-        for (int i = 0; i < y.length; i++) {
-            precision[i] *= usual[i];
+        for (int i = 0; i < old; i++) {
+            precision[i] = weights[i] * usual[i];
             strayed += 1 - usual[i];
-            if (i == one || i == two) {
-                value[i] -= stray.by();
-                precision[i] = 1 / (1 / weights[i] + Math.pow(stray.spread() / spread, 2));
+        }
+        return new Older(before.given(Arrays.copyOf(x, old), Arrays.copyOf(y, old), precision,
+                Arrays.copyOf(weights, old)), strayed);
+    }
+
+    private void weigh(Older older, int old, int one, int two, double spread, List<Case> cases, List<Double> logs) {
+        double[] value = Arrays.copyOfRange(y, old, y.length);
+        double[] precision = Arrays.copyOfRange(weights, old, y.length);
+        double strayed = older.strayed;
+        for (int i : new int[] {one, two}) {
+            if (i >= 0) {
+                value[i - old] -= stray.by();
+                precision[i - old] = 1 / (1 / weights[i] + Math.pow(stray.spread() / spread, 2));
                 strayed++;
             }
         }
-        NormalInverseGamma closed = before.given(x, value, precision, weights);
+        NormalInverseGamma closed = older.belief.given(Arrays.copyOfRange(x, old, x.length), value, precision,
+                Arrays.copyOfRange(weights, old, y.length));
         double log = closed.evidence(before)
                 + Beta.logBeta(priorStrayed + strayed, priorUsual + y.length - strayed);
-        for (int i = 0; i < y.length; i++) {
-            log += Math.log(precision[i]) / 2;
+        for (double ofShot : precision) {
+            log += Math.log(ofShot) / 2;
         }
         cases.add(new Case(1, strayed, closed));
         logs.add(log);
